@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+
+final class SignInLinkController
+{
+    public function __invoke(Request $request, SignInLinks $links, string $token): RedirectResponse
+    {
+        $user = $links->redeem($token);
+        if ($user === null) {
+            return redirect()->route('home')->with('notice', 'That sign-in link has been used or is too old. “bin/parrot up” prints a new one.');
+        }
+        Auth::login($user);
+        $request->session()->regenerate();
+
+        return redirect()->route('home');
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+/** An argument that makes no sense: one plain sentence, exit code 2. */
+final class BadArgument extends \RuntimeException
+{
+    public static function unreadable(string $path): self
+    {
+        return new self("There is no file {$path} that can be read.");
+    }
+
+    public static function moment(string $text): self
+    {
+        return new self("--now={$text} is not a moment; write it as in 2026-11-25T09:00:00Z.");
+    }
+
+    /** @param  list<string>  $known */
+    public static function profile(string $name, array $known): self
+    {
+        return new self("--profile={$name} is not known; there are: ".implode(', ', $known).'.');
+    }
+
+    /** @param  list<string>  $known */
+    public static function level(string $word, array $known): self
+    {
+        return new self("--levels: there is no level “{$word}”; there are: ".implode(', ', $known).'.');
+    }
+
+    public static function nothingToSay(): self
+    {
+        return new self('Give --response=… to say one, or --pack=FILE with --line=… to hear a line.');
+    }
+
+    public static function both(): self
+    {
+        return new self('Give --response=… or --line=…, not both.');
+    }
+}

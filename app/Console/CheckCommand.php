@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use SilverParrot\Checks\Checks;
+use SilverParrot\Source\Finding;
+
+final class CheckCommand extends CoreCommand
+{
+    protected $signature = 'parrot:check
+        {pack : a pack document}
+        {--json : a report for machines}';
+
+    protected $description = 'Say what is wrong with a pack, without running it';
+
+    public function handle(): int
+    {
+        [$pack, $flaws] = $this->pack($this->argument('pack'));
+        $findings = [...$flaws, ...Checks::of($pack)];
+        if ($this->option('json') === true) {
+            $this->json(['findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings)]);
+        } else {
+            $this->tell($findings);
+            $this->line($findings === [] ? 'Nothing is wrong with it.' : count($findings).' findings.');
+        }
+
+        return array_filter($findings, static fn (Finding $finding): bool => $finding->isError()) === [] ? self::SUCCESS : self::FAILURE;
+    }
+}

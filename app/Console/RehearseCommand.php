@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use SilverParrot\Rehearsal\ChatFile;
+use SilverParrot\Rehearsal\MemoryFormat;
+use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Rehearsal\Runner;
+use SilverParrot\Rehearsal\Situation;
+
+final class RehearseCommand extends CoreCommand
+{
+    protected $signature = 'parrot:rehearse
+        {pack : a pack document}
+        {chat : a chat as lines}
+        {--seed=1 : the same seed says the same words}
+        {--now= : the moment of the start, ISO 8601}
+        {--memory= : a memory document}
+        {--profile=stream : the chat profile}
+        {--json : a report for machines}';
+
+    protected $description = 'Run a chat through a pack, without a database';
+
+    public function handle(): int
+    {
+        [$pack, $flaws] = $this->pack($this->argument('pack'));
+        $file = ChatFile::read($this->file($this->argument('chat')));
+        $memory = $this->text('memory');
+        [$situation, $more] = $memory === '' ? [new Situation, []] : MemoryFormat::read($this->file($memory), $pack);
+        $findings = [...$flaws, ...$more, ...$file->findings];
+        if ($findings !== []) {
+            $this->tell($findings);
+
+            return self::INVALID;
+        }
+        $report = Runner::run(new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile()), $file->lines, $file->levels, $this->moment());
+        if ($this->option('json') === true) {
+            $this->json($report->toArray());
+
+            return self::SUCCESS;
+        }
+        foreach ($report->heard as $heard) {
+            $this->line(sprintf('%7s %s: %s', '+'.intdiv($heard->line->millis, 1000).'s', $heard->by->name, $heard->line->text));
+            foreach ($heard->outcome->texts() as $text) {
+                $this->line("        → $text");
+            }
+            if ($heard->outcome->sayings === [] && $heard->outcome->command !== null) {
+                $this->line('        – '.($heard->outcome->closed->sentence ?? $heard->outcome->failed?->getMessage() ?? 'nothing was said'));
+            }
+        }
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Checks\ResponsesReadable;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\WeightedText;
+use SilverParrot\Rehearsal\Answer;
+use SilverParrot\Rehearsal\MemoryFormat;
+use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Response\Response;
+use SilverParrot\Source\Finding;
+use Symfony\Component\Console\Output\OutputInterface;
+
+final class SayCommand extends CoreCommand
+{
+    private const TRIGGER = '!say';
+
+    protected $signature = 'parrot:say
+        {--response= : the response to say}
+        {--line= : with a pack: a whole chat line to hear}
+        {--caller=Tamsin : who speaks}
+        {--levels= : the levels that the caller holds, by commas}
+        {--words= : what is typed after the trigger}
+        {--seed=1 : the same seed says the same words}
+        {--now= : the moment, ISO 8601}
+        {--pack= : a pack document}
+        {--memory= : a memory document}
+        {--profile=stream : the chat profile}
+        {--json : a report for machines}';
+
+    protected $description = 'Say a response, or hear a line, without a database';
+
+    public function handle(): int
+    {
+        $response = $this->option('response');
+        $line = $this->option('line');
+        if (is_string($response) === is_string($line)) {
+            throw is_string($line) ? BadArgument::both() : BadArgument::nothingToSay();
+        }
+        $path = $this->text('pack');
+        [$pack, $flaws] = $path === '' ? [Pack::blank(), []] : $this->pack($path);
+        $memory = $this->text('memory');
+        [$situation, $more] = $memory === '' ? [new Situation, []] : MemoryFormat::read($this->file($memory), $pack);
+        $flaws = [...$flaws, ...$more];
+        $isFlawed = $flaws !== [];
+        if (is_string($response)) {
+            $flaws = [...$flaws, ...Response::of($response)->findings($pack)];
+            $pack = $pack->withCommand(new Command(self::TRIGGER, [new WeightedText($response)], channelCooldown: 0, personCooldown: 0), self::TRIGGER);
+            $line = self::TRIGGER.' '.$this->text('words');
+        } else {
+            $flaws = [...$flaws, ...(new ResponsesReadable)->look($pack)];
+        }
+        $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile());
+
+        return $this->report($rehearsal->line('said', $this->caller($rehearsal), (string) $line, $this->moment()), $flaws, $isFlawed);
+    }
+
+    private function caller(Rehearsal $rehearsal): Person
+    {
+        $name = $this->text('caller', 'Tamsin');
+        $known = $rehearsal->person($name);
+        $levels = [];
+        foreach (array_filter(array_map(trim(...), explode(',', $this->text('levels')))) as $word) {
+            $levels[] = Level::named($word) ?? throw BadArgument::level($word, Level::words());
+        }
+
+        return $known !== null && $levels === [] ? $known
+            : Person::known($known->id ?? 'cast-'.mb_strtolower($name), $known->login ?? $name, $known->name ?? $name, Levels::of(...$levels), $known->tier ?? 0);
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function report(Outcome $outcome, array $findings, bool $isFlawed): int
+    {
+        $answer = Answer::of($outcome);
+        if ($this->option('json') === true) {
+            $this->json($answer + ['findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings)]);
+        } else {
+            foreach ($answer['said'] as $text) {
+                $this->output->writeln($text, OutputInterface::OUTPUT_RAW);
+            }
+            if ($answer['closed'] !== null) {
+                $this->line("silent: {$answer['closed']['sentence']}");
+            }
+            if ($answer['failed'] !== null) {
+                $this->line("failed: {$answer['failed']['sentence']}");
+            }
+            $this->tell($findings);
+        }
+
+        return $isFlawed ? self::INVALID : ($outcome->sayings === [] ? self::FAILURE : self::SUCCESS);
+    }
+}

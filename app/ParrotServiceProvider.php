@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\ServiceProvider;
+
+final class ParrotServiceProvider extends ServiceProvider
+{
+    public function boot(): void
+    {
+        // A forgotten relation, a misspelt attribute or a dropped value is an error, never a quiet surprise.
+        Model::shouldBeStrict();
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ground;
+
+/** A port on loopback. */
+final class Port
+{
+    public static function isFree(int $port): bool
+    {
+        // Without SO_REUSEADDR a port would look held for a minute after its server ended.
+        $context = stream_context_create(['socket' => ['so_reuseaddr' => true]]);
+        $socket = @stream_socket_server("tcp://127.0.0.1:$port", $code, $message, STREAM_SERVER_BIND | STREAM_SERVER_LISTEN, $context);
+        if ($socket === false) {
+            return false;
+        }
+        fclose($socket);
+
+        return true;
+    }
+
+    public static function firstFreeFrom(int $port): int
+    {
+        for ($tries = 0; $tries < 200; $tries++, $port++) {
+            if (self::isFree($port)) {
+                return $port;
+            }
+        }
+
+        return $port;
+    }
+}

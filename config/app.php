@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+// What is not named here is Laravel's own default.
+return [
+    'name' => 'Silver Parrot',
+    'env' => env('APP_ENV', 'production'),
+    'debug' => (bool) env('APP_DEBUG', false),
+    'url' => env('APP_URL', 'http://127.0.0.1:8080'),
+    'key' => env('APP_KEY'),
+    'timezone' => 'UTC',
+    'locale' => 'en',
+];

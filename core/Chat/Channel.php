@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Chat;
+
+/** The channel's name and habits: what does not change while a stream runs. */
+final readonly class Channel
+{
+    /** @param  string  $language BCP 47 tag, like "en" or "pl" */
+    private function __construct(public string $login, public string $name, public string $language, public \DateTimeZone $zone)
+    {
+    }
+
+    public static function of(string $login, string $name, string $language = 'en', string $zone = 'UTC'): self
+    {
+        return new self($login, $name, $language, new \DateTimeZone($zone));
+    }
+}

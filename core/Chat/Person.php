@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Chat;
+
+use SilverParrot\Source\Fold;
+use SilverParrot\Value\Value;
+
+/** Somebody in the chat. */
+final readonly class Person implements Value
+{
+    /** @param  string  $id the service's stable id, by which everything is remembered; empty when the person is not known */
+    private function __construct(
+        public string $id,
+        public string $login,
+        public string $name,
+        public Levels $levels,
+        public int $tier,
+    ) {
+    }
+
+    public static function known(string $id, string $login, string $name, Levels $levels, int $tier = 0): self
+    {
+        return new self($id, Fold::caseless($login), $name === '' ? $login : $name, $levels, $tier);
+    }
+
+    /** A name that was typed and that nobody here has. */
+    public static function unknown(string $typed): self
+    {
+        return new self('', Fold::caseless($typed), $typed, Levels::of(), 0);
+    }
+
+    public function isKnown(): bool
+    {
+        return $this->id !== '';
+    }
+
+    public function is(string $login): bool
+    {
+        return $this->login === Fold::caseless(ltrim(trim($login), '@'));
+    }
+}

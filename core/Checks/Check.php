@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Finding;
+
+/** Looks at a pack without running it. */
+interface Check
+{
+    /** @return list<Finding> */
+    public function look(Pack $pack): array;
+}

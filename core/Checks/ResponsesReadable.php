@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Response;
+use SilverParrot\Response\Vocabulary;
+
+/** Every response of every command can be read, and every name in it is there. Silent where all is. */
+final class ResponsesReadable implements Check
+{
+    public function look(Pack $pack): array
+    {
+        $findings = [];
+        $vocabulary = new Vocabulary;
+        foreach ($pack->commands as $index => $command) {
+            foreach ($command->sources() as $place => $source) {
+                foreach (Response::of($source, $vocabulary)->findings($pack) as $finding) {
+                    $findings[] = $finding->within("/commands/$index/$place");
+                }
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing;
+
+use SilverParrot\Chat\Saying;
+use SilverParrot\Hearing\Gates\Closed;
+use SilverParrot\Hearing\Trace\Trace;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Turn;
+use SilverParrot\Pack\Command;
+use SilverParrot\Response\Evaluation\Failed;
+
+/** What comes of an event: what is said, what is changed, and the account of both. */
+final readonly class Outcome implements Turn
+{
+    /**
+     * @param  list<Saying>  $sayings
+     * @param  list<Change>  $changes  cooldowns and list positions among them
+     */
+    public function __construct(
+        public ?Command $command = null,
+        public array $sayings = [],
+        public array $changes = [],
+        public ?Closed $closed = null,
+        public ?Failed $failed = null,
+        public ?Trace $trace = null,
+    ) {
+    }
+
+    public function changesToKeep(): array
+    {
+        return $this->changes;
+    }
+
+    /** @return list<string> */
+    public function texts(): array
+    {
+        return array_map(static fn (Saying $saying): string => $saying->text, $this->sayings);
+    }
+
+    /** @return list<Change> those that an author would call changes */
+    public function authoredChanges(): array
+    {
+        return array_values(array_filter($this->changes, static fn (Change $change): bool => $change->isAuthored()));
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing;
+
+use SilverParrot\Response\Response;
+use SilverParrot\Response\Vocabulary;
+
+/** Responses that were read already, so that each is read once and not once a line. */
+final class Prepared
+{
+    /** Texts that are kept; beyond it the oldest half is dropped, as previews make a new text with every key. */
+    private const MOST = 20_000;
+
+    /** @var array<string, Response> */
+    private array $responses = [];
+
+    public function __construct(private readonly Vocabulary $vocabulary = new Vocabulary)
+    {
+    }
+
+    public function response(string $text): Response
+    {
+        if (count($this->responses) > self::MOST) {
+            $this->responses = array_slice($this->responses, intdiv(self::MOST, 2), null, true);
+        }
+
+        return $this->responses["\0$text"] ??= Response::of($text, $this->vocabulary);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing\Trace;
+
+use SilverParrot\Memory\Change;
+
+/** A change of memory in the words of reports: numbers as text, nothing as an empty text. */
+final class Told
+{
+    /** @return array{what: string, scope: string, from: string, to: string} */
+    public static function change(Change $change): array
+    {
+        return ['what' => $change->what, 'scope' => $change->scope, 'from' => self::value($change->from), 'to' => self::value($change->to)];
+    }
+
+    /** @param  null|bool|int|string|array<string, mixed>  $value */
+    private static function value(null|bool|int|string|array $value): string
+    {
+        return match (true) {
+            is_bool($value) => $value ? 'yes' : 'no',
+            is_array($value) => '…',
+            default => (string) $value,
+        };
+    }
+}

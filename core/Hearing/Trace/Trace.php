@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing\Trace;
+
+use SilverParrot\Chat\ChatLine;
+use SilverParrot\Hearing\Gates\Closed;
+use SilverParrot\Hearing\Triggered;
+use SilverParrot\Memory\Change;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\SlotTrace;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+/** The why: what the parrot did for one line, in the order in which it did it. */
+final class Trace implements SlotTrace
+{
+    /** @var list<Entry> */
+    private array $entries = [];
+
+    private string $source = '';
+
+    /** @return list<Entry> */
+    public function entries(): array
+    {
+        return $this->entries;
+    }
+
+    public function heard(ChatLine $line): void
+    {
+        $this->add(EntryKind::Heard, ['by' => $line->by->name, 'line' => $line->text]);
+    }
+
+    public function fromTalker(): void
+    {
+        $this->add(EntryKind::Talker, []);
+    }
+
+    /** @param  array{string, string|null}|null  $mistyped */
+    public function nothingTriggered(?array $mistyped): void
+    {
+        $mistyped === null ? $this->add(EntryKind::NoTrigger, []) : $this->add(EntryKind::Mistyped, ['typed' => $mistyped[0], 'nearest' => $mistyped[1] ?? '']);
+    }
+
+    public function triggered(Triggered $triggered): void
+    {
+        $this->add(EntryKind::Triggered, ['trigger' => $triggered->command->trigger, 'typed' => $triggered->typed]);
+    }
+
+    public function gate(string $name, ?Closed $closed): void
+    {
+        $closed === null
+            ? $this->add(EntryKind::GateOpen, ['gate' => $name])
+            : $this->add(EntryKind::GateClosed, ['gate' => $name, 'sentence' => $closed->sentence, 'opens' => $closed->opens]);
+    }
+
+    public function drew(int $index, int $of): void
+    {
+        if ($of > 1) {
+            $this->add(EntryKind::Drew, ['number' => (string) ($index + 1), 'of' => (string) $of]);
+        }
+    }
+
+    /** The text whose slots are told of from here on. */
+    public function saysFrom(string $source): void
+    {
+        $this->source = $source;
+    }
+
+    public function slot(Span $span, ?string $text, null|bool|int|string|Value $value): void
+    {
+        $data = ['slot' => mb_substr($this->source, $span->from, $span->to - $span->from), 'from' => (string) $span->from, 'to' => (string) $span->to];
+        $value instanceof Gap
+            ? $this->add(EntryKind::SlotGap, $data + ['reason' => $value->sentence()])
+            : $this->add(EntryKind::Slot, $data + ['text' => (string) $text]);
+    }
+
+    public function choice(Span $span, bool $holds): void
+    {
+        $this->add(EntryKind::Choice, ['slot' => mb_substr($this->source, $span->from, $span->to - $span->from), 'from' => (string) $span->from, 'to' => (string) $span->to, 'holds' => $holds ? 'yes' : 'no']);
+    }
+
+    /** @param  list<Change>  $changes */
+    public function changed(array $changes): void
+    {
+        foreach ($changes as $change) {
+            if ($change->isAuthored()) {
+                $this->add(EntryKind::Changed, Told::change($change));
+            }
+        }
+    }
+
+    public function failed(Failed $failed): void
+    {
+        $this->add(EntryKind::Failed, ['code' => $failed->reason, 'sentence' => $failed->getMessage()]);
+    }
+
+    public function fitted(string $note): void
+    {
+        $this->add(EntryKind::Fitted, ['note' => $note]);
+    }
+
+    /** @return list<array{kind: string, sentence: string, data: array<string, string>}> */
+    public function toArray(): array
+    {
+        return array_map(static fn (Entry $entry): array => ['kind' => $entry->kind->value, 'sentence' => $entry->sentence(), 'data' => $entry->data], $this->entries);
+    }
+
+    /** @param  array<string, string>  $data */
+    private function add(EntryKind $kind, array $data): void
+    {
+        $this->entries[] = new Entry($kind, $data);
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing;
+
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Fold;
+use SilverParrot\Source\Limits;
+use SilverParrot\Source\Nearest;
+
+/** A line that begins with a command's trigger. */
+final readonly class Triggered
+{
+    private function __construct(public Command $command, public string $typed, public string $words)
+    {
+    }
+
+    public static function in(Pack $pack, string $line): ?self
+    {
+        [$first, $words] = self::split($line);
+        $command = $pack->byTrigger[Fold::caseless($first)] ?? null;
+
+        return $command === null ? null : new self($command, $first, $words);
+    }
+
+    /** @return array{string, string|null}|null a first word that looks like a trigger and is none, and the nearest one */
+    public static function mistyped(Pack $pack, string $line): ?array
+    {
+        [$first] = self::split($line);
+        $mark = mb_substr($first, 0, 1);
+        $isMark = $mark !== '' && preg_match('/^[\p{P}\p{S}]$/Du', $mark) === 1;
+        $triggers = array_map(strval(...), array_keys($pack->byTrigger));
+        $nearest = Nearest::to($first, $triggers);
+
+        return $isMark && mb_strlen($first) > 1 && ($nearest !== null || array_filter($triggers, static fn (string $one): bool => str_starts_with($one, $mark)) !== []) ? [$first, $nearest] : null;
+    }
+
+    /**
+     * The first word, and what follows. Characters that show nothing are put before and behind lines by some chat
+     * programs, to send the same line twice.
+     *
+     * @return array{string, string}
+     */
+    private static function split(string $line): array
+    {
+        $line = mb_substr(mb_scrub($line), 0, Limits::LINE);
+        $line = preg_replace('/^[\s\p{Z}\p{Cf}]++|[\s\p{Z}\p{Cf}\x{E0000}-\x{E0FFF}]++$/u', '', $line) ?? $line;
+        $parts = preg_split('/[\s\p{Z}]++/u', $line, 2) ?: [''];
+
+        return [$parts[0], $parts[1] ?? ''];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Lookup;
+
+use SilverParrot\Source\Fold;
+
+/** Something that is asked of the outside: a detail of the channel or of a person, or a reading of a look-up. */
+final readonly class Request
+{
+    /** @param  array<string, string>  $arguments of a look-up */
+    private function __construct(public string $subject, public string $name, public string $of, public array $arguments)
+    {
+    }
+
+    /** @param  string  $detail "title", "category", … */
+    public static function channel(string $detail): self
+    {
+        return new self('channel', $detail, '', []);
+    }
+
+    /** @param  array<string, string>  $arguments */
+    public static function lookup(string $name, string $reading, array $arguments): self
+    {
+        ksort($arguments);
+
+        return new self('lookup', Fold::caseless($name), Fold::caseless($reading), $arguments);
+    }
+
+    /** Equal for equal requests; "channel.title" and "lookup.tide.high" where there are no arguments. */
+    public function id(): string
+    {
+        $id = rtrim("{$this->subject}.{$this->name}.{$this->of}", '.');
+        foreach ($this->arguments as $name => $value) {
+            $id .= "\x1F".$name.'='.$value;
+        }
+
+        return $id;
+    }
+}

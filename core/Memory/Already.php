@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Memory;
+
+/** The event was taken by an earlier turn. */
+final readonly class Already
+{
+    public function __construct(public string $eventKey)
+    {
+    }
+}

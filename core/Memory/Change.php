@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Memory;
+
+/** One thing remembered otherwise than before. */
+final readonly class Change
+{
+    /**
+     * @param  null|bool|int|string|array<string, mixed>  $from
+     * @param  null|bool|int|string|array<string, mixed>  $to  null forgets the key
+     * @param  string  $what  as an author names it, "counter.planks"
+     * @param  string  $scope  "channel", a category's name, or a person's login
+     */
+    public function __construct(
+        public Key $key,
+        public null|bool|int|string|array $from,
+        public null|bool|int|string|array $to,
+        public string $what,
+        public string $scope,
+    ) {
+    }
+
+    /** Whether an author would call it a change of memory; the rest is the parrot's own bookkeeping. */
+    public function isAuthored(): bool
+    {
+        return $this->key->kind->isAuthored() && $this->key->owner !== Key::TOTAL;
+    }
+}

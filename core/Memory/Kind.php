@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Memory;
+
+/** What kind of thing is remembered under a key. */
+enum Kind: string
+{
+    /** A counter's number. */
+    case Counter = 'counter';
+
+    /** A viewer's field, points among them. */
+    case Field = 'field';
+
+    /** An occasion's moment. */
+    case Occasion = 'occasion';
+
+    /** Who has a login: id, name, levels. */
+    case Person = 'person';
+
+    /** How far a list has been drawn. */
+    case ListPosition = 'list';
+
+    /** When a command last ran, for its cooldowns. */
+    case LastRun = 'last-run';
+
+    /** Whether an author would call a change of it a change of memory. */
+    public function isAuthored(): bool
+    {
+        return $this === self::Counter || $this === self::Field || $this === self::Occasion;
+    }
+}

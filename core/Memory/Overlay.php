@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Memory;
+
+/** A view with changes laid over it: what a response has changed so far is seen by the rest of it. */
+final class Overlay implements View
+{
+    /** @var array<string, Change> by key id, the latest of each, with the value before the first */
+    private array $changes = [];
+
+    public function __construct(private readonly View $under)
+    {
+    }
+
+    public function knows(Key $key): bool
+    {
+        return isset($this->changes[$key->id()]) || $this->under->knows($key);
+    }
+
+    public function value(Key $key): null|bool|int|string|array
+    {
+        $change = $this->changes[$key->id()] ?? null;
+
+        return $change === null ? $this->under->value($key) : $change->to;
+    }
+
+    public function change(Change $change): void
+    {
+        $id = $change->key->id();
+        $first = $this->changes[$id] ?? null;
+        $this->changes[$id] = $first === null ? $change : new Change($change->key, $first->from, $change->to, $change->what, $change->scope);
+    }
+
+    /** @return list<Change> */
+    public function changes(): array
+    {
+        return array_values(array_filter($this->changes, static fn (Change $change): bool => $change->from !== $change->to));
+    }
+}

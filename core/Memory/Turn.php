@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Memory;
+
+/** What came of hearing an event inside a turn. */
+interface Turn
+{
+    /** @return list<Change>|null null where more must be fetched first: the turn is undone, its event key too */
+    public function changesToKeep(): ?array;
+}

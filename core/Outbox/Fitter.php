@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Outbox;
+
+use SilverParrot\Response\Evaluation\Spoken;
+
+/** Makes of what a response says what the chat can take. */
+final readonly class Fitter
+{
+    /** @return list<Fitting> in this order: instructions are looked for at the beginning of what will be sent */
+    private static function fittings(): array
+    {
+        return [
+            new OneLine,
+            new NobodySteers,
+            new Shorten,
+        ];
+    }
+
+    public static function fit(Spoken $spoken, Room $room): Draft
+    {
+        $draft = new Draft($spoken->pieces);
+        foreach (self::fittings() as $fitting) {
+            $fitting->fit($draft, $room);
+        }
+
+        return $draft;
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Outbox;
+
+/** One thing that is done to every saying before the chat sees it. */
+interface Fitting
+{
+    public function fit(Draft $draft, Room $room): void;
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Outbox;
+
+/** Line breaks and control characters become spaces, runs of spaces one, and the ends are trimmed. */
+final readonly class OneLine implements Fitting
+{
+    public function fit(Draft $draft, Room $room): void
+    {
+        $pieces = [];
+        $endsInSpace = true;
+        foreach ($draft->pieces as [$text, $fromSlot]) {
+            $text = preg_replace('/[\p{Cc}\x{2028}\x{2029} ]++/u', ' ', mb_scrub($text)) ?? '';
+            if ($endsInSpace) {
+                $text = ltrim($text, ' ');
+            }
+            if ($text !== '') {
+                $pieces[] = [$text, $fromSlot];
+                $endsInSpace = str_ends_with($text, ' ');
+            }
+        }
+        $last = array_key_last($pieces);
+        if ($last !== null) {
+            $pieces[$last][0] = rtrim($pieces[$last][0], ' ');
+        }
+        $draft->pieces = $pieces;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+
+/** One of the simulated people of a rehearsal. */
+final readonly class CastMember
+{
+    /**
+     * @param  list<Level>  $levels
+     * @param  int  $tier  of a subscription, 0 to 3
+     * @param  string  $habits  who this is, for the author's eyes
+     * @param  array<string, string>  $record  field => value, written as in a response
+     */
+    public function __construct(
+        public string $login,
+        public string $name,
+        public array $levels = [],
+        public int $tier = 0,
+        public string $habits = '',
+        public array $record = [],
+    ) {
+    }
+
+    public function person(): Person
+    {
+        return Person::known('cast-'.$this->login, $this->login, $this->name, Levels::of(...$this->levels), $this->tier);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+use SilverParrot\Chat\Place;
+use SilverParrot\Chat\Voice;
+
+/** What the parrot does when a line begins with a trigger. */
+final readonly class Command
+{
+    /**
+     * @param  string  $trigger  the first word of a line, "!tide"
+     * @param  list<string>  $aliases  other first words
+     * @param  list<WeightedText>  $responses  one is drawn by weight
+     * @param  int  $channelCooldown  seconds before anybody may set it off again
+     * @param  int  $personCooldown  seconds before the same person may
+     * @param  string  $levelRefusal  response when a level gate is closed; empty: silence
+     * @param  string  $cooldownRefusal  response when a cooldown gate is closed; empty: silence
+     * @param  string  $ifItFails  response when the drawn one fails; empty: silence
+     * @param  bool  $listed  on the public list or not
+     * @param  list<Expectation>  $expectations
+     */
+    public function __construct(
+        public string $trigger,
+        public array $responses,
+        public array $aliases = [],
+        public LevelRule $levels = new LevelRule,
+        public int $channelCooldown = 10,
+        public int $personCooldown = 60,
+        public string $levelRefusal = '',
+        public string $cooldownRefusal = '',
+        public string $ifItFails = '',
+        public bool $enabled = true,
+        public bool $listed = true,
+        public string $group = '',
+        public string $note = '',
+        public Voice $voice = Voice::Parrot,
+        public Place $place = Place::Chat,
+        public array $expectations = [],
+    ) {
+    }
+
+    /** @return list<string> the trigger and its aliases */
+    public function triggers(): array
+    {
+        return [$this->trigger, ...$this->aliases];
+    }
+
+    /** @return array<string, string> every text that is a response, by its place in the command ("responses/0/text") */
+    public function sources(): array
+    {
+        $sources = [];
+        foreach ($this->responses as $index => $response) {
+            $sources["responses/$index/text"] = $response->text;
+        }
+
+        return $sources + array_filter([
+            'refusals/level' => $this->levelRefusal,
+            'refusals/cooldown' => $this->cooldownRefusal,
+            'if_it_fails' => $this->ifItFails,
+        ], static fn (string $text): bool => $text !== '');
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+use SilverParrot\Source\Limits;
+
+/** A named whole number that lasts. */
+final readonly class Counter
+{
+    /** @param  int|null  $floor it never goes below; null: no floor */
+    public function __construct(
+        public string $name,
+        public CounterScope $scope = CounterScope::Channel,
+        public int $start = 0,
+        public ?int $floor = 0,
+        public ?int $ceiling = null,
+    ) {
+    }
+
+    public function within(int $number): int
+    {
+        return max($this->floor ?? -Limits::COUNTER, min($this->ceiling ?? Limits::COUNTER, $number));
+    }
+}

@@ -1,0 +1,298 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack\Format;
+
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Fold;
+use SilverParrot\Source\Limits;
+use SilverParrot\Source\Nearest;
+use SilverParrot\Value\Moment;
+use Symfony\Component\Yaml\Exception\ParseException;
+use Symfony\Component\Yaml\Yaml;
+
+/**
+ * One place in a JSON or YAML document. Asking it for something of the wrong kind notes a finding with a JSON Pointer
+ * (RFC 6901) and gives a harmless value, so that one reading finds everything that is wrong.
+ */
+final readonly class Document
+{
+    private function __construct(private mixed $value, public string $pointer, private Findings $findings)
+    {
+    }
+
+    /** @return self|list<Finding> */
+    public static function parse(string $text): self|array
+    {
+        if (strlen($text) > Limits::PACK) {
+            return [new Finding(Flaw::TooLarge, data: ['limit' => (string) Limits::PACK])];
+        }
+        $value = json_decode($text, true, Limits::DOCUMENT_NESTING, JSON_BIGINT_AS_STRING);
+        if ($value === null && ! str_starts_with(ltrim($text), '{') && trim($text) !== 'null') {
+            try {
+                $value = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE);
+            } catch (ParseException $exception) {
+                return [new Finding(Flaw::NotReadable, data: ['why' => rtrim($exception->getMessage(), '.')])];
+            }
+        } elseif ($value === null && json_last_error() !== JSON_ERROR_NONE) {
+            return [new Finding(Flaw::NotReadable, data: ['why' => json_last_error_msg()])];
+        }
+
+        return new self($value, '', new Findings);
+    }
+
+    /** @return list<Finding> */
+    public function findings(): array
+    {
+        return $this->findings->all;
+    }
+
+    /**
+     * Says which keys an object may have; every other one is a finding.
+     *
+     * @param  list<string>  $known
+     * @param  list<string>  $required
+     */
+    public function object(array $known, array $required = []): self
+    {
+        if (! $this->isObject()) {
+            $this->wrongKind('an object');
+
+            return new self([], $this->pointer, $this->findings);
+        }
+        foreach (array_keys($this->entries()) as $key) {
+            if (! in_array((string) $key, $known, true)) {
+                $nearest = Nearest::to((string) $key, $known);
+                $this->at((string) $key)->flaw(Flaw::UnknownKey, ['key' => (string) $key] + ($nearest === null ? [] : ['nearest' => $nearest]));
+            }
+        }
+        foreach ($required as $key) {
+            if (! $this->has($key)) {
+                $this->flaw(Flaw::MissingKey, ['key' => $key]);
+            }
+        }
+
+        return $this;
+    }
+
+    public function format(string $format, string $name): self
+    {
+        if (! $this->isObject() || ($this->entries()['format'] ?? null) !== $format) {
+            $this->flaw(Flaw::WrongFormat, ['wanted' => $name, 'format' => $format]);
+        } elseif (($this->entries()['version'] ?? null) !== 1) {
+            $version = $this->entries()['version'] ?? 'none';
+            $this->at('version')->flaw(Flaw::WrongVersion, ['version' => is_scalar($version) ? (string) $version : '?']);
+        }
+
+        return $this;
+    }
+
+    public function has(string $key): bool
+    {
+        return array_key_exists($key, $this->entries());
+    }
+
+    public function at(string $key): self
+    {
+        return new self($this->entries()[$key] ?? null, $this->pointer.'/'.strtr($key, ['~' => '~0', '/' => '~1']), $this->findings);
+    }
+
+    /** @return array<array-key, self> every entry of an object whose keys are the author's own */
+    public function each(): array
+    {
+        if (! $this->isObject()) {
+            $this->wrongKind('an object');
+        }
+        $each = [];
+        foreach (array_keys($this->entries()) as $key) {
+            $each[$key] = $this->at((string) $key);
+        }
+
+        return $each;
+    }
+
+    /** @return list<self> */
+    public function items(int $most): array
+    {
+        if (! is_array($this->value) || ! array_is_list($this->value)) {
+            $this->wrongKind('a list');
+
+            return [];
+        }
+        if (count($this->value) > $most) {
+            $this->flaw(Flaw::TooMany, ['limit' => (string) $most]);
+        }
+        $items = [];
+        foreach (array_keys(array_slice($this->value, 0, $most)) as $index) {
+            $items[] = new self($this->value[$index], "{$this->pointer}/$index", $this->findings);
+        }
+
+        return $items;
+    }
+
+    public function text(int $longest = Limits::SOURCE): string
+    {
+        if (! is_string($this->value)) {
+            $this->wrongKind('a text');
+
+            return '';
+        }
+        if (mb_strlen($this->value) > $longest) {
+            $this->flaw(Flaw::TextTooLong, ['limit' => (string) $longest]);
+        }
+
+        return mb_scrub($this->value);
+    }
+
+    public function whole(int $least, int $most): int
+    {
+        if (! is_int($this->value)) {
+            $this->wrongKind('a whole number');
+
+            return $least;
+        }
+        if ($this->value < $least || $this->value > $most) {
+            $this->flaw(Flaw::OutOfRange, ['value' => (string) $this->value, 'least' => (string) $least, 'most' => (string) $most]);
+        }
+
+        return max($least, min($most, $this->value));
+    }
+
+    public function flag(): bool
+    {
+        if (! is_bool($this->value)) {
+            $this->wrongKind('true or false');
+        }
+
+        return $this->value === true;
+    }
+
+    /** @return null|bool|int|string a value of memory or of the channel */
+    public function scalar(): null|bool|int|string
+    {
+        if (is_float($this->value)) {
+            // JSON has one kind of number; what is not whole is kept as it is written.
+            return rtrim(rtrim(sprintf('%.6F', $this->value), '0'), '.');
+        }
+        if ($this->value !== null && ! is_scalar($this->value)) {
+            $this->wrongKind('a text, a number, true, false or null');
+
+            return null;
+        }
+
+        return is_string($this->value) ? mb_scrub($this->value) : $this->value;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @return T
+     */
+    public function oneOf(string $enum): \BackedEnum
+    {
+        $text = $this->text(40);
+        $found = $enum::tryFrom($text);
+        if ($found === null && is_string($this->value)) {
+            $this->notOneOf($text, array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()));
+        }
+
+        return $found ?? $enum::cases()[0];
+    }
+
+    /** @param  list<string>  $known */
+    public function notOneOf(string $value, array $known): void
+    {
+        $this->flaw(Flaw::NotOneOf, ['value' => $value, 'known' => implode(', ', $known)]);
+    }
+
+    public function name(): string
+    {
+        $name = $this->text(60);
+        if (is_string($this->value) && preg_match('/^[\p{L}_][\p{L}\p{M}\p{N}_]*+$/Du', $name) !== 1) {
+            $this->flaw(Flaw::NotAName, ['value' => $name]);
+        }
+
+        return $name;
+    }
+
+    public function trigger(): string
+    {
+        $trigger = $this->text(60);
+        if (is_string($this->value) && preg_match('/^[^\s\p{Z}\p{C}\[\]]++$/Du', $trigger) !== 1) {
+            $this->flaw(Flaw::NotATrigger, ['value' => $trigger]);
+        }
+
+        return $trigger;
+    }
+
+    public function moment(): Moment
+    {
+        $text = $this->text(40);
+        $moment = Moment::fromIso($text);
+        if ($moment === null && is_string($this->value)) {
+            $this->flaw(Flaw::NotAMoment, ['value' => $text]);
+        }
+
+        return $moment ?? new Moment(0);
+    }
+
+    /** @param  array<string, string>  $data */
+    public function flaw(Flaw $flaw, array $data): void
+    {
+        $this->findings->all[] = new Finding($flaw, null, $this->pointer, $data);
+    }
+
+    /**
+     * Definitions by their folded names; a name that is there twice is a finding.
+     *
+     * @template T of object{name: string}
+     *
+     * @param  callable(self): T  $read
+     * @return array<string, T>
+     */
+    public function named(string $key, int $most, callable $read): array
+    {
+        $named = [];
+        foreach ($this->has($key) ? $this->at($key)->items($most) : [] as $item) {
+            $one = $read($item);
+            $folded = Fold::caseless($one->name);
+            if (isset($named[$folded])) {
+                $item->at('name')->flaw(Flaw::NameTwice, ['value' => $one->name]);
+            }
+            $named[$folded] = $one;
+        }
+
+        return $named;
+    }
+
+    public function isStructured(): bool
+    {
+        return is_array($this->value);
+    }
+
+    private function isObject(): bool
+    {
+        return is_array($this->value) && ($this->value === [] || ! array_is_list($this->value));
+    }
+
+    /** @return array<array-key, mixed> */
+    private function entries(): array
+    {
+        return is_array($this->value) ? $this->value : [];
+    }
+
+    private function wrongKind(string $wanted): void
+    {
+        $this->flaw(Flaw::WrongKind, ['wanted' => $wanted, 'found' => match (true) {
+            $this->value === null => 'nothing',
+            is_bool($this->value) => 'true or false',
+            is_int($this->value) || is_float($this->value) => 'a number',
+            is_string($this->value) => 'a text',
+            is_array($this->value) && array_is_list($this->value) && $this->value !== [] => 'a list',
+            is_array($this->value) => 'an object',
+            default => 'something else',
+        }]);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack\Format;
+
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Expectation;
+use SilverParrot\Source\Limits;
+
+/** One "this is right", with what memory held at that moment as [kind, name, owner, value]. */
+final class ExpectationFormat
+{
+    public static function read(Document $expectation): Expectation
+    {
+        $expectation->object(['line', 'by', 'says', 'at', 'seed', 'event', 'given', 'channel'], ['line', 'by', 'says', 'at']);
+        $given = [];
+        foreach ($expectation->has('given') ? $expectation->at('given')->items(200) : [] as $item) {
+            $item->object(['key', 'value'], ['key', 'value']);
+            $id = implode("\x1F", array_map(static fn (Document $part): string => $part->text(200), $item->at('key')->items(3)));
+            if (Key::fromId($id) === null) {
+                $item->at('key')->flaw(Flaw::WrongKind, ['wanted' => 'a kind, a name and an owner', 'found' => 'something else']);
+
+                continue;
+            }
+            $given[$id] = self::readValue($item->at('value'));
+        }
+
+        return new Expectation(
+            $expectation->at('line')->text(Limits::LINE),
+            $expectation->at('by')->text(60),
+            array_map(static fn (Document $text): string => $text->text(Limits::SAID), $expectation->at('says')->items(20)),
+            $expectation->at('at')->moment(),
+            $expectation->has('seed') ? $expectation->at('seed')->text(100) : '1',
+            $expectation->has('event') ? $expectation->at('event')->text(100) : 'expected',
+            $given,
+            $expectation->has('channel') ? array_map(static fn (Document $value): null|bool|int|string => $value->scalar(), array_filter($expectation->at('channel')->each(), is_string(...), ARRAY_FILTER_USE_KEY)) : [],
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(Expectation $expectation): array
+    {
+        $given = [];
+        foreach ($expectation->given as $id => $value) {
+            $given[] = ['key' => explode("\x1F", $id), 'value' => $value];
+        }
+
+        return ['line' => $expectation->line, 'by' => $expectation->by, 'says' => $expectation->says, 'at' => $expectation->at->iso(), 'seed' => $expectation->seed, 'event' => $expectation->eventKey]
+            + ($given === [] ? [] : ['given' => $given])
+            + ($expectation->channel === [] ? [] : ['channel' => $expectation->channel]);
+    }
+
+    /** @return null|bool|int|string|array<string, mixed> */
+    private static function readValue(Document $value): null|bool|int|string|array
+    {
+        if (! $value->isStructured()) {
+            return $value->scalar();
+        }
+        $read = [];
+        foreach ($value->each() as $key => $part) {
+            $read[(string) $key] = $part->isStructured() ? array_map(static fn (Document $one): null|bool|int|string => $one->scalar(), $part->items(10_000)) : $part->scalar();
+        }
+
+        return $read;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack\Format;
+
+use SilverParrot\Source\Finding;
+
+/** Where all places of one document note what is wrong. */
+final class Findings
+{
+    /** @var list<Finding> */
+    public array $all = [];
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack\Format;
+
+use SilverParrot\Source\FindingKind;
+use SilverParrot\Source\Severity;
+
+/** What can be wrong with a document, before anybody asks what its responses say. */
+enum Flaw: string implements FindingKind
+{
+    case NotReadable = 'not-readable';
+    case TooLarge = 'too-large';
+    case WrongFormat = 'wrong-format';
+    case WrongVersion = 'wrong-version';
+    case UnknownKey = 'unknown-key';
+    case MissingKey = 'missing-key';
+    case WrongKind = 'wrong-kind';
+    case NotOneOf = 'not-one-of';
+    case OutOfRange = 'out-of-range';
+    case TextTooLong = 'text-too-long';
+    case TooMany = 'too-many';
+    case NotAName = 'not-a-name';
+    case NotATrigger = 'not-a-trigger';
+    case NameTwice = 'name-twice';
+    case NotAMoment = 'not-a-moment';
+    case NotAZone = 'not-a-zone';
+    case NotALanguage = 'not-a-language';
+
+    public function code(): string
+    {
+        return $this->value;
+    }
+
+    public function severity(): Severity
+    {
+        return Severity::Error;
+    }
+
+    public function sentence(): string
+    {
+        return match ($this) {
+            self::NotReadable => 'The document cannot be read: {why}.',
+            self::TooLarge => 'The document has more than {limit} bytes.',
+            self::WrongFormat => 'This is no {wanted}.',
+            self::WrongVersion => 'Version {version} of the format is not known here.',
+            self::UnknownKey => 'Nothing here is called “{key}”.',
+            self::MissingKey => '“{key}” is missing.',
+            self::WrongKind => 'Here must be {wanted}, and there is {found}.',
+            self::NotOneOf => '“{value}” is none of {known}.',
+            self::OutOfRange => '{value} is not between {least} and {most}.',
+            self::TextTooLong => 'The text has more than {limit} characters.',
+            self::TooMany => 'There are more than {limit}.',
+            self::NotAName => '“{value}” cannot be a name.',
+            self::NotATrigger => '“{value}” cannot be a trigger.',
+            self::NameTwice => '“{value}” is there twice.',
+            self::NotAMoment => '“{value}” is not a moment.',
+            self::NotAZone => '“{value}” is not a time zone.',
+            self::NotALanguage => '“{value}” is not a language tag.',
+        };
+    }
+
+    public function mend(): string
+    {
+        return match ($this) {
+            self::NotReadable => 'Write it as JSON or YAML, without tags.',
+            self::TooLarge, self::TooMany => 'Divide it.',
+            self::WrongFormat => 'Begin it with "format": "{format}" and "version": 1.',
+            self::WrongVersion => 'Write "version": 1, or use a newer Silver Parrot.',
+            self::UnknownKey => 'Did you mean “{nearest}”?',
+            self::MissingKey => 'Write it.',
+            self::WrongKind => 'Write {wanted}.',
+            self::NotOneOf => 'Take one of them.',
+            self::OutOfRange => 'Take a number between them.',
+            self::TextTooLong => 'Shorten it.',
+            self::NotAName => 'A name begins with a letter or “_” and has letters, digits and “_” only.',
+            self::NotATrigger => 'A trigger is one word, without spaces or brackets.',
+            self::NameTwice => 'Take another name for one of them.',
+            self::NotAMoment => 'Write it as in 2026-11-25T09:00:00Z.',
+            self::NotAZone => 'Write it as in Europe/London.',
+            self::NotALanguage => 'Write it as in en or pt-BR.',
+        };
+    }
+}

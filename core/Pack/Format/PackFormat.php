@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack\Format;
+
+use SilverParrot\Chat\Channel;
+use SilverParrot\Chat\Level;
+use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Pack\Fact;
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Occasion;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\TextList;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
+
+/** The pack as an open document. What is written is read back the same; docs/pack.schema.json describes it. */
+final class PackFormat
+{
+    public const FORMAT = 'silver-parrot-pack';
+
+    public const VERSION = 1;
+
+    private const DEFINITIONS = 1_000;
+
+    private const KEYS = ['format', 'version', 'channel', 'parrot', 'talkers', 'commands', 'facts', 'lists', 'counters', 'occasions', 'fields', 'cast'];
+
+    /** @return array{Pack, list<Finding>} the pack as far as it can be read, and all that is wrong with the document */
+    public static function read(string $text): array
+    {
+        $document = Document::parse($text);
+        if (is_array($document)) {
+            return [Pack::blank(), $document];
+        }
+        $document->object(self::KEYS)->format(self::FORMAT, 'Silver Parrot pack');
+        $pack = new Pack(
+            $document->has('channel') ? self::readChannel($document->at('channel')) : Pack::blank()->channel,
+            $document->has('parrot') ? $document->at('parrot')->text(60) : 'silver_parrot',
+            $document->has('talkers') ? array_map(static fn (Document $one): string => $one->text(60), $document->at('talkers')->items(100)) : [],
+            $document->has('commands') ? array_map(CommandFormat::read(...), $document->at('commands')->items(Limits::COMMANDS)) : [],
+            $document->named('facts', self::DEFINITIONS, self::readFact(...)),
+            $document->named('lists', self::DEFINITIONS, self::readList(...)),
+            $document->named('counters', self::DEFINITIONS, self::readCounter(...)),
+            $document->named('occasions', self::DEFINITIONS, static fn (Document $one): Occasion => new Occasion($one->object(['name'], ['name'])->at('name')->name())),
+            $document->named('fields', self::DEFINITIONS, self::readField(...)),
+            $document->has('cast') ? array_map(self::readCastMember(...), $document->at('cast')->items(200)) : [],
+        );
+
+        return [$pack, $document->findings()];
+    }
+
+    /** JSON, with what is as by default left out. */
+    public static function write(Pack $pack): string
+    {
+        $channel = $pack->channel;
+        $document = [
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'channel' => ['login' => $channel->login, 'name' => $channel->name, 'language' => $channel->language, 'zone' => $channel->zone->getName()],
+            'parrot' => $pack->parrot,
+        ] + array_filter([
+            'talkers' => $pack->talkers,
+            'commands' => array_map(CommandFormat::write(...), $pack->commands),
+            'facts' => array_map(static fn (Fact $fact): array => ['name' => $fact->name, 'text' => $fact->text], array_values($pack->facts)),
+            'lists' => array_map(self::writeList(...), array_values($pack->lists)),
+            'counters' => array_map(self::writeCounter(...), array_values($pack->counters)),
+            'occasions' => array_map(static fn (Occasion $occasion): array => ['name' => $occasion->name], array_values($pack->occasions)),
+            'fields' => array_map(static fn (Field $field): array => ['name' => $field->name, 'type' => $field->type->value] + ($field->start === null ? [] : ['start' => $field->start]), array_values($pack->fields)),
+            'cast' => array_map(self::writeCastMember(...), $pack->cast),
+        ], static fn (array $part): bool => $part !== []);
+
+        return json_encode($document, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+    }
+
+    private static function readChannel(Document $channel): Channel
+    {
+        $channel->object(['login', 'name', 'language', 'zone'], ['login', 'name']);
+        $zone = $channel->has('zone') ? $channel->at('zone')->text(60) : 'UTC';
+        if (! in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)) {
+            $channel->at('zone')->flaw(Flaw::NotAZone, ['value' => $zone]);
+            $zone = 'UTC';
+        }
+        $language = $channel->has('language') ? $channel->at('language')->text(20) : 'en';
+        if (preg_match('/^[A-Za-z]{2,3}(?:[-_][A-Za-z0-9]{2,8}){0,3}$/D', $language) !== 1) {
+            $channel->at('language')->flaw(Flaw::NotALanguage, ['value' => $language]);
+            $language = 'en';
+        }
+
+        return Channel::of($channel->at('login')->text(60), $channel->at('name')->text(100), $language, $zone);
+    }
+
+    private static function readFact(Document $fact): Fact
+    {
+        $fact->object(['name', 'text'], ['name', 'text']);
+
+        return new Fact($fact->at('name')->name(), $fact->at('text')->text());
+    }
+
+    private static function readList(Document $list): TextList
+    {
+        $list->object(['name', 'order', 'items'], ['name', 'items']);
+
+        return new TextList(
+            $list->at('name')->name(),
+            array_map(WeightedTextFormat::read(...), $list->at('items')->items(10_000)),
+            $list->has('order') ? $list->at('order')->oneOf(DrawOrder::class) : DrawOrder::Free,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeList(TextList $list): array
+    {
+        return ['name' => $list->name] + ($list->order === DrawOrder::Free ? [] : ['order' => $list->order->value]) + ['items' => array_map(WeightedTextFormat::write(...), $list->items)];
+    }
+
+    private static function readCounter(Document $counter): Counter
+    {
+        $counter->object(['name', 'scope', 'start', 'floor', 'ceiling'], ['name']);
+        $bound = static fn (string $key, ?int $default): ?int => ! $counter->has($key) ? $default
+            : ($counter->at($key)->scalar() === null ? null : $counter->at($key)->whole(-Limits::COUNTER, Limits::COUNTER));
+
+        return new Counter(
+            $counter->at('name')->name(),
+            $counter->has('scope') ? $counter->at('scope')->oneOf(CounterScope::class) : CounterScope::Channel,
+            $bound('start', 0) ?? 0,
+            $bound('floor', 0),
+            $bound('ceiling', null),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeCounter(Counter $counter): array
+    {
+        return ['name' => $counter->name]
+            + ($counter->scope === CounterScope::Channel ? [] : ['scope' => $counter->scope->value])
+            + ($counter->start === 0 ? [] : ['start' => $counter->start])
+            + ($counter->floor === 0 ? [] : ['floor' => $counter->floor])
+            + ($counter->ceiling === null ? [] : ['ceiling' => $counter->ceiling]);
+    }
+
+    private static function readField(Document $field): Field
+    {
+        $field->object(['name', 'type', 'start'], ['name']);
+
+        return new Field(
+            $field->at('name')->name(),
+            $field->has('type') ? $field->at('type')->oneOf(FieldType::class) : FieldType::Text,
+            $field->has('start') ? $field->at('start')->text(Limits::FIELD_TEXT) : null,
+        );
+    }
+
+    private static function readCastMember(Document $member): CastMember
+    {
+        $member->object(['login', 'name', 'levels', 'tier', 'habits', 'record'], ['login', 'name']);
+
+        return new CastMember(
+            $member->at('login')->text(60),
+            $member->at('name')->text(60),
+            $member->has('levels') ? LevelFormat::readAll($member->at('levels')) : [],
+            $member->has('tier') ? $member->at('tier')->whole(0, 3) : 0,
+            $member->has('habits') ? $member->at('habits')->text(300) : '',
+            $member->has('record') ? array_map(static fn (Document $value): string => $value->text(Limits::FIELD_TEXT), array_filter($member->at('record')->each(), is_string(...), ARRAY_FILTER_USE_KEY)) : [],
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeCastMember(CastMember $member): array
+    {
+        return ['login' => $member->login, 'name' => $member->name] + array_filter([
+            'levels' => array_map(static fn (Level $level): string => $level->word(), $member->levels),
+            'tier' => $member->tier,
+            'habits' => $member->habits,
+            'record' => $member->record,
+        ]);
+    }
+}

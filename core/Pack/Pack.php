@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+use SilverParrot\Chat\Channel;
+use SilverParrot\Source\Fold;
+
+/** The whole set of an author's definitions. */
+final readonly class Pack
+{
+    /** @var array<string, Command> by folded trigger and alias; the first to claim one has it */
+    public array $byTrigger;
+
+    /**
+     * @param  string  $parrot  the login of the parrot's account
+     * @param  list<string>  $talkers  other accounts that talk by themselves; nothing they say sets anything off
+     * @param  list<Command>  $commands
+     * @param  array<string, Fact>  $facts  by folded name, as all that follow
+     * @param  array<string, TextList>  $lists
+     * @param  array<string, Counter>  $counters
+     * @param  array<string, Occasion>  $occasions
+     * @param  array<string, Field>  $fields
+     * @param  list<CastMember>  $cast
+     */
+    public function __construct(
+        public Channel $channel,
+        public string $parrot = 'silver_parrot',
+        public array $talkers = [],
+        public array $commands = [],
+        public array $facts = [],
+        public array $lists = [],
+        public array $counters = [],
+        public array $occasions = [],
+        public array $fields = [],
+        public array $cast = [],
+    ) {
+        $byTrigger = [];
+        foreach ($commands as $command) {
+            foreach ($command->triggers() as $trigger) {
+                $byTrigger[Fold::caseless($trigger)] ??= $command;
+            }
+        }
+        $this->byTrigger = $byTrigger;
+    }
+
+    /** A pack with nothing in it: what a response alone is said with. */
+    public static function blank(): self
+    {
+        return new self(Channel::of('lantern_cove', 'Lantern Cove'));
+    }
+
+    public function command(string $trigger): ?Command
+    {
+        return $this->byTrigger[Fold::caseless($trigger)] ?? null;
+    }
+
+    /** The same pack with one command in place of another, or added: a draft that is not saved yet. */
+    public function withCommand(Command $command, ?string $insteadOf = null): self
+    {
+        $commands = $this->commands;
+        $place = count($commands);
+        foreach ($commands as $at => $one) {
+            if ($insteadOf !== null && Fold::caseless($one->trigger) === Fold::caseless($insteadOf)) {
+                $place = $at;
+            }
+        }
+        $commands[$place] = $command;
+
+        return new self($this->channel, $this->parrot, $this->talkers, array_values($commands), $this->facts, $this->lists, $this->counters, $this->occasions, $this->fields, $this->cast);
+    }
+}

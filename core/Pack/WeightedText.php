@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+/** One of several texts, and its share of the draws. */
+final readonly class WeightedText
+{
+    /** @param  int  $weight 1 to 1000 */
+    public function __construct(public string $text, public int $weight = 1)
+    {
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Trace\Told;
+
+/** An outcome as reports and the command line write it. */
+final class Answer
+{
+    /** @return array{said: list<string>, closed: array{gate: string, sentence: string}|null, failed: array{code: string, sentence: string}|null, changes: list<array{what: string, scope: string, from: string, to: string}>} */
+    public static function of(Outcome $outcome): array
+    {
+        return [
+            'said' => $outcome->texts(),
+            'closed' => $outcome->closed === null ? null : ['gate' => $outcome->closed->gate, 'sentence' => $outcome->closed->sentence],
+            'failed' => $outcome->failed === null ? null : ['code' => $outcome->failed->reason, 'sentence' => $outcome->failed->getMessage()],
+            'changes' => array_map(Told::change(...), $outcome->authoredChanges()),
+        ];
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Chat\Level;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Fold;
+use SilverParrot\Source\Limits;
+use SilverParrot\Source\Nearest;
+use SilverParrot\Source\Span;
+
+/** A chat written as lines: “# name: level, level” for who somebody is, “+12s name: text” for what they say when. */
+final readonly class ChatFile
+{
+    /**
+     * @param  array<string, list<Level>>  $levels  by folded name
+     * @param  list<TimedLine>  $lines
+     * @param  list<Finding>  $findings
+     */
+    private function __construct(public array $levels, public array $lines, public array $findings)
+    {
+    }
+
+    public static function read(string $text): self
+    {
+        $levels = [];
+        $lines = [];
+        $findings = [];
+        $from = 0;
+        $last = 0;
+        foreach (preg_split('/\R/u', mb_scrub($text)) ?: [] as $index => $line) {
+            $span = new Span($from, $from + mb_strlen($line));
+            $from = $span->to + 1;
+            $number = ['number' => (string) ($index + 1)];
+            if (trim($line) === '' || preg_match('/^##/', $line) === 1) {
+                continue;
+            }
+            if (preg_match('/^#\s*([^:]{1,60}?)\s*:(.*)$/Du', $line, $head) === 1) {
+                [$levels[Fold::caseless($head[1])], $unknown] = self::levels($head[2]);
+                foreach ($unknown as $word) {
+                    $nearest = Nearest::to($word, Level::words());
+                    $findings[] = new Finding(ChatFlaw::UnknownLevel, $span, data: $number + ['level' => $word] + ($nearest === null ? [] : ['nearest' => $nearest]));
+                }
+
+                continue;
+            }
+            if (preg_match('/^\+(?:(\d{1,4})m)?(?:(\d{1,6})s)?\s+(\S{1,60}?):\s?(.*)$/Du', $line, $part) !== 1 || ($part[1] === '' && $part[2] === '')) {
+                $findings[] = new Finding(ChatFlaw::NotALine, $span, data: $number);
+
+                continue;
+            }
+            $seconds = (int) $part[1] * 60 + (int) $part[2];
+            if ($seconds < $last) {
+                $findings[] = new Finding(ChatFlaw::BackInTime, $span, data: $number);
+            }
+            $last = max($last, $seconds);
+            $lines[] = new TimedLine($seconds * 1000, $part[3], $part[4]);
+        }
+        if (count($lines) > Limits::REHEARSAL_LINES) {
+            $findings[] = new Finding(ChatFlaw::TooManyLines, data: ['limit' => (string) Limits::REHEARSAL_LINES]);
+        }
+
+        return new self($levels, array_slice($lines, 0, Limits::REHEARSAL_LINES), $findings);
+    }
+
+    /** @return array{list<Level>, list<string>} */
+    private static function levels(string $text): array
+    {
+        $levels = [];
+        $unknown = [];
+        foreach (array_filter(array_map(trim(...), explode(',', $text)), static fn (string $word): bool => $word !== '') as $word) {
+            $level = Level::named($word);
+            $level === null ? $unknown[] = $word : $levels[] = $level;
+        }
+
+        return [$levels, $unknown];
+    }
+}

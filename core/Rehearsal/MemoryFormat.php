@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Format\Document;
+use SilverParrot\Pack\Format\Flaw;
+use SilverParrot\Pack\Format\LevelFormat;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Fold;
+use SilverParrot\Source\Limits;
+
+/** What is remembered, as a document to rehearse with; docs/memory.schema.json describes it. */
+final class MemoryFormat
+{
+    public const FORMAT = 'silver-parrot-memory';
+
+    /** @return array{Situation, list<Finding>} */
+    public static function read(string $text, Pack $pack): array
+    {
+        $document = Document::parse($text);
+        if (is_array($document)) {
+            return [new Situation, $document];
+        }
+        $document->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings'])->format(self::FORMAT, 'Silver Parrot memory');
+        $memory = [];
+        foreach ($document->has('counters') ? $document->at('counters')->each() : [] as $name => $value) {
+            $counter = $pack->counters[Fold::caseless((string) $name)] ?? null;
+            $counter === null ? self::unknown($value, (string) $name) : $memory += self::counter($counter, $value);
+        }
+        foreach ($document->has('occasions') ? $document->at('occasions')->each() : [] as $name => $value) {
+            isset($pack->occasions[Fold::caseless((string) $name)]) ? $memory[Key::occasion((string) $name)->id()] = $value->moment()->iso() : self::unknown($value, (string) $name);
+        }
+        foreach ($document->has('people') ? $document->at('people')->items(10_000) : [] as $person) {
+            $memory += Situation::recordOf(self::person($person), $pack);
+        }
+
+        return [new Situation($memory, self::scalars($document, 'channel'), self::scalars($document, 'readings')), $document->findings()];
+    }
+
+    /** @return array<string, int> */
+    private static function counter(Counter $counter, Document $value): array
+    {
+        $number = static fn (Document $one): int => $one->whole(-Limits::COUNTER, Limits::COUNTER);
+        if ($counter->scope === CounterScope::Channel) {
+            return Situation::counterKeys($counter, ['' => $number($value)]);
+        }
+        $numbers = [];
+        foreach ($value->each() as $owner => $one) {
+            // A viewer's number is written under the login; the simulated people's ids are made from it.
+            $numbers[$counter->scope === CounterScope::Viewer ? 'cast-'.Fold::caseless((string) $owner) : (string) $owner] = $number($one);
+        }
+
+        return Situation::counterKeys($counter, $numbers);
+    }
+
+    private static function person(Document $person): CastMember
+    {
+        $person->object(['login', 'name', 'levels', 'tier', 'record'], ['login']);
+        $login = $person->at('login')->text(60);
+
+        return new CastMember(
+            $login,
+            $person->has('name') ? $person->at('name')->text(60) : $login,
+            $person->has('levels') ? LevelFormat::readAll($person->at('levels')) : [],
+            $person->has('tier') ? $person->at('tier')->whole(0, 3) : 0,
+            record: array_map(static fn (null|bool|int|string $value): string => is_bool($value) ? ($value ? 'yes' : 'no') : (string) $value, self::scalars($person, 'record')),
+        );
+    }
+
+    /** @return array<string, null|bool|int|string> */
+    private static function scalars(Document $document, string $key): array
+    {
+        $scalars = [];
+        foreach ($document->has($key) ? $document->at($key)->each() : [] as $name => $value) {
+            $scalars[(string) $name] = $value->scalar();
+        }
+
+        return $scalars;
+    }
+
+    private static function unknown(Document $value, string $name): void
+    {
+        $value->flaw(Flaw::UnknownKey, ['key' => $name]);
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chat\ChatLine;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Talker;
+use SilverParrot\Lookup\Readings;
+use SilverParrot\Memory\Already;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\InMemoryStore;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\Tally;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Fold;
+use SilverParrot\Value\Moment;
+use SilverParrot\World;
+
+/** A pack heard against simulated chat, on a copy of memory. Nothing in here lasts. */
+final class Rehearsal
+{
+    private readonly InMemoryStore $store;
+
+    private readonly Driver $driver;
+
+    private readonly Readings $readings;
+
+    /** @var array<string, Person> by folded login and by folded name */
+    private array $people = [];
+
+    public function __construct(
+        private readonly Pack $pack,
+        Situation $situation,
+        private readonly string $seed,
+        private readonly ChatProfile $profile,
+        private readonly bool $traced = true,
+        Talker $talker = new Talker,
+    ) {
+        $situation = $situation->withCast($pack);
+        $this->store = new InMemoryStore($situation->memory);
+        $this->driver = new Driver($talker, $this->store);
+        $this->readings = $situation->readings();
+        foreach ($pack->cast as $member) {
+            $this->enter($member->person());
+        }
+    }
+
+    /** Somebody joins, or comes back with other levels. */
+    public function enter(Person $person): void
+    {
+        $this->people[Fold::caseless($person->login)] = $person;
+        $this->people[Fold::caseless($person->name)] ??= $person;
+    }
+
+    public function person(string $name): ?Person
+    {
+        return $this->people[Fold::caseless(ltrim($name, '@'))] ?? null;
+    }
+
+    /** @param  string  $key the same for the same line of the same rehearsal: luck hangs on it */
+    public function line(string $key, Person $by, string $text, Moment $at): Outcome
+    {
+        $world = new World($this->pack, $this->store->whole(), $this->readings, $at, new KeyedChance($this->seed, $key), $this->profile, $this->traced);
+        $outcome = $this->driver->hear(new ChatLine($key, $by, $text, $at), $world);
+        if ($outcome instanceof Already) {
+            throw new \LogicException('Two lines of a rehearsal have the same key.');
+        }
+        $this->meet($by);
+
+        return $outcome;
+    }
+
+    /** @return array<string, null|bool|int|string|array<string, mixed>> what is remembered now, by key id */
+    public function memory(): array
+    {
+        return $this->store->values();
+    }
+
+    /** Whoever has spoken is known from then on, so others can name them. */
+    private function meet(Person $person): void
+    {
+        $key = Key::person($person->login);
+        $known = $this->store->snapshot(Reads::of($key))->value($key);
+        if ($known === null && $person->isKnown()) {
+            $record = ['id' => $person->id, 'login' => $person->login, 'name' => $person->name, 'levels' => $person->levels->words(), 'tier' => $person->tier];
+            $this->store->turn("met {$person->login}", Reads::of($key), static fn (): Tally => new Tally([new Change($key, null, $record, 'person', $person->login)]));
+        }
+    }
+}

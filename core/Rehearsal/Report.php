@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+/** What a rehearsal came to. */
+final readonly class Report
+{
+    /** @param  list<Heard>  $heard */
+    public function __construct(public array $heard)
+    {
+    }
+
+    /** @return array{lines: list<array<string, mixed>>, said: string, silent: string, closed: string, failed: string} numbers as text; docs/rehearsal.schema.json */
+    public function toArray(): array
+    {
+        return [
+            'lines' => array_map(self::entry(...), $this->heard),
+            'said' => (string) $this->count(static fn (Heard $one): bool => $one->outcome->sayings !== []),
+            'silent' => (string) $this->count(static fn (Heard $one): bool => $one->outcome->sayings === []),
+            'closed' => (string) $this->count(static fn (Heard $one): bool => $one->outcome->closed !== null),
+            'failed' => (string) $this->count(static fn (Heard $one): bool => $one->outcome->failed !== null),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function entry(Heard $heard): array
+    {
+        return ['at' => self::clock($heard->line->millis), 'by' => $heard->by->name, 'text' => $heard->line->text]
+            + Answer::of($heard->outcome)
+            + ['why' => array_map(static fn ($entry): string => $entry->sentence(), $heard->outcome->trace?->entries() ?? [])];
+    }
+
+    /** "+75s" */
+    private static function clock(int $millis): string
+    {
+        return '+'.intdiv($millis, 1000).'s';
+    }
+
+    /** @param  callable(Heard): bool  $is */
+    private function count(callable $is): int
+    {
+        return count(array_filter($this->heard, $is));
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Fold;
+
+/** What a rehearsal begins with: a copy of memory, details of the channel, canned results. */
+final readonly class Situation
+{
+    /**
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id
+     * @param  array<string, null|bool|int|string>  $channel  details by their names: "category" => "Planking"
+     * @param  array<string, null|bool|int|string>  $readings  by "tide.high"
+     */
+    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [])
+    {
+    }
+
+    /** With the cast in it: each is known, and has a record. What memory already holds of them stays. */
+    public function withCast(Pack $pack): self
+    {
+        $memory = $this->memory;
+        foreach ($pack->cast as $member) {
+            $memory += self::recordOf($member, $pack);
+        }
+
+        return new self($memory, $this->channel, $this->readings);
+    }
+
+    /** @param  array<string, null|bool|int|string>  $channel */
+    public function withChannel(array $channel): self
+    {
+        return new self($this->memory, $channel + $this->channel, $this->readings);
+    }
+
+    public function readings(): CannedReadings
+    {
+        $results = [];
+        foreach ($this->channel as $detail => $value) {
+            $results["channel.$detail"] = $value;
+        }
+        foreach ($this->readings as $name => $value) {
+            $results["lookup.$name"] = $value;
+        }
+
+        return new CannedReadings($results);
+    }
+
+    /** @return array<string, null|bool|int|string|array<string, mixed>> */
+    public static function recordOf(CastMember $member, Pack $pack): array
+    {
+        $person = $member->person();
+        $memory = [Key::person($person->login)->id() => ['id' => $person->id, 'login' => $person->login, 'name' => $person->name, 'levels' => $person->levels->words(), 'tier' => $person->tier]];
+        foreach ($member->record as $name => $value) {
+            $field = $pack->fields[Fold::caseless($name)] ?? null;
+            if ($field !== null) {
+                $memory[Key::field($name, $person->id)->id()] = match (true) {
+                    $field->type->isNumber() && preg_match('/^-?\d{1,15}$/D', $value) === 1 => (int) $value,
+                    $field->type === FieldType::YesNo => $value === 'yes',
+                    default => $value,
+                };
+            }
+        }
+
+        return $memory;
+    }
+
+    /**
+     * A counter's numbers as keys of memory, with the sum that is kept beside those of categories.
+     *
+     * @param  array<string, int>  $numbers  by owner: empty for the channel, a category, or a person's id
+     * @return array<string, int>
+     */
+    public static function counterKeys(Counter $counter, array $numbers): array
+    {
+        $memory = [];
+        foreach ($numbers as $owner => $number) {
+            $key = match ($counter->scope) {
+                CounterScope::Channel => Key::CHANNEL,
+                CounterScope::Category => Key::category((string) $owner),
+                CounterScope::Viewer => Key::viewer((string) $owner),
+            };
+            $memory[Key::counter($counter->name, $key)->id()] = $number;
+        }
+        if ($counter->scope === CounterScope::Category) {
+            $memory[Key::counter($counter->name, Key::TOTAL)->id()] = array_sum($numbers);
+        }
+
+        return $memory;
+    }
+}

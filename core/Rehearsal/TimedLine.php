@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+/** Somebody says something at a time. */
+final readonly class TimedLine
+{
+    /** @param  int  $millis since the start */
+    public function __construct(public int $millis, public string $by, public string $text)
+    {
+    }
+}

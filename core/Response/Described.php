@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response;
+
+/** What a name, verb or filter says of itself. The reference, completion and checks read it. */
+final readonly class Described
+{
+    /**
+     * @param  string  $name  as it is typed
+     * @param  string  $takes  what may stand after it, "a whole number"; empty for nothing
+     * @param  string  $gives  what kind of value comes of it
+     * @param  string  $example  a response that shows it
+     * @param  string  $sentence  one plain sentence
+     * @param  string  $withNothing  what a filter does with nothing
+     * @param  list<string>  $parts  what may stand after a dot
+     */
+    public function __construct(
+        public string $name,
+        public string $takes,
+        public string $gives,
+        public string $example,
+        public string $sentence,
+        public string $withNothing = '',
+        public array $parts = [],
+    ) {
+    }
+}

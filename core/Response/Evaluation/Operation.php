@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Evaluation;
+
+use Brick\Math\BigRational;
+use SilverParrot\Value\Number;
+
+/** What is done with two numbers. */
+enum Operation: string
+{
+    case Plus = '+';
+    case Minus = '-';
+    case Times = '*';
+    case Divided = '/';
+
+    /** What is left of a division; it has the divisor's sign, so a clock of 12 hours works below zero too. */
+    case Rest = '%';
+
+    public function needsDivisor(): bool
+    {
+        return $this === self::Divided || $this === self::Rest;
+    }
+
+    /** @return int|null null where the result is not whole or does not fit: then exact() decides */
+    public function whole(int $left, int $right): ?int
+    {
+        $result = match ($this) {
+            self::Plus => $left + $right,
+            self::Minus => $left - $right,
+            self::Times => $left * $right,
+            self::Divided => $right === -1 || $left % $right !== 0 ? null : intdiv($left, $right),
+            self::Rest => $right === -1 ? 0 : (($left % $right) + $right) % $right,
+        };
+
+        return is_int($result) ? $result : null;
+    }
+
+    public function exact(BigRational $left, BigRational $right): BigRational
+    {
+        return match ($this) {
+            self::Plus => $left->plus($right),
+            self::Minus => $left->minus($right),
+            self::Times => $left->multipliedBy($right),
+            self::Divided => $left->dividedBy($right),
+            self::Rest => $left->minus($right->multipliedBy(Number::floor($left->dividedBy($right)))),
+        };
+    }
+}

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Evaluation;
+
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Person;
+use SilverParrot\Source\Fold;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\TimeSpan;
+use SilverParrot\Value\Value;
+
+/** How two values can stand to each other. With nothing, everything is no (`is nothing` is asked elsewhere). */
+enum Relation: string
+{
+    case Is = 'is';
+    case Less = '<';
+    case AtMost = '<=';
+    case Greater = '>';
+    case AtLeast = '>=';
+    case Contains = 'contains';
+    case StartsWith = 'starts with';
+    case EndsWith = 'ends with';
+
+    public function holds(null|bool|int|string|Value $left, null|bool|int|string|Value $right, Run $run): bool
+    {
+        if ($left === null || $right === null) {
+            return false;
+        }
+
+        return match ($this) {
+            self::Is => self::same($left, $right, $run),
+            self::Less, self::AtMost, self::Greater, self::AtLeast => $this->ordered($left, $right, $run),
+            self::Contains => $left instanceof Items
+                ? array_filter($left->items, static fn (null|bool|int|string|Value $item): bool => $item !== null && self::same($item, $right, $run)) !== []
+                : str_contains(self::text($left, $run), self::text($right, $run)),
+            self::StartsWith => str_starts_with(self::text($left, $run), self::text($right, $run)),
+            self::EndsWith => str_ends_with(self::text($left, $run), self::text($right, $run)),
+        };
+    }
+
+    private static function same(bool|int|string|Value $left, bool|int|string|Value $right, Run $run): bool
+    {
+        if (is_string($left) && is_string($right)) {
+            return Fold::caseless(trim($left)) === Fold::caseless(trim($right));
+        }
+        if ($left instanceof Person || $right instanceof Person) {
+            // By login, never by display name, which anybody may choose.
+            return self::login($left) !== null && self::login($left) === self::login($right);
+        }
+        if (is_bool($left) || is_bool($right)) {
+            return $left === $right;
+        }
+        if ($left instanceof Level || $right instanceof Level) {
+            return self::level($left) !== null && self::level($left) === self::level($right);
+        }
+        $order = self::order($left, $right, $run);
+
+        return $order === 0;
+    }
+
+    private function ordered(bool|int|string|Value $left, bool|int|string|Value $right, Run $run): bool
+    {
+        $order = $left instanceof Level || $right instanceof Level ? self::orderOfLevels(self::level($left), self::level($right)) : self::order($left, $right, $run);
+
+        return $order !== null && match ($this) {
+            self::Less => $order < 0,
+            self::AtMost => $order <= 0,
+            self::Greater => $order > 0,
+            default => $order >= 0,
+        };
+    }
+
+    private static function orderOfLevels(?Level $left, ?Level $right): ?int
+    {
+        return $left === null || $right === null ? null : $left->value <=> $right->value;
+    }
+
+    /** @return int|null null where the two cannot be set in order */
+    private static function order(bool|int|string|Value $left, bool|int|string|Value $right, Run $run): ?int
+    {
+        if ($left instanceof Moment || $right instanceof Moment) {
+            $from = is_string($left) || $left instanceof Moment ? Moments::of($left, $run) : null;
+            $to = is_string($right) || $right instanceof Moment ? Moments::of($right, $run) : null;
+
+            return $from instanceof Moment && $to instanceof Moment ? $from->millis <=> $to->millis : null;
+        }
+        if ($left instanceof TimeSpan || $right instanceof TimeSpan) {
+            $a = self::millis($left);
+            $b = self::millis($right);
+
+            return $a === null || $b === null ? null : $a <=> $b;
+        }
+        $a = is_string($left) ? Number::typed($left) : $left;
+        $b = is_string($right) ? Number::typed($right) : $right;
+
+        return (is_int($a) || $a instanceof Number) && (is_int($b) || $b instanceof Number) ? Number::compare($a, $b) : null;
+    }
+
+    private static function login(bool|int|string|Value $value): ?string
+    {
+        return $value instanceof Person ? $value->login : (is_string($value) ? Fold::caseless(ltrim(trim($value), '@')) : null);
+    }
+
+    private static function millis(bool|int|string|Value $value): ?int
+    {
+        $seconds = is_string($value) ? TimeSpan::secondsOf($value) : null;
+
+        return $value instanceof TimeSpan ? $value->millis() : ($seconds === null ? null : $seconds * 1000);
+    }
+
+    private static function level(bool|int|string|Value $value): ?Level
+    {
+        return $value instanceof Level ? $value : (is_string($value) ? Level::named($value) : null);
+    }
+
+    private static function text(bool|int|string|Value $value, Run $run): string
+    {
+        return Fold::caseless($value instanceof Person ? $value->login : $run->printer->print($value));
+    }
+}

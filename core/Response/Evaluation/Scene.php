@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Evaluation;
+
+use SilverParrot\Chat\Person;
+use SilverParrot\Source\Fold;
+use SilverParrot\Value\Value;
+
+/** Who said what, as far as a response may speak of it. */
+final readonly class Scene
+{
+    /**
+     * @param  Person|null  $caller  null for what no person set off
+     * @param  string  $words  what was typed after the trigger, trimmed; empty when that was blank
+     * @param  list<string>  $wordList
+     * @param  array<string, null|bool|int|string|Value>  $outcome  what a refusal reply may name
+     */
+    private function __construct(
+        public ?Person $caller,
+        public string $words,
+        public array $wordList,
+        public string $trigger,
+        public string $message,
+        public array $outcome,
+    ) {
+    }
+
+    public static function of(?Person $caller, string $words = '', string $trigger = '', string $message = ''): self
+    {
+        $words = Fold::isBlank($words) ? '' : trim(preg_replace('/^[\s\p{Z}]++|[\s\p{Z}]++$/u', '', $words) ?? $words);
+
+        return new self($caller, $words, $words === '' ? [] : (preg_split('/[\s\p{Z}]++/u', $words, -1, PREG_SPLIT_NO_EMPTY) ?: []), $trigger, $message, []);
+    }
+
+    /** @param  array<string, null|bool|int|string|Value>  $outcome */
+    public function withOutcome(array $outcome): self
+    {
+        return new self($this->caller, $this->words, $this->wordList, $this->trigger, $this->message, $outcome);
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Evaluation;
+
+use SilverParrot\Source\Fold;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Value;
+
+/** Whether there is a value: not nothing, not blank text, not `no`, not an empty list. 0 is a value. */
+final class Truth
+{
+    public static function of(null|bool|int|string|Value $value): bool
+    {
+        return match (true) {
+            is_string($value) => ! Fold::isBlank($value),
+            is_bool($value) => $value,
+            $value === null, $value instanceof Gap => false,
+            $value instanceof Items => $value->items !== [],
+            default => true,
+        };
+    }
+
+    /** A text where yes or no is kept: only "no" and its word in the channel's language say no. */
+    public static function word(string $text, Run $run): bool
+    {
+        $folded = Fold::caseless(trim($text));
+
+        return ! Fold::isBlank($text) && $folded !== 'no' && $folded !== Fold::caseless($run->printer->print(false));
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response;
+
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Value\Value;
+
+/** What can stand after a bar. A gap passes by; a filter sees it only if it is an EndsGaps. */
+interface Filter
+{
+    public function describe(): Described;
+
+    /** @return array{int, int} the fewest and the most values it takes */
+    public function arity(): array;
+
+    /**
+     * @param  list<null|bool|int|string|Value>  $arguments
+     * @param  array<string, null|bool|int|string|Value>  $named  folded names
+     */
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value;
+}

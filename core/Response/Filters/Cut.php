@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Outbox\Cutting;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Filter;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Value;
+
+final readonly class Cut implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('cut', 'a whole number from 1 on', 'a text', '[words | cut 20]', 'Shortens it to so many characters as people count them, the last being “…” where something was cut off.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [1, 1];
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        $length = Numbers::whole($arguments[0] ?? null);
+        if ($length instanceof Gap || $length < 1) {
+            return $length instanceof Gap ? $length : new Gap(GapReason::WrongKind, ['text' => (string) $length, 'wanted' => 'a number from 1 on']);
+        }
+
+        return $value === null ? null : Cutting::toGraphemes($run->printer->print($value), $length);
+    }
+}

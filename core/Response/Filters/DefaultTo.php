@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\EndsGaps;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\Filter;
+use SilverParrot\Value\Value;
+
+/** `default` */
+final readonly class DefaultTo implements EndsGaps, Filter
+{
+    public function describe(): Described
+    {
+        return new Described('default', 'what to take instead', 'the value, or that', '[words | upper | default "NOBODY"]', 'Takes something else where there is no value; like “or”, but behind filters.', 'takes the other value');
+    }
+
+    public function arity(): array
+    {
+        return [1, 1];
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    {
+        return Truth::of($value) ? $value : $arguments[0] ?? null;
+    }
+}

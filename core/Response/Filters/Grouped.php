@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Filter;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+/** `number` */
+final readonly class Grouped implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('number', '', 'a text', '[channel.followers | number] follow the cove', 'Writes a number as the channel’s language groups it: 12,345.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [0, 0];
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        if ($value === null) {
+            return null;
+        }
+        $number = Numbers::of($value);
+
+        return $number instanceof Gap ? $number : $run->printer->grouped($number);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+
+final readonly class Lower extends TextFilter
+{
+    public function describe(): Described
+    {
+        return new Described('lower', '', 'a text', '[words | lower]', 'Writes it in small letters.', 'passes it on');
+    }
+
+    protected function change(string $text, Run $run): string
+    {
+        return mb_strtolower($text);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+
+final readonly class Mention extends TextFilter
+{
+    public function describe(): Described
+    {
+        return new Described('mention', '', 'a text', '[target | mention], the kettle is on.', 'Writes a name so that its owner is told.', 'passes it on');
+    }
+
+    protected function change(string $text, Run $run): string
+    {
+        return $run->world->profile->mention($text);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Filter;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+final readonly class Plural implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('plural', 'the text for one and the text for more, with # for the number; few= and many= for languages that have them', 'a text', '[counter.planks | plural "# plank" "# planks"]', 'Chooses the text that fits the number in the channel’s language.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [0, 2];
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        if ($value === null) {
+            return null;
+        }
+        $number = Numbers::of($value);
+        if ($number instanceof Gap) {
+            return $number;
+        }
+        $other = $named['other'] ?? $arguments[1] ?? $arguments[0] ?? null;
+        $category = $run->printer->pluralCategory($number);
+        $chosen = $named[$category] ?? ($category === 'one' ? $arguments[0] ?? $other : $other);
+
+        return str_replace('#', $run->printer->print($number), $run->printer->print($chosen));
+    }
+}

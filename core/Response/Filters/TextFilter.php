@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Filter;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Value;
+
+/** A filter that changes a text as it would be printed. Nothing stays nothing; of a list each item is changed. */
+abstract readonly class TextFilter implements Filter
+{
+    public function arity(): array
+    {
+        return [0, 0];
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    {
+        if ($value instanceof Items) {
+            return new Items(array_map(fn (null|bool|int|string|Value $item): null|bool|int|string|Value => $this->apply($item, $arguments, $named, $run), $value->items));
+        }
+
+        return $value === null ? null : $this->change($run->printer->print($value), $run);
+    }
+
+    abstract protected function change(string $text, Run $run): string;
+}

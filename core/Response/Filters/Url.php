@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+
+/** RFC 3986: everything but unreserved characters is written as its bytes. */
+final readonly class Url extends TextFilter
+{
+    public function describe(): Described
+    {
+        return new Described('url', '', 'a text', 'https://charts.lantern-cove.example/find?q=[words | url]', 'Makes it fit for a place in an address.', 'passes it on');
+    }
+
+    protected function change(string $text, Run $run): string
+    {
+        return rawurlencode($text);
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response;
+
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Span;
+
+/** Ends the reading of one slot. Never leaves SlotParser. */
+final class Misread extends \Exception
+{
+    public readonly Finding $finding;
+
+    /** @param  array<string, string>  $data */
+    public function __construct(Mistake $mistake, Span $span, array $data = [], ?string $replacement = null)
+    {
+        parent::__construct($mistake->value);
+        $this->finding = new Finding($mistake, $span, data: $data, replacement: $replacement);
+    }
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response;
+
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Source\Finding;
+use SilverParrot\Value\Value;
+
+/** One thing that can be named at the head of a value. */
+interface Name
+{
+    public function describe(): Described;
+
+    /** @return list<Finding> what is wrong with this use of it */
+    public function check(Call $call, Pack $pack): array;
+
+    public function value(Call $call, Run $run): null|bool|int|string|Value;
+
+    /** @return list<Key> what will be read of memory, as far as that is known before anything is evaluated */
+    public function reads(Call $call, Run $run): array;
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Lookup\Request;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Name;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\TimeSpan;
+use SilverParrot\Value\Value;
+
+final readonly class ChannelName implements Name
+{
+    /** What the streaming service says of the channel. */
+    private const DETAILS = ['title', 'category', 'tags', 'viewers', 'followers', 'subscribers', 'guests', 'live', 'started', 'link', 'next'];
+
+    private const PARTS = ['name', ...self::DETAILS, 'uptime'];
+
+    public function describe(): Described
+    {
+        return new Described('channel', '', 'what the part is', 'We are busy with [channel.category].', 'The channel: its name, and what the streaming service says of it now.', parts: self::PARTS);
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return isset($call->path[2]) || (isset($call->path[1]) && ! in_array($call->folded[1], self::PARTS, true))
+            ? [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS)]
+            : Checking::takesNothing($call);
+    }
+
+    public function value(Call $call, Run $run): null|bool|int|string|Value
+    {
+        $part = $call->folded[1] ?? 'name';
+        if ($part === 'name') {
+            return $run->world->pack->channel->name;
+        }
+        if ($part === 'uptime') {
+            return $this->uptime($run);
+        }
+        $value = $run->read(Request::channel($part));
+
+        return in_array($part, ['started', 'next'], true) && is_string($value) ? Moment::fromIso($value) : $value;
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        return [];
+    }
+
+    private function uptime(Run $run): TimeSpan|Gap|null
+    {
+        $started = $run->read(Request::channel('started'));
+        if ($started instanceof Gap) {
+            return $started;
+        }
+        $moment = is_string($started) ? Moment::fromIso($started) : $started;
+
+        return $moment instanceof Moment ? TimeSpan::between($moment, $run->world->now) : null;
+    }
+}

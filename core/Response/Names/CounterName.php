@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Chat\Person;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Name;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Verbs\Cell;
+use SilverParrot\Response\Verbs\CounterCell;
+use SilverParrot\Response\Writable;
+use SilverParrot\Source\Finding;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+
+final readonly class CounterName implements Name, Writable
+{
+    public function describe(): Described
+    {
+        return new Described('counter', 'for a person, where each viewer has one', 'a whole number', 'Splinters while [channel.category]: [counter.splinters] ([counter.splinters.total] in all)', 'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all categories.', parts: ['total']);
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        $counter = $pack->counters[$call->folded[1] ?? ''] ?? null;
+        if (! isset($call->path[1])) {
+            return [Checking::partExpected($call, 'counter.'.(array_key_first($pack->counters) ?? 'planks'))];
+        }
+        if ($counter === null) {
+            return [Checking::unknownPart($call, 1, array_map(static fn (Counter $one): string => $one->name, array_values($pack->counters)))];
+        }
+        if (isset($call->path[3]) || (isset($call->path[2]) && $call->folded[2] !== 'total')) {
+            return [Checking::unknownPart($call, 2, ['total'])];
+        }
+        if ($call->operands !== [] || $call->named !== []) {
+            return Checking::takesNothing($call);
+        }
+
+        return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(Mistake::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
+    }
+
+    public function value(Call $call, Run $run): int|Gap|null
+    {
+        $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter === null) {
+            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+        if (isset($call->folded[2]) && $counter->scope === CounterScope::Category) {
+            $total = $this->total($counter);
+            $sum = $run->knows($total) ? $run->memory->value($total) : Gap::pending();
+
+            return is_int($sum) || $sum instanceof Gap ? $sum : 0;
+        }
+        $key = $this->key($counter, $call, $run);
+
+        return $key instanceof Key ? $this->number($counter, $key, $run) : $key;
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter === null) {
+            return [];
+        }
+        $keys = $counter->scope === CounterScope::Category ? [$this->total($counter)] : [];
+        $key = $this->key($counter, $call, $run);
+
+        return $key instanceof Key ? [...$keys, $key] : $keys;
+    }
+
+    public function canBeWritten(Call $call, Pack $pack): bool
+    {
+        return ! isset($call->path[2]);
+    }
+
+    public function cell(Call $call, Run $run): Cell|Gap
+    {
+        $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter === null || isset($call->path[2])) {
+            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+        $key = $this->key($counter, $call, $run);
+        if (! $key instanceof Key) {
+            return $key ?? throw Failed::nobodyToChange('', $call->span());
+        }
+        $sum = $counter->scope === CounterScope::Category ? $this->total($counter) : null;
+        // Both are asked for before either is waited for, so that they come in one round.
+        $known = $run->knows($key);
+        if (($sum !== null && ! $run->knows($sum)) || ! $known) {
+            return Gap::pending();
+        }
+
+        return new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $sum);
+    }
+
+    private function number(Counter $counter, Key $key, Run $run): int|Gap
+    {
+        return $run->knows($key) ? CounterCell::read($counter, $run->memory->value($key)) : Gap::pending();
+    }
+
+    private function key(Counter $counter, Call $call, Run $run): Key|Gap|null
+    {
+        if ($counter->scope === CounterScope::Channel) {
+            return Key::counter($counter->name);
+        }
+        if ($counter->scope === CounterScope::Category) {
+            $category = $run->read(Request::channel('category'));
+
+            return $category instanceof Gap ? $category : Key::counter($counter->name, Key::category(is_string($category) ? $category : ''));
+        }
+        $person = $this->person($call, $run);
+
+        return match (true) {
+            ! $person instanceof Person => $person,
+            ! $person->isKnown() => null,
+            default => Key::counter($counter->name, Key::viewer($person->id)),
+        };
+    }
+
+    private function person(Call $call, Run $run): Person|Gap|null
+    {
+        $person = $call->for === null ? $run->scene->caller : $call->for->evaluate($run);
+
+        return $person instanceof Person || $person instanceof Gap ? $person : null;
+    }
+
+    private function scope(Counter $counter, Call $call, Run $run): string
+    {
+        $person = $this->person($call, $run);
+        $category = $counter->scope === CounterScope::Category ? $run->read(Request::channel('category')) : null;
+
+        return match ($counter->scope) {
+            CounterScope::Channel => 'channel',
+            CounterScope::Category => is_string($category) ? $category : '',
+            CounterScope::Viewer => $person instanceof Person ? $person->login : '',
+        };
+    }
+
+    private function total(Counter $counter): Key
+    {
+        return Key::counter($counter->name, Key::TOTAL);
+    }
+}

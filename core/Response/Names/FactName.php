@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Pack\Fact;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Name;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+
+final readonly class FactName implements Name
+{
+    public function describe(): Described
+    {
+        return new Described('fact', '', 'a text', 'The shed is at [fact.workshop].', 'A text that is kept in one place and used in many responses.');
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return match (true) {
+            ! isset($call->path[1]) => [Checking::partExpected($call, 'fact.'.(array_key_first($pack->facts) ?? 'workshop'))],
+            ! isset($pack->facts[$call->folded[1]]) || isset($call->path[2]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_map(static fn (Fact $fact): string => $fact->name, array_values($pack->facts)))],
+            default => Checking::takesNothing($call),
+        };
+    }
+
+    public function value(Call $call, Run $run): string|Gap
+    {
+        $fact = $run->world->pack->facts[$call->folded[1] ?? ''] ?? null;
+
+        return $fact === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : $fact->text;
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        return [];
+    }
+}

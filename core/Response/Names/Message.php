@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+
+final readonly class Message extends SimpleName
+{
+    public function describe(): Described
+    {
+        return new Described('message', '', 'a text', '[message]', 'The whole line, as it was typed.');
+    }
+
+    public function value(Call $call, Run $run): ?string
+    {
+        return $run->scene->message === '' ? null : $run->scene->message;
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Occasion;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Name;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Verbs\Cell;
+use SilverParrot\Response\Verbs\OccasionCell;
+use SilverParrot\Response\Writable;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Moment;
+
+final readonly class OccasionName implements Name, Writable
+{
+    public function describe(): Described
+    {
+        return new Described('occasion', '', 'a moment', '[since occasion.leak | in days] days dry', 'A moment that lasts, like the last leak.');
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return match (true) {
+            ! isset($call->path[1]) => [Checking::partExpected($call, 'occasion.'.(array_key_first($pack->occasions) ?? 'leak'))],
+            ! isset($pack->occasions[$call->folded[1]]) || isset($call->path[2]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_map(static fn (Occasion $one): string => $one->name, array_values($pack->occasions)))],
+            default => Checking::takesNothing($call),
+        };
+    }
+
+    public function value(Call $call, Run $run): Moment|Gap|null
+    {
+        $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
+        if ($occasion === null) {
+            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+        $key = Key::occasion($occasion->name);
+        if (! $run->knows($key)) {
+            return Gap::pending();
+        }
+        $kept = $run->memory->value($key);
+
+        return is_string($kept) ? Moment::fromIso($kept) : null;
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        return isset($run->world->pack->occasions[$call->folded[1] ?? '']) ? [Key::occasion($call->folded[1])] : [];
+    }
+
+    public function canBeWritten(Call $call, Pack $pack): bool
+    {
+        return ! isset($call->path[2]);
+    }
+
+    public function cell(Call $call, Run $run): Cell|Gap
+    {
+        $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
+        if ($occasion === null) {
+            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+
+        return $run->knows(Key::occasion($occasion->name)) ? new OccasionCell($occasion, $run) : Gap::pending();
+    }
+}

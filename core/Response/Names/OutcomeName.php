@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Name;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Value\Value;
+
+final readonly class OutcomeName implements Name
+{
+    private const PARTS = ['name', 'reason', 'left', 'needs'];
+
+    public function describe(): Described
+    {
+        return new Described('outcome', '', 'what the part is', 'Not so fast, [caller]: again in [outcome.left].', 'In refusal replies: what was asked for, why it is refused, how long it still is, what it needs.', parts: self::PARTS);
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return match (true) {
+            ! isset($call->path[1]) => [Checking::partExpected($call, 'outcome.reason')],
+            isset($call->path[2]) || ! in_array($call->folded[1], self::PARTS, true) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS)],
+            default => Checking::takesNothing($call),
+        };
+    }
+
+    public function value(Call $call, Run $run): null|bool|int|string|Value
+    {
+        return $run->scene->outcome[$call->folded[1] ?? ''] ?? null;
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        return [];
+    }
+}

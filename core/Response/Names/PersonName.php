@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Chat\Person;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Name;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Verbs\Cell;
+use SilverParrot\Response\Verbs\FieldCell;
+use SilverParrot\Response\Writable;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Value;
+
+/** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
+abstract readonly class PersonName implements Name, Writable
+{
+    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines'];
+
+    /** Parts that come from the record of a person rather than from the line itself. */
+    private const RECORDED = ['first_seen', 'last_seen', 'lines'];
+
+    /** Null when there is nobody; a pending gap while it is not known who it is. */
+    abstract public function person(Run $run): Person|Gap|null;
+
+    public function check(Call $call, Pack $pack): array
+    {
+        $findings = Checking::takesNothing($call);
+        $part = $call->folded[1] ?? null;
+        if (isset($call->folded[2]) || ($part !== null && ! in_array($part, self::PARTS, true) && ! isset($pack->fields[$part]))) {
+            $findings[] = Checking::unknownPart($call, isset($call->folded[2]) ? 2 : 1, [...self::PARTS, ...array_map(static fn (Field $field): string => $field->name, array_values($pack->fields))]);
+        }
+
+        return $findings;
+    }
+
+    public function value(Call $call, Run $run): null|bool|int|string|Value
+    {
+        $person = $this->person($run);
+        $part = $call->folded[1] ?? null;
+        if (! $person instanceof Person || $part === null) {
+            return $person;
+        }
+        $field = $run->world->pack->fields[$part] ?? null;
+        if ($field !== null && ! in_array($part, self::PARTS, true)) {
+            return $this->field($field, $person, $run);
+        }
+
+        return match ($part) {
+            'name' => $person->name,
+            'login' => $person->login,
+            'level' => $person->levels->highest(),
+            'levels' => new Items($person->levels->all()),
+            'tier' => $person->tier > 0 ? $person->tier : null,
+            'known' => $person->isKnown(),
+            'first_seen', 'last_seen', 'lines' => $this->recorded($part, $person, $run),
+            default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
+        };
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        $person = $this->person($run);
+        $part = $call->folded[1] ?? null;
+        if (! $person instanceof Person || ! $person->isKnown() || $part === null) {
+            return [];
+        }
+
+        return match (true) {
+            in_array($part, self::RECORDED, true) => [Key::person($person->login)],
+            isset($run->world->pack->fields[$part]) && ! in_array($part, self::PARTS, true) => [Key::field($part, $person->id)],
+            default => [],
+        };
+    }
+
+    public function canBeWritten(Call $call, Pack $pack): bool
+    {
+        $part = $call->folded[1] ?? '';
+
+        return isset($pack->fields[$part]) && ! in_array($part, self::PARTS, true);
+    }
+
+    public function cell(Call $call, Run $run): Cell|Gap
+    {
+        $person = $this->person($run);
+        $field = $run->world->pack->fields[$call->folded[1] ?? ''] ?? null;
+        if ($person instanceof Gap || $field === null) {
+            return $person instanceof Gap ? $person : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+        if ($person === null || ! $person->isKnown()) {
+            throw Failed::nobodyToChange($person === null ? '' : $person->name, $call->span());
+        }
+
+        return $run->knows(Key::field($field->name, $person->id)) ? new FieldCell($field, $person, $run) : Gap::pending();
+    }
+
+    private function field(Field $field, Person $person, Run $run): null|bool|int|string|Value
+    {
+        if (! $person->isKnown()) {
+            return null;
+        }
+        $key = Key::field($field->name, $person->id);
+
+        return $run->knows($key) ? FieldCell::read($field, $run->memory->value($key)) : Gap::pending();
+    }
+
+    private function recorded(string $part, Person $person, Run $run): int|Moment|Gap|null
+    {
+        $key = Key::person($person->login);
+        if (! $run->knows($key)) {
+            return Gap::pending();
+        }
+        $record = $run->memory->value($key);
+        $kept = is_array($record) ? $record[$part] ?? null : null;
+
+        return $part === 'lines' ? (is_int($kept) ? $kept : null) : (is_string($kept) ? Moment::fromIso($kept) : null);
+    }
+}

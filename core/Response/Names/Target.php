@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Memory\Key;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Value\Gap;
+
+final readonly class Target extends PersonName
+{
+    public function describe(): Described
+    {
+        return new Described('target', '', 'a person', 'Ahoy [target or "shore crew"]!', 'The person named after the trigger: the first word that begins with @, else the first word when it could be a name.', parts: self::PARTS);
+    }
+
+    public function person(Run $run): Person|Gap|null
+    {
+        $typed = $this->typed($run);
+        if ($typed === null) {
+            return null;
+        }
+        if ($run->scene->caller?->is($typed) === true) {
+            return $run->scene->caller;
+        }
+        $key = Key::person($typed);
+        if (! $run->knows($key)) {
+            return Gap::pending();
+        }
+
+        return self::fromRecord($run->memory->value($key)) ?? Person::unknown($typed);
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        $typed = $this->typed($run);
+
+        return $typed === null || $run->scene->caller?->is($typed) === true ? [] : [Key::person($typed), ...($run->memory->knows(Key::person($typed)) ? parent::reads($call, $run) : [])];
+    }
+
+    /** @param  null|bool|int|string|array<string, mixed>  $record */
+    public static function fromRecord(null|bool|int|string|array $record): ?Person
+    {
+        if (! is_array($record) || ! is_string($record['id'] ?? null) || ! is_string($record['login'] ?? null)) {
+            return null;
+        }
+        $levels = [];
+        foreach (is_array($record['levels'] ?? null) ? $record['levels'] : [] as $word) {
+            $levels[] = is_string($word) ? Level::named($word) : null;
+        }
+
+        return Person::known(
+            $record['id'],
+            $record['login'],
+            is_string($record['name'] ?? null) ? $record['name'] : $record['login'],
+            Levels::of(...array_filter($levels)),
+            is_int($record['tier'] ?? null) ? $record['tier'] : 0,
+        );
+    }
+
+    private function typed(Run $run): ?string
+    {
+        foreach ($run->scene->wordList as $word) {
+            if (str_starts_with($word, '@') && ($name = self::withoutPunctuation(substr($word, 1))) !== '') {
+                return $name;
+            }
+        }
+        $first = self::withoutPunctuation($run->scene->wordList[0] ?? '');
+
+        return $first !== '' && $run->world->profile->couldBeName($first) ? $first : null;
+    }
+
+    private static function withoutPunctuation(string $word): string
+    {
+        // All punctuation but the connecting kind: "_" is part of names.
+        return preg_replace('/[\p{Pd}\p{Ps}\p{Pe}\p{Pi}\p{Pf}\p{Po}\p{Cf}]++$/Du', '', mb_strcut($word, 0, 400)) ?? '';
+    }
+}

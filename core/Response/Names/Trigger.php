@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+
+final readonly class Trigger extends SimpleName
+{
+    public function describe(): Described
+    {
+        return new Described('trigger', '', 'a text', '[trigger]', 'The word that set the command off, as it was typed.');
+    }
+
+    public function value(Call $call, Run $run): ?string
+    {
+        return $run->scene->trigger === '' ? null : $run->scene->trigger;
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response;
+
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Evaluation\SlotTrace;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Syntax\Part;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Source;
+use SilverParrot\World;
+
+/** A response that has been read once and can be said any number of times. */
+final readonly class Response
+{
+    /**
+     * @param  list<Part>  $parts
+     * @param  list<Finding>  $mistakes
+     * @param  list<Call>  $calls  every use of a name, in whichever branch
+     * @param  list<Syntax\Change>  $changes  every use of a verb
+     */
+    private function __construct(public string $text, private array $parts, private array $mistakes, private array $calls, private array $changes)
+    {
+    }
+
+    public static function of(string $text, Vocabulary $vocabulary = new Vocabulary): self
+    {
+        $source = new Source($text);
+        [$parts, $mistakes, $calls, $changes] = (new Parser($source, $vocabulary))->parse();
+
+        return new self($source->text, $parts, $mistakes, $calls, $changes);
+    }
+
+    /** @return list<Finding> all that is wrong with it as it stands in this pack, in the order of the text */
+    public function findings(Pack $pack): array
+    {
+        $findings = $this->mistakes;
+        foreach ($this->calls as $call) {
+            array_push($findings, ...$call->name->check($call, $pack));
+        }
+        foreach ($this->changes as $change) {
+            $name = $change->place->name;
+            if ($name instanceof Writable && ! $name->canBeWritten($change->place, $pack) && $name->check($change->place, $pack) === []) {
+                $findings[] = new Finding(Mistake::CannotBeChanged, $change->place->span(), data: ['name' => implode('.', $change->place->path)]);
+            }
+        }
+        usort($findings, static fn (Finding $a, Finding $b): int => ($a->span->from ?? 0) <=> ($b->span->from ?? 0));
+
+        return $findings;
+    }
+
+    /**
+     * All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet.
+     *
+     * @param  string  $place  names this response among all others, for chance
+     */
+    public function say(World $world, Scene $scene, string $place, Needed $needed, ?SlotTrace $trace = null): Said|Failed|null
+    {
+        $run = new Run($world, $scene, $place, $needed, $trace);
+        foreach ($this->calls as $call) {
+            foreach ($call->name->reads($call, $run) as $key) {
+                $run->knows($key);
+            }
+        }
+        if (! $needed->isEmpty()) {
+            return null;
+        }
+        try {
+            foreach ($this->parts as $part) {
+                $part->say($run);
+            }
+        } catch (Failed $failed) {
+            return $needed->isEmpty() ? $failed : null;
+        }
+
+        return $needed->isEmpty() ? new Said($run->spoken(), $run->changes()) : null;
+    }
+}

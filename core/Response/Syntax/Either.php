@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Syntax;
+
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Value;
+
+/** `either "port", "starboard"`: one of them, each equally likely; the others are not looked at. */
+final readonly class Either implements Expression
+{
+    /** @param  non-empty-list<Expression>  $options */
+    public function __construct(private Span $span, public array $options)
+    {
+    }
+
+    public function span(): Span
+    {
+        return $this->span;
+    }
+
+    public function evaluate(Run $run): null|bool|int|string|Value
+    {
+        return $this->options[$run->draw($this->span)->between(0, count($this->options) - 1)]->evaluate($run);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Syntax;
+
+use SilverParrot\Response\EndsGaps;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Filter;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+/** A value with a filter behind it. */
+final readonly class Filtered implements Expression
+{
+    /**
+     * @param  list<Expression>  $arguments
+     * @param  array<string, Expression>  $named
+     */
+    public function __construct(private Span $span, public Expression $value, public Filter $filter, public array $arguments, public array $named)
+    {
+    }
+
+    public function span(): Span
+    {
+        return $this->span;
+    }
+
+    public function evaluate(Run $run): null|bool|int|string|Value
+    {
+        $value = $this->value->evaluate($run);
+        if ($value instanceof Gap && ($value->isPending() || ! $this->filter instanceof EndsGaps)) {
+            return $value;
+        }
+        $arguments = [];
+        foreach ($this->arguments as $argument) {
+            $arguments[] = $given = $argument->evaluate($run);
+            if ($given instanceof Gap) {
+                return $given;
+            }
+        }
+        $named = [];
+        foreach ($this->named as $name => $argument) {
+            $named[$name] = $given = $argument->evaluate($run);
+            if ($given instanceof Gap) {
+                return $given;
+            }
+        }
+
+        return $this->filter->apply($value, $arguments, $named, $run);
+    }
+}

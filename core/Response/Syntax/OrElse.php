@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Syntax;
+
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+/** `a or b`: a where there is one, else b. */
+final readonly class OrElse implements Expression
+{
+    public function __construct(public Expression $left, public Expression $right)
+    {
+    }
+
+    public function span(): Span
+    {
+        return $this->left->span()->through($this->right->span());
+    }
+
+    public function evaluate(Run $run): null|bool|int|string|Value
+    {
+        $left = $this->left->evaluate($run);
+        if ($left instanceof Gap) {
+            // What is not fetched yet may still turn out to be there.
+            return $left->isPending() ? $left : $this->right->evaluate($run);
+        }
+
+        return Truth::of($left) ? $left : $this->right->evaluate($run);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Syntax;
+
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Gap;
+
+/** A bracketed part that is filled in when the response is said. */
+final readonly class Slot implements Part
+{
+    /** @param  string  $as the name that the value is given for the rest of the response, folded; empty for none */
+    public function __construct(public Span $span, public Expression $value, public bool $isQuiet, public string $as)
+    {
+    }
+
+    public function say(Run $run): void
+    {
+        $value = $this->value->evaluate($run);
+        if ($value instanceof Gap && ($this->as === '' || ! $this->isQuiet)) {
+            $run->trace?->slot($this->span, null, $value);
+            throw Failed::gap($value, $this->span);
+        }
+        if ($this->as !== '') {
+            $run->bind($this->as, $value);
+        }
+        $text = $this->isQuiet ? '' : $run->printer->print($value);
+        $run->trace?->slot($this->span, $text, $value);
+        $run->add($text, true);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Verbs;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Verb;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Value;
+
+final readonly class Clear implements Verb
+{
+    public function describe(): Described
+    {
+        return new Described('clear', 'a place', 'nothing', '[clear counter.planks]', 'Puts a counter, field or occasion back to its start, and says nothing.');
+    }
+
+    public function joint(): string
+    {
+        return '';
+    }
+
+    public function placeFirst(): bool
+    {
+        return true;
+    }
+
+    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null
+    {
+        $cell->clear();
+
+        return null;
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Verbs;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Operation;
+use SilverParrot\Response\Verb;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Value;
+
+final readonly class Take implements Verb
+{
+    public function describe(): Described
+    {
+        return new Described('take', 'an amount and a place', 'the new value', '[take 5 from caller.pebbles]', 'Takes from a counter, a number field or points, and says the new value.');
+    }
+
+    public function joint(): string
+    {
+        return 'from';
+    }
+
+    public function placeFirst(): bool
+    {
+        return false;
+    }
+
+    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
+    {
+        $less = Numbers::combine(Operation::Minus, 0, Amount::honest($amount, $span));
+
+        return $cell->shift(is_int($less) || $less instanceof Number ? $less : throw Failed::unreadable($span), $span);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response;
+
+use SilverParrot\Source\Fold;
+
+/** The language in one readable table. A new name, verb or filter is one class and one line here. */
+final readonly class Vocabulary
+{
+    /** Words with a meaning of their own at the head of a value. */
+    public const RESERVED = [
+        'when', 'else', 'end', 'or', 'and', 'not', 'is', 'contains', 'starts', 'ends', 'to', 'by', 'from', 'for', 'as', 'yes', 'no', 'nothing',
+        'add', 'take', 'set', 'clear', 'roll', 'either', 'word', 'words', 'since', 'until', 'top',
+    ];
+
+    /** @var array<string, Name> */
+    public array $names;
+
+    /** @var array<string, Verb> */
+    public array $verbs;
+
+    /** @var array<string, Filter> */
+    public array $filters;
+
+    public function __construct()
+    {
+        $this->names = self::named(
+            new Names\Caller,
+            new Names\Target,
+            new Names\Trigger,
+            new Names\Message,
+            new Names\ChannelName,
+            new Names\Now,
+            new Names\FactName,
+            new Names\ListName,
+            new Names\CounterName,
+            new Names\OccasionName,
+            new Names\LookupName,
+            new Names\OutcomeName,
+        );
+        $this->verbs = self::named(
+            new Verbs\Add,
+            new Verbs\Take,
+            new Verbs\Set,
+            new Verbs\Clear,
+        );
+        $this->filters = self::named(
+            new Filters\Upper,
+            new Filters\Lower,
+            new Filters\Cut,
+            new Filters\Grouped,
+            new Filters\Plural,
+            new Filters\DefaultTo,
+            new Filters\Quiet,
+            new Filters\Url,
+            new Filters\Mention,
+            new Filters\InUnit,
+        );
+    }
+
+    /**
+     * @template T of Name|Verb|Filter
+     *
+     * @param  T  ...$described
+     * @return array<string, T>
+     */
+    private static function named(Name|Verb|Filter ...$described): array
+    {
+        $table = [];
+        foreach ($described as $one) {
+            $table[Fold::caseless($one->describe()->name)] = $one;
+        }
+
+        return $table;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Source;
+
+/** How texts are compared without case: NFC and full case folding, by no language's rules (UAX #15, CaseFolding.txt). */
+final class Fold
+{
+    public static function caseless(string $text): string
+    {
+        if (mb_check_encoding($text, 'ASCII')) {
+            return strtolower($text);
+        }
+        $folded = mb_convert_case(self::normal($text), MB_CASE_FOLD, 'UTF-8');
+
+        return self::normal($folded);
+    }
+
+    public static function normal(string $text): string
+    {
+        $normal = \Normalizer::normalize($text, \Normalizer::FORM_C);
+
+        return is_string($normal) ? $normal : mb_scrub($text, 'UTF-8');
+    }
+
+    public static function isBlank(string $text): bool
+    {
+        // Only white space and characters that show nothing (format characters, blank fillers).
+        return $text === '' || preg_match('/^[\s\p{Z}\p{Cc}\p{Cf}\x{115F}\x{1160}\x{3164}\x{FFA0}\x{2800}]*+$/Du', $text) === 1;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Source;
+
+/** Every bound on what people write. Beyond one there is a finding, never a crash. */
+final class Limits
+{
+    /** Characters of one response as it is written. */
+    public const SOURCE = 2_000;
+
+    /** Brackets and choices inside each other. */
+    public const NESTING = 16;
+
+    /** Slots and choices in one response. */
+    public const SLOTS = 64;
+
+    /** Characters of what is said, before it is fitted to the chat. */
+    public const SAID = 4_000;
+
+    /** Digits of a number, on both sides of the point together. */
+    public const DIGITS = 30;
+
+    /** The highest number a counter or points reach: 15 digits, as many as a typed number may have. */
+    public const COUNTER = 999_999_999_999_999;
+
+    /** The widest range of `roll`. */
+    public const WIDEST_ROLL = 1_000_000_000;
+
+    /** Characters of a chat line that are looked at. */
+    public const LINE = 2_000;
+
+    /** Characters of a text kept in a viewer's field. */
+    public const FIELD_TEXT = 500;
+
+    /** Bytes of a pack document. */
+    public const PACK = 4_000_000;
+
+    /** Levels of a document inside each other. */
+    public const DOCUMENT_NESTING = 32;
+
+    /** Commands of one pack. */
+    public const COMMANDS = 5_000;
+
+    /** Lines of one rehearsal that is typed by hand. */
+    public const REHEARSAL_LINES = 10_000;
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Value;
+
+/** Why there is no value. */
+enum GapReason: string
+{
+    /** It was not fetched yet; whoever hears the event is told what to fetch. Never reaches a person. */
+    case Pending = 'pending';
+
+    /** Something was divided by zero. */
+    case DivisionByZero = 'division-by-zero';
+
+    /** A number was needed and the value is none. */
+    case NoNumber = 'no-number';
+
+    /** Arithmetic met nothing at all. */
+    case NothingToCount = 'nothing-to-count';
+
+    /** A number has more digits than are kept. */
+    case TooLarge = 'too-large';
+
+    /** A bound of `roll` is not a whole number from 1 on. */
+    case BadRoll = 'bad-roll';
+
+    /** A whole number was needed. */
+    case NotWhole = 'not-whole';
+
+    /** The web source did not answer, or not with this. */
+    case LookupDown = 'look-up-down';
+
+    /** Details of the channel or of a person could not be had. */
+    case DetailsDown = 'details-down';
+
+    /** A list with nothing in it. */
+    case EmptyList = 'empty-list';
+
+    /** A name that the pack does not have. */
+    case Unknown = 'unknown-name';
+
+    /** A value of another kind was needed. */
+    case WrongKind = 'wrong-kind';
+
+    public function sentence(): string
+    {
+        return match ($this) {
+            self::Pending => 'it has not been fetched yet',
+            self::DivisionByZero => 'it would divide by zero',
+            self::NoNumber => '“{text}” is not a number',
+            self::NothingToCount => 'there is nothing to count with',
+            self::TooLarge => 'the number would have more than {limit} digits',
+            self::BadRoll => 'a roll needs whole numbers from 1 on, and a range of at most {limit}',
+            self::NotWhole => '{text} is not a whole number',
+            self::LookupDown => 'the look-up {name} has no answer',
+            self::DetailsDown => '{name} could not be had',
+            self::EmptyList => 'the list {name} is empty',
+            self::Unknown => 'nothing is named {name}',
+            self::WrongKind => '{text} cannot be used here, {wanted} is needed',
+        };
+    }
+}

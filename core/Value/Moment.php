@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Value;
+
+/** A point in time, to the millisecond. Where a zone matters, it is asked for. */
+final readonly class Moment implements Value
+{
+    /** @param  int  $millis since 1970-01-01T00:00:00Z */
+    public function __construct(public int $millis)
+    {
+    }
+
+    public static function of(\DateTimeInterface $date): self
+    {
+        return new self($date->getTimestamp() * 1000 + intdiv((int) $date->format('u'), 1000));
+    }
+
+    /** ISO 8601: a date, or a date with a time; in the zone where none is written. Null where it is none. */
+    public static function fromIso(string $text, \DateTimeZone $zone = new \DateTimeZone('UTC')): ?self
+    {
+        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:[T ](\d\d):(\d\d)(?::(\d\d)(?:\.(\d{1,6}))?)?(Z|[+-]\d\d:?\d\d)?)?$/D', trim($text), $part) !== 1) {
+            return null;
+        }
+        if (! checkdate((int) $part[2], (int) $part[3], (int) $part[1]) || (int) ($part[4] ?? 0) > 23 || (int) ($part[5] ?? 0) > 59 || (int) ($part[6] ?? 0) > 59) {
+            return null;
+        }
+        $whole = strlen(trim($text)) === 10 ? trim($text).'T00:00:00' : trim($text);
+        try {
+            return self::of(new \DateTimeImmutable($whole, $zone));
+        } catch (\Exception) {
+            return null;
+        }
+    }
+
+    public function plusMillis(int $millis): self
+    {
+        return new self($this->millis + $millis);
+    }
+
+    public function in(\DateTimeZone $zone): \DateTimeImmutable
+    {
+        $seconds = intdiv($this->millis - (($this->millis % 1000) + 1000) % 1000, 1000);
+
+        return (new \DateTimeImmutable('@'.$seconds))->setTimezone($zone)->modify(sprintf('+%d milliseconds', $this->millis - $seconds * 1000)) ?: new \DateTimeImmutable('@'.$seconds);
+    }
+
+    public function iso(): string
+    {
+        return $this->in(new \DateTimeZone('UTC'))->format($this->millis % 1000 === 0 ? 'Y-m-d\TH:i:s\Z' : 'Y-m-d\TH:i:s.v\Z');
+    }
+}

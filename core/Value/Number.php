@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Value;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigInteger;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use SilverParrot\Source\Limits;
+
+/** An exact number that is not whole, or too large for PHP's int. Every other number is an int. */
+final readonly class Number implements Value
+{
+    /** Decimals that are printed. */
+    public const DECIMALS = 6;
+
+    /** Invariant: simplified; not a whole number that an int can hold. */
+    private function __construct(public BigRational $exact)
+    {
+    }
+
+    /** The number in its shortest form: an int where it can be one, a gap where it has too many digits. */
+    public static function of(BigRational $exact): int|self|Gap
+    {
+        $exact = $exact->simplified();
+        if (strlen((string) $exact->getNumerator()->abs()) + strlen((string) $exact->getDenominator()) - 1 > Limits::DIGITS) {
+            return new Gap(GapReason::TooLarge, ['limit' => (string) Limits::DIGITS]);
+        }
+        if ($exact->getDenominator()->isEqualTo(1)) {
+            $whole = $exact->getNumerator();
+
+            return $whole->getBitLength() < 63 ? $whole->toInt() : new self($exact);
+        }
+
+        return new self($exact);
+    }
+
+    /**
+     * A number that a person typed: any script's digits, an optional sign, at most 15 digits and 6 decimals, no
+     * grouping, no exponent; null where it is none.
+     */
+    public static function typed(string $text): int|self|null
+    {
+        $length = strlen($text);
+        if ($length > 0 && $length <= 15 && ctype_digit($text)) {
+            return (int) $text;
+        }
+        if ($length > 200) {
+            return null;
+        }
+        $plain = self::plainDigits($text);
+        if ($plain === null || preg_match('/^([+-]?)(\d{1,15})(?:\.(\d{1,6}))?$/D', $plain, $parts) !== 1) {
+            return null;
+        }
+        $number = self::of(BigRational::of(BigDecimal::of(ltrim($plain, '+'))));
+
+        return $number instanceof Gap ? null : $number;
+    }
+
+    public static function exactOf(int|self $number): BigRational
+    {
+        return is_int($number) ? BigRational::of($number) : $number->exact;
+    }
+
+    public function isWhole(): bool
+    {
+        return $this->exact->getDenominator()->isEqualTo(1);
+    }
+
+    /** @return string with a point, at most six decimals, rounded half away from zero, no trailing zeros */
+    public static function digits(int|self $number, int $decimals = self::DECIMALS): string
+    {
+        if (is_int($number)) {
+            return (string) $number;
+        }
+        $text = (string) $number->exact->toScale($decimals, RoundingMode::HALF_UP);
+        $text = str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+
+        return $text === '-0' ? '0' : $text;
+    }
+
+    public static function compare(int|self $a, int|self $b): int
+    {
+        return is_int($a) && is_int($b) ? $a <=> $b : self::exactOf($a)->compareTo(self::exactOf($b));
+    }
+
+    /** Rounds down, towards minus infinity. */
+    public static function floor(BigRational $number): BigInteger
+    {
+        [$quotient, $remainder] = $number->getNumerator()->quotientAndRemainder($number->getDenominator());
+
+        return $remainder->isNegative() ? $quotient->minus(1) : $quotient;
+    }
+
+    private static function plainDigits(string $text): ?string
+    {
+        $normal = \Normalizer::normalize($text, \Normalizer::FORM_KC);
+        $normal = is_string($normal) ? trim($normal) : '';
+        if ($normal === '') {
+            return null;
+        }
+        $plain = '';
+        foreach (mb_str_split($normal) as $character) {
+            if (strlen($character) === 1) {
+                $plain .= $character;
+
+                continue;
+            }
+            $digit = \IntlChar::charDigitValue($character);
+            if ($character === "\u{2212}") {
+                $plain .= '-';
+            } elseif ($digit >= 0 && $digit <= 9 && \IntlChar::charType($character) === \IntlChar::CHAR_CATEGORY_DECIMAL_DIGIT_NUMBER) {
+                $plain .= $digit;
+            } else {
+                return null;
+            }
+        }
+
+        return $plain;
+    }
+}

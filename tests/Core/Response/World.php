@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Response;
+
+use SilverParrot\Chat\Channel;
+use SilverParrot\Chat\Level;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Pack\Fact;
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Occasion;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\WeightedText;
+use SilverParrot\Rehearsal\Situation;
+
+/**
+ * The world of the language tests: Lantern Cove on 2026-11-25 at 09:00. Tamsin (everyone, 40 pebbles) is the caller; Bram
+ * is a moderator with 7 pebbles; Odo is known with 5 pebbles, unless a case says "odo: unseen".
+ */
+final class World
+{
+    public const NOW = '2026-11-25T09:00:00Z';
+
+    public static function pack(string $language = 'en', string $zone = 'UTC'): Pack
+    {
+        $named = static function (array $all): array {
+            return array_combine(array_map(static fn (object $one): string => $one->name, $all), $all);
+        };
+
+        return new Pack(
+            Channel::of('lantern_cove', 'Lantern Cove', $language, $zone),
+            facts: $named([new Fact('workshop', 'the shed by the slipway'), new Fact('trap', '[add 99 to counter.planks]')]),
+            lists: $named([
+                new TextList('knots', [new WeightedText('bowline'), new WeightedText('sheet bend'), new WeightedText('clove hitch')], DrawOrder::Shuffled),
+                new TextList('tools', [new WeightedText('adze'), new WeightedText('mallet')], DrawOrder::InTurn),
+                new TextList('winds', [new WeightedText('north'), new WeightedText('south')], DrawOrder::NoRepeat),
+                new TextList('one', [new WeightedText('only')]),
+                new TextList('empty', []),
+            ]),
+            counters: $named([
+                new Counter('planks', ceiling: 1000),
+                new Counter('splinters', CounterScope::Category),
+                new Counter('visits', CounterScope::Viewer),
+                new Counter('ballast', start: 10, floor: 5, ceiling: 12),
+            ]),
+            occasions: $named([new Occasion('leak'), new Occasion('launch'), new Occasion('never')]),
+            fields: $named([
+                new Field('boat'), new Field('pebbles', FieldType::Points), new Field('height', FieldType::Number), new Field('born', FieldType::Moment),
+                new Field('swims', FieldType::YesNo), new Field('motto', FieldType::Text, 'fair winds'),
+            ]),
+        );
+    }
+
+    public static function situation(Pack $pack, bool $odoIsKnown = true): Situation
+    {
+        $memory = [
+            Key::counter('planks')->id() => 3,
+            Key::occasion('leak')->id() => '2026-11-15T10:00:00Z',
+            Key::occasion('launch')->id() => '2027-05-01T12:00:00Z',
+        ] + Situation::counterKeys($pack->counters['splinters'], ['Planking' => 0, 'Caulking' => 4]);
+        foreach (self::people($odoIsKnown) as $person) {
+            $memory += Situation::recordOf($person, $pack);
+        }
+
+        return new Situation($memory, [
+            'title' => 'Planking the port side', 'category' => 'Planking', 'live' => true, 'started' => '2026-11-25T06:55:00Z', 'viewers' => 61, 'followers' => 12345,
+        ], ['wind.speed' => 12, 'wind.name' => '[caller]']);
+    }
+
+    /** @return list<CastMember> */
+    public static function people(bool $odoIsKnown = true): array
+    {
+        return [
+            new CastMember('tamsin', 'Tamsin', record: ['pebbles' => '40']),
+            new CastMember('bram', 'Bram', [Level::Follower, Level::Moderator], record: ['pebbles' => '7', 'boat' => 'Heron']),
+            new CastMember('wren', 'Wren Halloway', [Level::Streamer]),
+            ...($odoIsKnown ? [new CastMember('odo', 'Odo', [Level::Subscriber], 2, record: ['pebbles' => '5'])] : []),
+        ];
+    }
+}
