@@ -56,12 +56,14 @@ final class SayCommand extends CoreCommand
             $flaws = [...$flaws, ...Response::of($response)->findings($pack)];
             $pack = $pack->withCommand(new Command(self::TRIGGER, [new WeightedText($response)], channelCooldown: 0, personCooldown: 0), self::TRIGGER);
             $line = self::TRIGGER.' '.$this->text('words');
-        } else {
-            $flaws = [...$flaws, ...(new ResponsesReadable)->look($pack)];
         }
         $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile());
+        $outcome = $rehearsal->line('said', $this->caller($rehearsal), (string) $line, $this->moment());
+        if (! is_string($response) && $outcome->command !== null) {
+            $flaws = [...$flaws, ...ResponsesReadable::in($outcome->command, (int) array_search($outcome->command, $pack->commands, true), $pack)];
+        }
 
-        return $this->report($rehearsal->line('said', $this->caller($rehearsal), (string) $line, $this->moment()), $flaws, $isFlawed);
+        return $this->report($outcome, $flaws, $isFlawed);
     }
 
     private function caller(Rehearsal $rehearsal): Person

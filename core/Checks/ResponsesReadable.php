@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Vocabulary;
+use SilverParrot\Source\Finding;
 
 /** Every response of every command can be read, and every name in it is there. Silent where all is. */
 final class ResponsesReadable implements Check
@@ -16,10 +18,22 @@ final class ResponsesReadable implements Check
         $findings = [];
         $vocabulary = new Vocabulary;
         foreach ($pack->commands as $index => $command) {
-            foreach ($command->sources() as $place => $source) {
-                foreach (Response::of($source, $vocabulary)->findings($pack) as $finding) {
-                    $findings[] = $finding->within("/commands/$index/$place");
-                }
+            array_push($findings, ...self::in($command, $index, $pack, $vocabulary));
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  int  $index  the command's place in the pack
+     * @return list<Finding>
+     */
+    public static function in(Command $command, int $index, Pack $pack, Vocabulary $vocabulary = new Vocabulary): array
+    {
+        $findings = [];
+        foreach ($command->sources() as $place => $source) {
+            foreach (Response::of($source, $vocabulary)->findings($pack) as $finding) {
+                $findings[] = $finding->within("/commands/$index/$place");
             }
         }
 

@@ -15,7 +15,8 @@ final class Cutting
     /** At most so many graphemes (UAX #29), the mark included. */
     public static function toGraphemes(string $text, int $most): string
     {
-        if (mb_check_encoding($text, 'ASCII') ? strlen($text) <= $most : grapheme_strlen($text) <= $most) {
+        // Bytes are never fewer than graphemes.
+        if (strlen($text) <= $most || grapheme_strlen($text) <= $most) {
             return $text;
         }
 

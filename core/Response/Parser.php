@@ -104,6 +104,7 @@ final class Parser
 
     private function bracket(int $open, int $depth): Part|Stop
     {
+        $before = count($this->lexer->findings);
         [$tokens, $this->at, $closed] = $this->lexer->slot($open + 1);
         $span = $this->source->span($open, $this->at);
         if (++$this->slots > Limits::SLOTS) {
@@ -116,6 +117,10 @@ final class Parser
         if (! $closed) {
             $this->found(Mistake::SlotNotClosed, $span);
 
+            return new Broken($span);
+        }
+        if (count($this->lexer->findings) > $before) {
+            // A quote mark without its partner: whatever else is seen here would be a guess.
             return new Broken($span);
         }
         if (count($tokens) === 1) {

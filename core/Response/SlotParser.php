@@ -201,6 +201,8 @@ final class SlotParser
             } elseif ($filter instanceof TakesWords && $this->token()->isWord(...$filter->words())) {
                 $word = $this->next();
                 $arguments[] = new Literal($this->spanOf($word), strtolower($word->text));
+            } elseif ($filter instanceof TakesWords) {
+                throw $this->filterNeeds($filter, $this->token());
             } else {
                 $arguments[] = $this->operand();
             }
@@ -218,11 +220,18 @@ final class SlotParser
         [$least, $most] = $filter->arity();
         $described = $filter->describe();
         if ($given < $least || ($given === 0 && $most > 0 && ! $hasNamed && $least === 0)) {
-            throw new Misread(Mistake::FilterNeeds, $this->spanOf($name), ['name' => $described->name, 'needs' => $described->takes, 'example' => self::firstSlot($described->example)]);
+            throw $this->filterNeeds($filter, $name);
         }
         if ($given > $most) {
             throw new Misread(Mistake::FilterTakesLess, $this->spanOf($name), ['name' => $described->name, 'most' => (string) $most]);
         }
+    }
+
+    private function filterNeeds(Filter $filter, Token $at): Misread
+    {
+        $described = $filter->describe();
+
+        return new Misread(Mistake::FilterNeeds, $this->spanOf($at), ['name' => $described->name, 'needs' => $described->takes, 'example' => self::firstSlot($described->example)]);
     }
 
     private function as(): string
@@ -436,7 +445,7 @@ final class SlotParser
             throw new Misread(Mistake::VerbInside, $this->spanOf($head), ['verb' => $head->text]);
         }
         $isWholeSlot = $this->at === 1 && count($path) === 1;
-        $known = [...array_keys($this->vocabulary->names), ...array_keys($this->bound), ...Vocabulary::RESERVED];
+        $known = [...array_keys($this->vocabulary->names), ...array_keys($this->bound), 'word', 'words', 'roll', 'either', 'since', 'until'];
         $nearest = Nearest::to($path[0], $known);
         // A lone word that resembles nothing is prose: [sic]. So are several words in a row.
         if ($nearest === null && $isWholeSlot && ! $this->token()->is('|', '.', '=') && ($this->token()->kind === TokenKind::End || $this->token()->kind === TokenKind::Path)) {
@@ -625,6 +634,8 @@ final class SlotParser
         $sign = $this->tokens[$this->at - 1];
         $after = $this->token();
         if ($sign->is('-') && $before?->kind === TokenKind::Path && $after->kind === TokenKind::Path && $before->to === $sign->from && $sign->to === $after->from) {
+            // What stands before the hyphen is no name of its own.
+            array_pop($this->calls);
             $instead = "{$before->text}_{$after->text}";
             throw new Misread(Mistake::HyphenInName, $this->source->span($before->from, $after->to), ['instead' => $instead], $instead);
         }

@@ -16,7 +16,7 @@ final class Nearest
     public static function to(string $typed, iterable $candidates): ?string
     {
         $word = mb_substr(Fold::caseless($typed), 0, 40);
-        $allowed = mb_strlen($word) <= 3 ? 1 : (mb_strlen($word) <= 7 ? 2 : 3);
+        $allowed = mb_strlen($word) <= 4 ? 1 : (mb_strlen($word) <= 7 ? 2 : 3);
         $best = null;
         foreach ($candidates as $candidate) {
             $slips = self::slips($word, Fold::caseless($candidate), $allowed);

@@ -31,7 +31,7 @@ final readonly class Number implements Value
         if ($exact->getDenominator()->isEqualTo(1)) {
             $whole = $exact->getNumerator();
 
-            return $whole->getBitLength() < 63 ? $whole->toInt() : new self($exact);
+            return $whole->getBitLength() <= 63 ? $whole->toInt() : new self($exact);
         }
 
         return new self($exact);

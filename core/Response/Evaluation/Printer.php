@@ -31,7 +31,7 @@ final class Printer
             is_string($value) => $value,
             is_int($value) => (string) $value,
             $value === null => '',
-            is_bool($value) => $this->yesNo($value),
+            is_bool($value) => YesNo::word($value, $this->channel->language),
             $value instanceof Person => $value->name,
             $value instanceof Number => str_replace('.', $this->decimalSign(), Number::digits($value)),
             $value instanceof Level => $value->label(),
@@ -128,14 +128,6 @@ final class Printer
         }
 
         return $text;
-    }
-
-    private function yesNo(bool $value): string
-    {
-        // ICU keeps the words as "yes:y"; the part before the colon is the word.
-        $words = $this->resource('ICUDATA', ['posix', $value ? 'yesstr' : 'nostr']);
-
-        return $words === null ? ($value ? 'yes' : 'no') : explode(':', $words)[0];
     }
 
     private function decimalSign(): string

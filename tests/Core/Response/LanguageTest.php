@@ -38,7 +38,7 @@ final class LanguageTest extends TestCase
         }
     }
 
-    /** @param array<string, string> $case */
+    /** @param  array<string, string>  $case */
     #[DataProvider('cases')]
     public function test_what_is_said(array $case): void
     {
@@ -106,7 +106,7 @@ final class LanguageTest extends TestCase
         }
     }
 
-    /** @param array<string, string> $case */
+    /** @param  array<string, string>  $case */
     private function caller(array $case): Person
     {
         foreach (World::people() as $member) {

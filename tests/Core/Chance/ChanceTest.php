@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Chance;
+
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use SilverParrot\Chance\Draw;
+use SilverParrot\Chance\KeyedChance;
+
+final class ChanceTest extends TestCase
+{
+    /** The generator's published first outputs from the state 1, 2, 3, 4: reference test of Debian's librust-rand-xoshiro-dev. */
+    public function test_the_generator_gives_its_published_outputs(): void
+    {
+        $engine = new Xoshiro256StarStar(pack('P4', 1, 2, 3, 4));
+        $published = ['11520', '0', '1509978240', '1215971899390074240', '1216172134540287360', '607988272756665600', '16172922978634559625'];
+        foreach ($published as $output) {
+            self::assertSame($output, sprintf('%u', unpack('P', $engine->generate())[1]));
+        }
+    }
+
+    public function test_the_same_place_event_and_seed_draw_the_same_and_any_other_differs(): void
+    {
+        $number = static fn (string $seed, string $event, string $place, int $use): int => (new KeyedChance($seed, $event))->at($place, $use)->between(0, PHP_INT_MAX - 1);
+        $one = $number('a', 'b', 'c', 0);
+        self::assertSame($one, $number('a', 'b', 'c', 0));
+        self::assertCount(5, array_unique([$one, $number('a', 'b', 'c', 1), $number('a', 'b', 'd', 0), $number('a', 'bc', '', 0), $number('ab', '', 'c', 0)]));
+    }
+
+    /** χ², 5 degrees of freedom, .999 quantile: 20.515005652432876 (R 4.2.2, qchisq(0.999, 5)). */
+    public function test_a_die_is_fair(): void
+    {
+        $counts = array_fill(1, 6, 0);
+        for ($event = 0; $event < 6000; $event++) {
+            $counts[(new KeyedChance('marigold', "line $event"))->at('!luck/0@0', 0)->between(1, 6)]++;
+        }
+        $distance = array_sum(array_map(static fn (int $count): float => ($count - 1000) ** 2 / 1000, $counts));
+        self::assertLessThan(20.515005652432876, $distance);
+    }
+
+    /**
+     * Two of four drawn by weights 1, 2, 3, 4 without putting back: how often each is among them, exact by enumeration:
+     * 0.2345238, 0.4412698, 0.6083333, 0.7158730.
+     */
+    public function test_weighted_orders_have_the_exact_shares(): void
+    {
+        $in = [0, 0, 0, 0];
+        $draw = new Draw(new Xoshiro256StarStar(pack('P4', 5, 6, 7, 8)));
+        $rounds = 20_000;
+        for ($i = 0; $i < $rounds; $i++) {
+            foreach (array_slice($draw->order([1, 2, 3, 4]), 0, 2) as $place) {
+                $in[$place]++;
+            }
+        }
+        foreach ([0.2345238, 0.4412698, 0.6083333, 0.7158730] as $place => $share) {
+            // Four standard deviations of a share of 20,000 draws.
+            self::assertEqualsWithDelta($share, $in[$place] / $rounds, 4 * sqrt($share * (1 - $share) / $rounds));
+        }
+    }
+
+    public function test_a_weight_of_nothing_is_drawn_only_when_all_are(): void
+    {
+        $draw = new Draw(new Xoshiro256StarStar(pack('P4', 1, 1, 1, 1)));
+        for ($i = 0; $i < 200; $i++) {
+            self::assertSame(1, $draw->weighted([0, 3, -2]));
+            self::assertContains($draw->weighted([7 => 0, 9 => 0]), [7, 9]);
+        }
+    }
+}

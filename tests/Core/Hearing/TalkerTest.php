@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Hearing;
+
+use PHPUnit\Framework\TestCase;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Chat\Place;
+use SilverParrot\Chat\Voice;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\LevelRule;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\WeightedText;
+use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Value\Moment;
+use Tests\Core\Response\World;
+
+final class TalkerTest extends TestCase
+{
+    private int $lines = 0;
+
+    public function test_the_first_word_sets_a_command_off_caseless_and_past_what_cannot_be_seen(): void
+    {
+        $rehearsal = $this->rehearsal(new Command('!tide', [new WeightedText('high at four, [words]')], ['!Flut'], channelCooldown: 0, personCooldown: 0));
+        foreach (['!tide now', '!TIDE now', "\u{200B}!tide now \u{E0000}", '  !flut   now'] as $line) {
+            self::assertSame(['high at four, now'], $this->hear($rehearsal, $line)->texts(), $line);
+        }
+        foreach (['tide now', 'the !tide now', '!tides', ''] as $line) {
+            self::assertSame([], $this->hear($rehearsal, $line)->texts(), $line);
+            self::assertNull($this->hear($rehearsal, $line)->command);
+        }
+    }
+
+    public function test_a_mistyped_trigger_is_told_with_the_nearest(): void
+    {
+        $why = $this->why($this->hear($this->rehearsal(new Command('!tide', [new WeightedText('x')])), '!tidee'));
+        self::assertSame('silent: nothing is called !tidee: did you mean !tide?', $why[1]);
+        $why = $this->why($this->hear($this->rehearsal(new Command('!tide', [new WeightedText('x')])), '!anchor'));
+        self::assertSame('silent: nothing is called !anchor', $why[1]);
+    }
+
+    public function test_levels_admit_any_of_some_or_at_least_one_and_the_streamer_always(): void
+    {
+        $any = new LevelRule([Level::Subscriber, Level::Vip]);
+        $least = new LevelRule([], Level::Vip);
+        $cases = [[Levels::of(), false, false], [Levels::of(Level::Subscriber), true, false], [Levels::of(Level::Vip), true, true], [Levels::of(Level::Moderator), false, true], [Levels::of(Level::Streamer), true, true]];
+        foreach ($cases as [$levels, $byAny, $byLeast]) {
+            self::assertSame($byAny, $any->admits($levels));
+            self::assertSame($byLeast, $least->admits($levels));
+            self::assertTrue((new LevelRule)->admits($levels));
+        }
+        self::assertSame(['everyone', 'subscribers, VIPs', 'VIPs and up'], [(new LevelRule)->inWords(), $any->inWords(), $least->inWords()]);
+    }
+
+    public function test_a_closed_gate_has_a_reason_a_way_to_open_it_and_its_refusal_reply(): void
+    {
+        $rehearsal = $this->rehearsal(new Command('!splinter', [new WeightedText('ouch')], levels: new LevelRule([], Level::Moderator), levelRefusal: 'Only [outcome.needs], [caller].'));
+        $outcome = $this->hear($rehearsal, '!splinter');
+        self::assertSame(['Only moderators and up, Tamsin.'], $outcome->texts());
+        self::assertSame('level', $outcome->closed?->gate);
+        self::assertSame('it is for moderators and up', $outcome->closed->sentence);
+        self::assertSame([], $outcome->changes, 'a refusal starts no cooldown');
+        self::assertSame(['ouch'], $this->hear($rehearsal, '!splinter', 0, 'bram')->texts());
+    }
+
+    public function test_the_channel_cooldown_holds_everybody_back_and_the_persons_only_that_person(): void
+    {
+        $rehearsal = $this->rehearsal(new Command('!knot', [new WeightedText('bowline')], channelCooldown: 10, personCooldown: 60, cooldownRefusal: 'again in [outcome.left]'));
+        self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 0)->texts());
+        $closed = $this->hear($rehearsal, '!knot', 4, 'bram');
+        self::assertSame('the channel cooldown runs another 6 s', $closed->closed?->sentence);
+        self::assertSame(['again in 6 seconds'], $closed->texts());
+        self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 10, 'bram')->texts(), 'at its very end it is open');
+        self::assertSame('this person’s cooldown runs another 39 s', $this->hear($rehearsal, '!knot', 21)->closed?->sentence);
+        self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 60)->texts());
+    }
+
+    public function test_a_response_that_fails_changes_nothing_says_its_other_text_and_starts_the_cooldown(): void
+    {
+        $rehearsal = $this->rehearsal(new Command('!give', [new WeightedText('[add 1 to counter.planks][take 99 from caller.pebbles]')], ifItFails: 'no gift: [outcome.reason]'));
+        $outcome = $this->hear($rehearsal, '!give', 0);
+        self::assertSame(['no gift: There are not enough pebbles: only 40.'], $outcome->texts());
+        self::assertSame('not-enough', $outcome->failed?->reason);
+        self::assertSame([], $outcome->authoredChanges());
+        self::assertSame('channel cooldown', $this->hear($rehearsal, '!give', 5)->closed?->gate);
+    }
+
+    public function test_a_command_that_is_switched_off_stays_silent_and_says_why(): void
+    {
+        $outcome = $this->hear($this->rehearsal(new Command('!regatta', [new WeightedText('soon')], enabled: false)), '!regatta');
+        self::assertSame(['the command is switched off', []], [$outcome->closed?->sentence, $outcome->texts()]);
+    }
+
+    public function test_what_a_talker_says_sets_nothing_off(): void
+    {
+        $pack = new Pack(World::pack()->channel, 'silver_parrot', ['harbour_bell'], [new Command('!tide', [new WeightedText('x')])]);
+        $rehearsal = new Rehearsal($pack, World::situation(World::pack()), '1', ChatProfile::stream());
+        foreach (['silver_parrot', 'harbour_bell'] as $login) {
+            $outcome = $rehearsal->line($login, Person::known($login, $login, 'Bell', Levels::of(Level::Streamer)), '!tide', $this->now(0));
+            self::assertSame([], $outcome->sayings);
+            self::assertStringContainsString('talker', $this->why($outcome)[1]);
+        }
+    }
+
+    public function test_several_responses_are_drawn_by_weight_and_the_same_line_draws_the_same(): void
+    {
+        $command = new Command('!luck', [new WeightedText('a', 1), new WeightedText('b', 3)], channelCooldown: 0, personCooldown: 0);
+        $drawn = [];
+        for ($i = 0; $i < 400; $i++) {
+            $drawn[] = (new Rehearsal(World::pack()->withCommand($command), World::situation(World::pack()), 'seed', ChatProfile::stream()))->line("line $i", World::people()[0]->person(), '!luck', $this->now(0))->texts()[0];
+        }
+        // Binomial(400, 0.75), .0005 and .9995 quantiles: 270 and 327 (R 4.2.2, qbinom).
+        $b = array_count_values($drawn)['b'];
+        self::assertTrue($b >= 270 && $b <= 327, (string) $b);
+        $again = (new Rehearsal(World::pack()->withCommand($command), World::situation(World::pack()), 'seed', ChatProfile::stream()))->line('line 7', World::people()[0]->person(), '!luck', $this->now(0));
+        self::assertSame([$drawn[7]], $again->texts());
+    }
+
+    public function test_voice_and_place_go_with_the_saying(): void
+    {
+        $saying = $this->hear($this->rehearsal(new Command('!x', [new WeightedText('y')], voice: Voice::Streamer, place: Place::Reply)), '!x')->sayings[0];
+        self::assertSame([Voice::Streamer, Place::Reply, 'line 1'], [$saying->voice, $saying->place, $saying->answerTo]);
+    }
+
+    public function test_the_why_tells_the_whole_story_in_order(): void
+    {
+        $outcome = $this->hear($this->rehearsal(new Command('!plank', [new WeightedText('[when words][add word 1 to counter.planks][else]none[end] ok')])), '!plank 2');
+        self::assertSame([
+            'heard: “!plank 2” from Tamsin',
+            '!plank was set off',
+            'open: enabled', 'open: level', 'open: channel cooldown', 'open: person cooldown',
+            '[when words] holds',
+            '[add word 1 to counter.planks] said “5”',
+            'counter.planks (channel): 3 → 5',
+        ], $this->why($outcome));
+    }
+
+    public function test_a_saying_of_which_nothing_is_left_is_silence_with_a_reason(): void
+    {
+        $outcome = $this->hear($this->rehearsal(new Command('!echo', [new WeightedText('[words]')])), '!echo //');
+        self::assertSame([], $outcome->sayings);
+        self::assertStringContainsString('“//” at the beginning came from a slot', implode("\n", $this->why($outcome)));
+        self::assertStringContainsString('the parrot stays silent', implode("\n", $this->why($outcome)));
+    }
+
+    private function rehearsal(Command $command): Rehearsal
+    {
+        $pack = World::pack()->withCommand($command);
+
+        return new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
+    }
+
+    private function hear(Rehearsal $rehearsal, string $line, int $second = 0, string $login = 'tamsin'): Outcome
+    {
+        foreach (World::people() as $member) {
+            if ($member->login === $login) {
+                return $rehearsal->line('line '.++$this->lines, $member->person(), $line, $this->now($second));
+            }
+        }
+        self::fail("$login is not in the cast");
+    }
+
+    private function now(int $second): Moment
+    {
+        $now = Moment::fromIso(World::NOW);
+        self::assertNotNull($now);
+
+        return $now->plusMillis($second * 1000);
+    }
+
+    /** @return list<string> */
+    private function why(Outcome $outcome): array
+    {
+        return array_map(static fn ($entry): string => $entry->sentence(), $outcome->trace?->entries() ?? []);
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pack;
+
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Source\Finding;
+use Symfony\Component\Yaml\Yaml;
+
+final class PackFormatTest extends TestCase
+{
+    private const ROOT = __DIR__.'/../../../docs/';
+
+    public function test_the_demo_pack_is_read_and_written_without_loss(): void
+    {
+        [$pack, $findings] = PackFormat::read(self::demo());
+        self::assertSame([], $findings);
+        [$again, $more] = PackFormat::read(PackFormat::write($pack));
+        self::assertSame([], $more);
+        self::assertEquals($pack, $again);
+        self::assertSame(PackFormat::write($pack), PackFormat::write($again));
+        self::assertCount(15, $pack->commands);
+    }
+
+    public function test_yaml_says_the_same(): void
+    {
+        $yaml = Yaml::dump(json_decode(self::demo(), true), 10);
+        [$pack, $findings] = PackFormat::read($yaml);
+        self::assertSame([], $findings);
+        self::assertEquals(PackFormat::read(self::demo())[0], $pack);
+    }
+
+    public function test_yaml_tags_and_objects_are_refused(): void
+    {
+        foreach (["format: !php/object 'O:8:\"stdClass\":0:{}'", 'format: !php/const PHP_VERSION', 'format: !mine x', "a: &x [*x]\n  b"] as $text) {
+            self::assertSame('not-readable', PackFormat::read($text)[1][0]->kind->code(), $text);
+        }
+    }
+
+    /** What the reader takes and what the published schema takes is the same; the schema is judged by opis/json-schema. */
+    public function test_reader_and_schema_agree_on_every_broken_document(): void
+    {
+        self::assertTrue(self::schemaTakes(self::demo()));
+        foreach (self::brokenDocuments() as $name => [$text]) {
+            self::assertFalse(self::schemaTakes($text), $name);
+        }
+    }
+
+    /** @return iterable<string, array{string, list<string>}> a document, and "pointer code" of each finding */
+    public static function brokenDocuments(): iterable
+    {
+        $break = static function (callable $change): string {
+            /** @var array<string, mixed> $document */
+            $document = json_decode(self::demo(), true);
+
+            return json_encode($change($document), JSON_THROW_ON_ERROR);
+        };
+        yield 'unknown keys, at once' => [$break(static function (array $d): array {
+            $d['comands'] = [];
+            $d['commands'][2]['cooldwn'] = 3;
+
+            return $d;
+        }), ['/comands unknown-key', '/commands/2/cooldwn unknown-key']];
+        yield 'missing' => [$break(static function (array $d): array {
+            unset($d['commands'][0]['trigger'], $d['facts'][0]['text']);
+
+            return $d;
+        }), ['/commands/0 missing-key', '/commands/0/trigger wrong-kind', '/facts/0 missing-key', '/facts/0/text wrong-kind']];
+        yield 'kinds' => [$break(static function (array $d): array {
+            $d['commands'][1]['enabled'] = 'yes';
+            $d['commands'][1]['cooldown']['channel'] = '10';
+            $d['lists'][0]['items'] = 'bowline';
+            $d['cast'][0]['record'] = [1];
+
+            return $d;
+        }), ['/commands/1/cooldown/channel wrong-kind', '/commands/1/enabled wrong-kind', '/lists/0/items wrong-kind', '/cast/0/record wrong-kind']];
+        yield 'ranges' => [$break(static function (array $d): array {
+            $d['commands'][0]['responses'][0]['weight'] = 0;
+            $d['commands'][0]['cooldown']['person'] = 86_401;
+            $d['cast'][0]['tier'] = 4;
+
+            return $d;
+        }), ['/commands/0/responses/0/weight out-of-range', '/commands/0/cooldown/person out-of-range', '/cast/0/tier out-of-range']];
+        yield 'choices' => [$break(static function (array $d): array {
+            $d['lists'][0]['order'] = 'random';
+            $d['commands'][2]['levels']['at_least'] = 'captain';
+            $d['counters'][1]['scope'] = 'ship';
+
+            return $d;
+        }), ['/commands/2/levels/at_least not-one-of', '/lists/0/order not-one-of', '/counters/1/scope not-one-of']];
+        yield 'names' => [$break(static function (array $d): array {
+            $d['facts'][0]['name'] = 'work shop';
+            $d['commands'][0]['trigger'] = '!a b';
+            $d['fields'][0]['name'] = '9lives';
+
+            return $d;
+        }), ['/commands/0/trigger not-a-trigger', '/facts/0/name not-a-name', '/fields/0/name not-a-name']];
+        yield 'long' => [$break(static function (array $d): array {
+            $d['commands'][0]['responses'][0]['text'] = str_repeat('é', 2001);
+
+            return $d;
+        }), ['/commands/0/responses/0/text text-too-long']];
+        yield 'another format' => ['{"format":"other","version":1}', [' wrong-format']];
+        yield 'another version' => ['{"format":"silver-parrot-pack","version":2}', ['/version wrong-version']];
+        yield 'a list' => ['[1]', [' wrong-kind', ' wrong-format']];
+    }
+
+    /** @param  list<string>  $expected */
+    #[DataProvider('brokenDocuments')]
+    public function test_all_that_is_wrong_is_found_at_once_with_its_place(string $text, array $expected): void
+    {
+        $found = array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", PackFormat::read($text)[1]);
+        self::assertSame($expected, $found);
+    }
+
+    public function test_what_only_the_reader_can_see_is_found_too(): void
+    {
+        $codes = static fn (string $text): array => array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", PackFormat::read($text)[1]);
+        $head = '"format":"silver-parrot-pack","version":1';
+        self::assertSame(['/facts/1/name name-twice'], $codes('{'.$head.',"facts":[{"name":"Shed","text":"a"},{"name":"shed","text":"b"}]}'));
+        self::assertSame(['/channel/zone not-a-zone'], $codes('{'.$head.',"channel":{"login":"a","name":"b","zone":"Cove/Slipway"}}'));
+        self::assertSame([' not-readable'], $codes('{"format":'));
+        self::assertSame([' not-readable'], $codes("a: [1\nb"));
+        self::assertSame([' too-large'], $codes(str_repeat(' ', 4_000_001)));
+        self::assertSame([' not-readable'], $codes(str_repeat('{"a":', 40).'1'.str_repeat('}', 40)));
+    }
+
+    public function test_a_key_with_a_slash_or_tilde_is_escaped_in_the_pointer(): void
+    {
+        [, $findings] = PackFormat::read('{"format":"silver-parrot-pack","version":1,"a/b~c":1}');
+        self::assertSame('/a~1b~0c', $findings[0]->at);
+    }
+
+    private static function schemaTakes(string $text): bool
+    {
+        $validator = new Validator;
+        $schema = json_decode((string) file_get_contents(self::ROOT.'formats/pack.schema.json'));
+        assert(is_object($schema));
+
+        return $validator->validate(json_decode($text), $schema)->isValid();
+    }
+
+    private static function demo(): string
+    {
+        return (string) file_get_contents(self::ROOT.'examples/lantern-cove.pack.json');
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Rehearsal;
+
+use PHPUnit\Framework\TestCase;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Memory\Already;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\InMemoryStore;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\Tally;
+use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Rehearsal\ChatFile;
+use SilverParrot\Rehearsal\MemoryFormat;
+use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Rehearsal\Report;
+use SilverParrot\Rehearsal\Runner;
+use SilverParrot\Source\Finding;
+use SilverParrot\Value\Moment;
+
+final class RehearsalTest extends TestCase
+{
+    private const EXAMPLES = __DIR__.'/../../../docs/examples/';
+
+    public function test_a_chat_is_read_with_its_levels_and_times(): void
+    {
+        $file = ChatFile::read("## about\n# Odo: subscriber, VIP\n\n+0s Odo: !tide\n+1m5s Pia: a: b\n+2m Pia: \n");
+        self::assertSame([], $file->findings);
+        self::assertSame([Level::Subscriber, Level::Vip], $file->levels['odo']);
+        self::assertSame([[0, 'Odo', '!tide'], [65_000, 'Pia', 'a: b'], [120_000, 'Pia', '']], array_map(static fn ($line): array => [$line->millis, $line->by, $line->text], $file->lines));
+    }
+
+    public function test_what_cannot_be_read_of_a_chat_is_named_by_line(): void
+    {
+        $file = ChatFile::read("+5s Odo: a\n+3s Pia: b\nOdo: c\n+ Odo: d\n# Pia: captan, modrator\n");
+        self::assertSame(
+            ['back-in-time 11-21', 'not-a-line 22-28', 'not-a-line 29-37', 'unknown-level 38-61', 'unknown-level 38-61'],
+            array_map(static fn (Finding $finding): string => "{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}", $file->findings),
+        );
+        self::assertSame('Did you mean moderator?', $file->findings[4]->mend());
+        self::assertSame('', $file->findings[3]->mend());
+    }
+
+    public function test_an_evening_runs_on_a_copy_of_memory(): void
+    {
+        $report = self::evening();
+        self::assertSame(['7', '3', '3', '0'], [$report->toArray()['said'], $report->toArray()['silent'], $report->toArray()['closed'], $report->toArray()['failed']]);
+        self::assertSame(['Splinters while Planking: 10 (12 in all). Not bad.'], $report->heard[3]->outcome->texts());
+        self::assertSame([['what' => 'viewer.pebbles', 'scope' => 'odo', 'from' => '5', 'to' => '2'], ['what' => 'viewer.pebbles', 'scope' => 'pia', 'from' => '310', 'to' => '313']], $report->toArray()['lines'][5]['changes']);
+    }
+
+    public function test_the_same_evening_is_the_same_to_the_byte(): void
+    {
+        self::assertSame(json_encode(self::evening()->toArray()), json_encode(self::evening()->toArray()));
+        self::assertNotSame(json_encode(self::evening()->toArray()), json_encode(self::evening('another seed')->toArray()));
+    }
+
+    public function test_whoever_has_spoken_can_be_named_from_then_on(): void
+    {
+        [$pack] = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'));
+        $file = ChatFile::read("+0s Tamsin: !biscuit @quill\n+9s Quill: ahoy\n+99s Tamsin: !biscuit @quill\n");
+        $report = Runner::run(new Rehearsal($pack, (new \SilverParrot\Rehearsal\Situation), '1', ChatProfile::stream()), $file->lines, $file->levels, self::start());
+        self::assertSame('unknown-person', $report->heard[0]->outcome->failed?->reason);
+        self::assertSame(['Tamsin hands Quill a biscuit. One biscuit so far.'], $report->heard[2]->outcome->texts());
+    }
+
+    public function test_memory_documents_tell_what_does_not_fit_the_pack(): void
+    {
+        [$pack] = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'));
+        [, $findings] = MemoryFormat::read('{"format":"silver-parrot-memory","version":1,"counters":{"planks":"3","oars":1},"occasions":{"leak":"soon"},"people":[{"name":"x"}]}', $pack);
+        self::assertSame(
+            ['/counters/planks wrong-kind', '/counters/oars unknown-key', '/occasions/leak not-a-moment', '/people/0 missing-key', '/people/0/login wrong-kind'],
+            array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", $findings),
+        );
+    }
+
+    public function test_a_store_takes_an_event_once_and_forgets_the_key_of_a_turn_that_needs_more(): void
+    {
+        $store = new InMemoryStore;
+        $key = Key::counter('planks');
+        $turn = static fn (): Tally => new Tally([new Change($key, null, 1, 'counter.planks', 'channel')]);
+        self::assertInstanceOf(Tally::class, $store->turn('e', Reads::of($key), $turn));
+        self::assertInstanceOf(Already::class, $store->turn('e', Reads::of($key), $turn));
+        self::assertSame(1, $store->snapshot(Reads::of($key))->value($key));
+        self::assertFalse($store->snapshot(Reads::of())->knows($key));
+        $store->turn('f', Reads::of(), static fn () => \SilverParrot\Hearing\Needs::keys($key));
+        self::assertInstanceOf(Tally::class, $store->turn('f', Reads::of(), static fn (): Tally => new Tally([new Change($key, 1, null, '', '')])));
+        self::assertSame([], $store->values());
+    }
+
+    private static function evening(string $seed = '1'): Report
+    {
+        [$pack] = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'));
+        [$situation] = MemoryFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.memory.json'), $pack);
+        $file = ChatFile::read((string) file_get_contents(self::EXAMPLES.'evening.chat.txt'));
+
+        return Runner::run(new Rehearsal($pack, $situation, $seed, ChatProfile::stream()), $file->lines, $file->levels, self::start());
+    }
+
+    private static function start(): Moment
+    {
+        return Moment::fromIso('2026-11-25T20:00:00Z') ?? throw new \LogicException('a moment');
+    }
+}

