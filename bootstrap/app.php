@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Accounts\SecurityHeaders;
+use App\Accounts\SessionEnded;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -10,8 +12,15 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->web(append: [SecurityHeaders::class]);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+        // Responses are kept to the letter, blanks at their ends too.
+        $middleware->trimStrings(except: [fn (): bool => request()->is('channels/*')]);
+        $middleware->convertEmptyStringsToNull(except: [fn (): bool => request()->is('channels/*')]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->render(new SessionEnded);
     })
     ->create();
 

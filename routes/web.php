@@ -2,8 +2,61 @@
 
 declare(strict_types=1);
 
+use App\Accounts\ChannelsController;
+use App\Accounts\MembersController;
+use App\Accounts\PasswordController;
+use App\Accounts\RegistrationController;
+use App\Accounts\SessionController;
 use App\Accounts\SignInLinkController;
+use App\Rehearse\ExpectationController;
+use App\Rehearse\TryController;
+use App\Write\CommandController;
+use App\Write\CommandsController;
+use App\Write\PreviewController;
 use Illuminate\Support\Facades\Route;
 
-Route::view('/', 'welcome')->name('home');
-Route::get('/sign-in/link/{token}', SignInLinkController::class)->middleware('throttle:10,1')->name('sign-in.link');
+Route::get('/', [ChannelsController::class, 'home'])->name('home');
+Route::get('/sign-in/link/{token}', SignInLinkController::class)->middleware('throttle:20,1')->name('sign-in.link');
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
+    Route::post('/sign-in', [SessionController::class, 'store'])->middleware('throttle:30,1');
+    Route::get('/register', [RegistrationController::class, 'create'])->name('register');
+    Route::post('/register', [RegistrationController::class, 'store'])->middleware('throttle:10,1');
+    Route::get('/forgotten', [PasswordController::class, 'request'])->name('password.request');
+    Route::post('/forgotten', [PasswordController::class, 'send'])->middleware('throttle:6,1')->name('password.email');
+    Route::get('/new-password/{token}', [PasswordController::class, 'edit'])->name('password.reset');
+    Route::post('/new-password', [PasswordController::class, 'update'])->middleware('throttle:6,1')->name('password.update');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
+    Route::get('/channels', [ChannelsController::class, 'index'])->name('channels');
+    Route::post('/channels', [ChannelsController::class, 'store'])->middleware('throttle:10,1')->name('channels.store');
+});
+
+// Children are looked for among their channel's own, never by number alone.
+Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->group(function (): void {
+    Route::middleware('can:view,channel')->group(function (): void {
+        Route::get('/write', [CommandsController::class, 'index'])->name('write');
+        Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->whereNumber('command')->name('write.command');
+        Route::post('/write/preview', PreviewController::class)->middleware('throttle:1200,1')->name('write.preview');
+        Route::post('/rehearse/try', TryController::class)->middleware('throttle:600,1')->name('rehearse.try');
+    });
+    Route::middleware('can:write,channel')->group(function (): void {
+        Route::get('/write/commands/new', [CommandController::class, 'create'])->name('write.new');
+        Route::post('/write/commands', [CommandController::class, 'store'])->name('write.store');
+        Route::put('/write/commands/{command}', [CommandController::class, 'update'])->name('write.update');
+        Route::post('/write/commands/{command}/switch', [CommandController::class, 'switch'])->name('write.switch');
+        Route::get('/write/commands/{command}/copy', [CommandController::class, 'duplicate'])->name('write.copy');
+        Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
+        Route::post('/write/undo/{change}', [CommandController::class, 'undo'])->name('write.undo');
+        Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
+        Route::delete('/write/commands/{command}/expectations/{expectation}', [ExpectationController::class, 'destroy'])->name('rehearse.unexpect');
+    });
+    Route::middleware('can:manage,channel')->group(function (): void {
+        Route::get('/members', [MembersController::class, 'index'])->name('members');
+        Route::post('/members', [MembersController::class, 'store'])->name('members.store');
+        Route::delete('/members/{membership}', [MembersController::class, 'destroy'])->name('members.destroy');
+    });
+});

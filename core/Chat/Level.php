@@ -67,6 +67,7 @@ enum Level: int implements Value
         return match ($this) {
             self::Everyone => 'everyone',
             self::Vip => 'VIPs',
+            self::Streamer => 'the streamer',
             default => $this->word().'s',
         };
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing;
 
 use SilverParrot\Chat\Event;
-use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
@@ -25,7 +24,7 @@ final readonly class Driver
     }
 
     /** @param  World  $world its memory is not looked at: the store's is */
-    public function hear(Event $event, World $world): Outcome|Already
+    public function hear(Event $event, World $world): Carried
     {
         $reads = Reads::of();
         for ($round = 0; ; $round++) {
@@ -36,11 +35,11 @@ final readonly class Driver
                 continue;
             }
             if ($heard->changes === []) {
-                return $heard;
+                return new Carried($heard, $reads);
             }
             $kept = $this->store->turn($event->key(), $reads, fn (View $view): Outcome|Needs => $this->parrot->hear($event, $world->remembering($view)));
             if (! $kept instanceof Needs) {
-                return $kept;
+                return new Carried($kept, $reads);
             }
             $reads = $this->more($reads, $kept, $round);
         }

@@ -42,6 +42,17 @@ final readonly class Command
     ) {
     }
 
+    public function switched(bool $enabled): self
+    {
+        return $this->with(enabled: $enabled);
+    }
+
+    /** A copy to write on from, without what must be its own. */
+    public function copied(): self
+    {
+        return $this->with(trigger: $this->trigger.'2', aliases: [], expectations: []);
+    }
+
     /** @return list<string> the trigger and its aliases */
     public function triggers(): array
     {
@@ -61,5 +72,17 @@ final readonly class Command
             'refusals/cooldown' => $this->cooldownRefusal,
             'if_it_fails' => $this->ifItFails,
         ], static fn (string $text): bool => $text !== '');
+    }
+
+    /**
+     * @param  list<string>|null  $aliases
+     * @param  list<Expectation>|null  $expectations
+     */
+    private function with(?string $trigger = null, ?array $aliases = null, ?bool $enabled = null, ?array $expectations = null): self
+    {
+        return new self(
+            $trigger ?? $this->trigger, $this->responses, $aliases ?? $this->aliases, $this->levels, $this->channelCooldown, $this->personCooldown, $this->levelRefusal, $this->cooldownRefusal,
+            $this->ifItFails, $enabled ?? $this->enabled, $this->listed, $this->group, $this->note, $this->voice, $this->place, $expectations ?? $this->expectations,
+        );
     }
 }

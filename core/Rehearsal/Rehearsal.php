@@ -32,6 +32,9 @@ final class Rehearsal
 
     private readonly Readings $readings;
 
+    /** @var array<string, null|bool|int|string|array<string, mixed>> */
+    private array $given = [];
+
     /** @var array<string, Person> by folded login and by folded name */
     private array $people = [];
 
@@ -68,19 +71,27 @@ final class Rehearsal
     public function line(string $key, Person $by, string $text, Moment $at): Outcome
     {
         $world = new World($this->pack, $this->store->whole(), $this->readings, $at, new KeyedChance($this->seed, $key), $this->profile, $this->traced);
-        $outcome = $this->driver->hear(new ChatLine($key, $by, $text, $at), $world);
-        if ($outcome instanceof Already) {
+        $before = $this->store->values();
+        $carried = $this->driver->hear(new ChatLine($key, $by, $text, $at), $world);
+        if ($carried->outcome instanceof Already) {
             throw new \LogicException('Two lines of a rehearsal have the same key.');
         }
+        $this->given = array_map(static fn (Key $read): null|bool|int|string|array => $before[$read->id()] ?? null, $carried->reads->keys);
         $this->meet($by);
 
-        return $outcome;
+        return $carried->outcome;
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> what is remembered now, by key id */
     public function memory(): array
     {
         return $this->store->values();
+    }
+
+    /** @return array<string, null|bool|int|string|array<string, mixed>> what the last line found in memory, by key id */
+    public function given(): array
+    {
+        return $this->given;
     }
 
     /** Whoever has spoken is known from then on, so others can name them. */

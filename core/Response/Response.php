@@ -55,6 +55,12 @@ final readonly class Response
         return $findings;
     }
 
+    /** @return list<string> the places that its verbs change, as they are written: "counter.planks" */
+    public function changedPlaces(): array
+    {
+        return array_values(array_unique(array_map(static fn (Syntax\Change $change): string => implode('.', $change->place->path), $this->changes)));
+    }
+
     /**
      * All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet.
      *

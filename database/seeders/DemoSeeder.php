@@ -4,15 +4,27 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Models\Membership;
+use App\Models\Role;
 use App\Models\User;
+use App\Storage\MemoryRows;
+use App\Storage\PackRows;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
+use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Rehearsal\MemoryFormat;
 
-/** Lantern Cove: a made-up world to learn in. */
+/** Lantern Cove: a made-up world to learn in, from the documents in docs/examples. */
 final class DemoSeeder extends Seeder
 {
-    public function run(): void
+    public function run(PackRows $packs, MemoryRows $memory): void
     {
-        User::query()->create(['name' => 'Wren Halloway', 'email' => 'wren@lantern-cove.example', 'password' => Str::password(24)]);
+        $wren = User::query()->create(['name' => 'Wren Halloway', 'email' => 'wren@lantern-cove.example', 'password' => Str::password(24)]);
+        $ilse = User::query()->create(['name' => 'Ilse Brandt', 'email' => 'ilse@lantern-cove.example', 'password' => Str::password(24)]);
+        [$pack] = PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
+        [$situation] = MemoryFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')), $pack);
+        $channel = $packs->make($pack, $wren, ['started' => now()->subHours(2)->startOfMinute()->toIso8601ZuluString()] + $situation->channel);
+        $memory->fill($channel, $situation->memory);
+        Membership::query()->create(['channel_id' => $channel->id, 'user_id' => $ilse->id, 'role' => Role::Author]);
     }
 }

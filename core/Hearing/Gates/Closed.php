@@ -29,7 +29,7 @@ final readonly class Closed
     {
         $needs = $levels->inWords();
 
-        return new self('level', "it is for $needs", "speak as somebody it is for: $needs", $refusal, ['reason' => "it is for $needs", 'needs' => $needs]);
+        return new self('level', "it is for $needs", 'speak as one of them', $refusal, ['reason' => "it is for $needs", 'needs' => $needs]);
     }
 
     public static function cooldown(string $gate, Moment $now, Moment $opens, string $refusal): self

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use App\Models\User;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Password;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rules\Password as Strength;
+use Illuminate\Validation\ValidationException;
+
+/** A forgotten password: a link by mail, then a new one. */
+final class PasswordController
+{
+    public function request(): View
+    {
+        return view('accounts.forgotten');
+    }
+
+    public function send(Request $request): RedirectResponse
+    {
+        $request->validate(['email' => ['required', 'string', 'email']]);
+        Password::sendResetLink($request->only('email'));
+
+        // The same answer whether the address is known or not.
+        return back()->with('notice', 'If that address is known here, a link is on its way to it.');
+    }
+
+    public function edit(Request $request, string $token): View
+    {
+        return view('accounts.new-password', ['token' => $token, 'email' => $request->string('email')->value()]);
+    }
+
+    public function update(Request $request): RedirectResponse
+    {
+        $request->validate(['token' => ['required', 'string'], 'email' => ['required', 'string', 'email'], 'password' => ['required', 'confirmed', Strength::min(10)]]);
+        $status = Password::reset($request->only('token', 'email', 'password', 'password_confirmation'), static function (User $user, string $password): void {
+            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+        });
+        if ($status !== Password::PASSWORD_RESET) {
+            throw ValidationException::withMessages(['email' => 'That link is too old or was used already. Ask for a new one.']);
+        }
+
+        return redirect()->route('sign-in')->with('notice', 'The new password is set. Sign in with it.');
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/** Signing in and out. */
+final class SessionController
+{
+    private const TRIES = 5;
+
+    public function create(): View
+    {
+        return view('accounts.sign-in');
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $request->validate(['email' => ['required', 'string', 'email'], 'password' => ['required', 'string']]);
+        // By address and person: one cannot be locked out by a stranger elsewhere, nor try all persons from one place.
+        $key = 'sign-in:'.Str::lower($request->string('email')->value()).'|'.$request->ip();
+        if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
+            throw ValidationException::withMessages(['email' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' seconds.']);
+        }
+        if (! Auth::attempt($request->only('email', 'password'), $request->boolean('remember'))) {
+            RateLimiter::hit($key);
+            throw ValidationException::withMessages(['email' => 'That address and password do not belong together.']);
+        }
+        RateLimiter::clear($key);
+        $request->session()->regenerate();
+
+        return redirect()->intended(route('home'));
+    }
+
+    public function destroy(Request $request): RedirectResponse
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return redirect()->route('sign-in');
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property string $login
+ * @property string $name
+ * @property string $language
+ * @property string $zone
+ * @property string $parrot
+ * @property list<string> $talkers
+ * @property array<string, null|bool|int|string> $details
+ * @property string $seed
+ * @property Collection<int, Membership> $memberships
+ */
+final class Channel extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['talkers' => 'array', 'details' => 'array'];
+
+    /** @return HasMany<Membership, $this> */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
+    }
+
+    /** @return HasMany<Command, $this> */
+    public function commands(): HasMany
+    {
+        return $this->hasMany(Command::class);
+    }
+
+    /** @return HasMany<CommandAlias, $this> */
+    public function aliases(): HasMany
+    {
+        return $this->hasMany(CommandAlias::class);
+    }
+
+    /** @return HasMany<Fact, $this> */
+    public function facts(): HasMany
+    {
+        return $this->hasMany(Fact::class);
+    }
+
+    /** @return HasMany<TextList, $this> */
+    public function lists(): HasMany
+    {
+        return $this->hasMany(TextList::class);
+    }
+
+    /** @return HasMany<Counter, $this> */
+    public function counters(): HasMany
+    {
+        return $this->hasMany(Counter::class);
+    }
+
+    /** @return HasMany<Occasion, $this> */
+    public function occasions(): HasMany
+    {
+        return $this->hasMany(Occasion::class);
+    }
+
+    /** @return HasMany<Field, $this> */
+    public function fields(): HasMany
+    {
+        return $this->hasMany(Field::class);
+    }
+
+    /** @return HasMany<CastMember, $this> */
+    public function cast(): HasMany
+    {
+        return $this->hasMany(CastMember::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Change, $this> */
+    public function changes(): HasMany
+    {
+        return $this->hasMany(Change::class);
+    }
+
+    /** @return HasMany<MemoryRow, $this> */
+    public function memory(): HasMany
+    {
+        return $this->hasMany(MemoryRow::class);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use SilverParrot\Chat\Place;
+use SilverParrot\Chat\Voice;
+
+/**
+ * @property int $id
+ * @property int $channel_id
+ * @property string $trigger
+ * @property list<string> $any_of
+ * @property string|null $at_least
+ * @property int $channel_cooldown
+ * @property int $person_cooldown
+ * @property string $level_refusal
+ * @property string $cooldown_refusal
+ * @property string $if_it_fails
+ * @property bool $enabled
+ * @property bool $listed
+ * @property string $group
+ * @property string $note
+ * @property Voice $voice
+ * @property Place $place
+ * @property int $revision
+ * @property Collection<int, CommandAlias> $aliases
+ * @property Collection<int, CommandResponse> $responses
+ * @property Collection<int, Expectation> $expectations
+ */
+final class Command extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['any_of' => 'array', 'enabled' => 'boolean', 'listed' => 'boolean', 'voice' => Voice::class, 'place' => Place::class];
+
+    /** @return BelongsTo<Channel, $this> */
+    public function channel(): BelongsTo
+    {
+        return $this->belongsTo(Channel::class);
+    }
+
+    /** @return HasMany<CommandAlias, $this> */
+    public function aliases(): HasMany
+    {
+        return $this->hasMany(CommandAlias::class)->orderBy('position');
+    }
+
+    /** @return HasMany<CommandResponse, $this> */
+    public function responses(): HasMany
+    {
+        return $this->hasMany(CommandResponse::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Expectation, $this> */
+    public function expectations(): HasMany
+    {
+        return $this->hasMany(Expectation::class)->orderBy('id');
+    }
+}

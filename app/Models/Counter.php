@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use SilverParrot\Pack\CounterScope;
+
+/**
+ * @property string $name
+ * @property CounterScope $scope
+ * @property int $start
+ * @property int|null $floor
+ * @property int|null $ceiling
+ */
+final class Counter extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['scope' => CounterScope::class];
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property array<string, mixed> $document
+ */
+final class Expectation extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['document' => 'array'];
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $name
+ * @property string $text
+ */
+final class Fact extends Model
+{
+    protected $guarded = [];
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use SilverParrot\Pack\FieldType;
+
+/**
+ * @property string $name
+ * @property FieldType $type
+ * @property string|null $start
+ */
+final class Field extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['type' => FieldType::class];
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use SilverParrot\Pack\DrawOrder;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property DrawOrder $draw_order
+ * @property Collection<int, ListItem> $items
+ */
+final class TextList extends Model
+{
+    protected $table = 'lists';
+
+    protected $guarded = [];
+
+    protected $casts = ['draw_order' => DrawOrder::class];
+
+    /** @return HasMany<ListItem, $this> */
+    public function items(): HasMany
+    {
+        return $this->hasMany(ListItem::class, 'list_id')->orderBy('position');
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rehearse;
+
+use App\Models\Channel;
+use App\Models\Command as Row;
+use App\Models\Expectation as ExpectationRow;
+use App\Storage\CommandRows;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use SilverParrot\Source\Fold;
+
+/** "This is right": keeps the answer to a line of the simulated chat. */
+final class ExpectationController
+{
+    public function store(Request $request, Channel $channel, TryChat $try, CommandRows $rows, Expectations $expectations): Response
+    {
+        [$draft, $row] = TryController::draft($request, $channel);
+        $kept = $try->expectation($channel, TryState::read($request, $channel->seed), $request->integer('index'), $draft?->command, $row?->trigger);
+        // The answer may have come from another command than the one on the page.
+        $owner = $kept === null ? null : ($row !== null && Fold::caseless($draft->command->trigger ?? '') === Fold::caseless($kept->trigger)
+            ? $row : $channel->commands()->where('trigger_folded', Fold::caseless($kept->trigger))->first());
+        if ($kept === null || $owner === null) {
+            return response()->noContent(Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+        $rows->expect($owner, $kept->expectation);
+
+        return $this->answer($channel, $row ?? $owner, $expectations, $owner->trigger);
+    }
+
+    public function destroy(Channel $channel, Row $command, ExpectationRow $expectation, Expectations $expectations): Response
+    {
+        $command->expectations()->whereKey($expectation->id)->delete();
+
+        return $this->answer($channel, $command, $expectations, '');
+    }
+
+    private function answer(Channel $channel, Row $command, Expectations $expectations, string $keptWith): Response
+    {
+        return response(view('rehearse.partials.expectations', ['channel' => $channel, 'row' => $command, 'holdings' => $expectations->check($channel, $command), 'keptWith' => $keptWith]));
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rehearse;
+
+use App\Models\Channel;
+use App\Models\Command as Row;
+use App\Models\Expectation as ExpectationRow;
+use App\Storage\Assembler;
+use App\Storage\CommandRows;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Rehearsal\Expected;
+use SilverParrot\Rehearsal\Holding;
+
+/** What was called right for a command, and whether it still is. */
+final readonly class Expectations
+{
+    public function __construct(private Assembler $assembler)
+    {
+    }
+
+    /** @return array<int, Holding> by the row's number */
+    public function check(Channel $channel, Row $command): array
+    {
+        $rows = $command->expectations()->get();
+        if ($rows->isEmpty()) {
+            return [];
+        }
+        $pack = $this->assembler->pack($channel);
+        $holdings = [];
+        foreach ($rows as $row) {
+            /** @var ExpectationRow $row */
+            $expectation = CommandRows::expectation($row);
+            if ($expectation !== null) {
+                $holdings[$row->id] = Expected::check($pack, $expectation, ChatProfile::stream());
+            }
+        }
+
+        return $holdings;
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage;
+
+use App\Models\CastMember as CastRow;
+use App\Models\Channel;
+use App\Models\Counter as CounterRow;
+use App\Models\Fact as FactRow;
+use App\Models\Field as FieldRow;
+use App\Models\ListItem;
+use App\Models\Membership;
+use App\Models\Occasion as OccasionRow;
+use App\Models\Role;
+use App\Models\TextList as ListRow;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use SilverParrot\Chat\Level;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\Fact;
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\Occasion;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\WeightedText;
+use SilverParrot\Source\Fold;
+
+/** A new channel, filled from a pack. */
+final readonly class PackRows
+{
+    public function __construct(private CommandRows $commands)
+    {
+    }
+
+    /** @param  array<string, null|bool|int|string>  $details of the channel as the streaming service would tell them */
+    public function make(Pack $pack, User $streamer, array $details = []): Channel
+    {
+        return DB::transaction(function () use ($pack, $streamer, $details): Channel {
+            $channel = Channel::query()->create([
+                'login' => $pack->channel->login, 'name' => $pack->channel->name, 'language' => $pack->channel->language, 'zone' => $pack->channel->zone->getName(),
+                'parrot' => $pack->parrot, 'talkers' => $pack->talkers, 'details' => $details, 'seed' => $pack->channel->login,
+            ]);
+            Membership::query()->create(['channel_id' => $channel->id, 'user_id' => $streamer->id, 'role' => Role::Streamer]);
+            $this->definitions($channel, $pack);
+            foreach ($pack->commands as $command) {
+                $this->commands->save($channel, null, $command, $streamer, null);
+            }
+
+            return $channel;
+        });
+    }
+
+    private function definitions(Channel $channel, Pack $pack): void
+    {
+        $row = static fn (Fact|TextList|Counter|Occasion|Field $one): array => ['channel_id' => $channel->id, 'name' => $one->name, 'name_folded' => Fold::caseless($one->name)];
+        foreach ($pack->facts as $fact) {
+            FactRow::query()->create($row($fact) + ['text' => $fact->text]);
+        }
+        foreach ($pack->lists as $list) {
+            $saved = ListRow::query()->create($row($list) + ['draw_order' => $list->order]);
+            ListItem::query()->insert(array_map(static fn (WeightedText $item, int $position): array => ['channel_id' => $channel->id, 'list_id' => $saved->id, 'position' => $position, 'text' => $item->text, 'weight' => $item->weight], $list->items, array_keys($list->items)));
+        }
+        foreach ($pack->counters as $counter) {
+            CounterRow::query()->create($row($counter) + ['scope' => $counter->scope, 'start' => $counter->start, 'floor' => $counter->floor, 'ceiling' => $counter->ceiling]);
+        }
+        foreach ($pack->occasions as $occasion) {
+            OccasionRow::query()->create($row($occasion));
+        }
+        foreach ($pack->fields as $field) {
+            FieldRow::query()->create($row($field) + ['type' => $field->type, 'start' => $field->start]);
+        }
+        foreach ($pack->cast as $position => $member) {
+            CastRow::query()->create([
+                'channel_id' => $channel->id, 'position' => $position, 'login' => $member->login, 'name' => $member->name, 'tier' => $member->tier, 'habits' => $member->habits, 'record' => $member->record,
+                'levels' => array_map(static fn (Level $level): string => $level->word(), $member->levels),
+            ]);
+        }
+    }
+}

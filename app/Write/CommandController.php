@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Write;
+
+use App\Models\Change;
+use App\Models\Channel;
+use App\Models\Command as Row;
+use App\Models\User;
+use App\Storage\CommandRows;
+use App\Storage\SavedMeanwhile;
+use App\Storage\TriggerTaken;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\WeightedText;
+
+/** One command's page. */
+final readonly class CommandController
+{
+    public function __construct(private CommandRows $rows, private CommandPage $page)
+    {
+    }
+
+    public function create(Channel $channel): View
+    {
+        // Kind starting values: 10 s for the channel, 60 s for a person.
+        return $this->page->view($channel, null, new Command('!', [new WeightedText('')]));
+    }
+
+    public function edit(Channel $channel, Row $command): View
+    {
+        return $this->page->view($channel, $command, CommandRows::toCore($command));
+    }
+
+    public function store(Request $request, Channel $channel, #[CurrentUser] User $user): Response|RedirectResponse
+    {
+        return $this->save($request, $channel, null, $user);
+    }
+
+    public function update(Request $request, Channel $channel, Row $command, #[CurrentUser] User $user): Response|RedirectResponse
+    {
+        return $this->save($request, $channel, $command, $user);
+    }
+
+    public function switch(Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse
+    {
+        $core = CommandRows::toCore($command);
+        $this->rows->save($channel, $command, $core->switched(! $core->enabled), $user, $command->revision);
+
+        return back()->with('notice', "{$command->trigger} is switched ".($core->enabled ? 'off.' : 'on.'));
+    }
+
+    public function duplicate(Channel $channel, Row $command): View
+    {
+        return $this->page->view($channel, null, CommandRows::toCore($command)->copied());
+    }
+
+    public function destroy(Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse
+    {
+        $change = $this->rows->drop($command, $user);
+
+        return redirect()->route('write', $channel)->with('notice', "{$command->trigger} was dropped.")->with('undo', $change->id);
+    }
+
+    public function undo(Channel $channel, Change $change, #[CurrentUser] User $user): RedirectResponse
+    {
+        try {
+            $row = $this->rows->undoDrop($channel, $change, $user);
+        } catch (TriggerTaken $taken) {
+            return redirect()->route('write', $channel)->with('notice', "It cannot come back: {$taken->getMessage()}");
+        }
+
+        return redirect()->route('write', $channel)->with('notice', $row === null ? 'There is nothing to undo.' : "{$row->trigger} is back.");
+    }
+
+    private function save(Request $request, Channel $channel, ?Row $row, User $user): Response|RedirectResponse
+    {
+        $form = CommandForm::read($request);
+        $errors = $form->errors();
+        if ($errors === [] && $form->command->trigger !== '') {
+            try {
+                $saved = $this->rows->save($channel, $row, $form->command, $user, $request->integer('revision'));
+
+                return redirect()->route('write.command', [$channel, $saved])->with('saved', true)->with('notice', "{$saved->trigger} is saved.");
+            } catch (SavedMeanwhile $meanwhile) {
+                return response($this->page->conflict($channel, $row, $form->command, $meanwhile->theirs), Response::HTTP_CONFLICT);
+            } catch (TriggerTaken $taken) {
+                $errors = ['trigger' => [$taken->getMessage().' Take another trigger.']];
+            }
+        }
+
+        return response($this->page->view($channel, $row, $form->command, $errors, $request->integer('revision')), Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+}

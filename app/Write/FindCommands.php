@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Write;
+
+use App\Models\Channel;
+use App\Models\Command as Row;
+use App\Storage\Assembler;
+use App\Storage\CommandRows;
+use SilverParrot\Checks\ResponsesReadable;
+use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Source\Fold;
+
+/** Finds commands by trigger, alias, text, group, note, or what their sentence says. */
+final readonly class FindCommands
+{
+    /** A page that is read, not scrolled for ever; finding narrows it. */
+    private const MOST = 200;
+
+    public function __construct(private Assembler $assembler)
+    {
+    }
+
+    /** @return array{groups: array<string, list<Entry>>, count: int, all: int} */
+    public function in(Channel $channel, string $text): array
+    {
+        $query = $channel->commands()->with(['aliases', 'responses', 'expectations']);
+        foreach (preg_split('/\s+/', Fold::caseless(mb_substr($text, 0, 200)), flags: PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+            // The text is a value, and its own % and _ are no wildcards.
+            $query->where('findable', 'like', '%'.addcslashes($word, '%_\\').'%');
+        }
+        $count = (clone $query)->count();
+        $names = $this->assembler->names($channel);
+        $groups = [];
+        foreach ($query->orderBy('group')->orderBy('trigger_folded')->limit(self::MOST)->get() as $row) {
+            /** @var Row $row */
+            $command = CommandRows::toCore($row);
+            $groups[$row->group][] = new Entry($row->id, $command, InOneSentence::of($command), count(ResponsesReadable::in($command, 0, $names)));
+        }
+
+        // What belongs to no group stands last.
+        $rest = $groups[''] ?? [];
+        unset($groups['']);
+        $groups += $rest === [] ? [] : ['' => $rest];
+
+        return ['groups' => $groups, 'count' => $count, 'all' => $channel->commands()->count()];
+    }
+}

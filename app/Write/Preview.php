@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Write;
+
+use App\Models\Channel;
+use App\Storage\Assembler;
+use App\Storage\MemoryRows;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Talker;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Response\Response;
+use SilverParrot\Source\Finding;
+use SilverParrot\Value\Moment;
+
+/** What a command that is being written would say, for a chosen person and at the edges; nothing is kept. */
+final readonly class Preview
+{
+    public function __construct(private Assembler $assembler, private MemoryRows $memory)
+    {
+    }
+
+    /**
+     * @param  int  $focus  which of the responses the author is in
+     * @param  string  $login  of somebody in the cast; empty: the first who may
+     */
+    public function of(Channel $channel, Command $command, int $focus, string $login, string $words): PreviewResult
+    {
+        $pack = $this->assembler->names($channel);
+        $response = $command->responses[$focus] ?? $command->responses[0] ?? null;
+        $shown = self::only($command, $response === null ? [] : [$response]);
+        $pack = $pack->withCommand($shown);
+        $situation = $this->memory->copy($channel);
+        $caller = self::caller($pack, $shown, $login);
+        $findings = [];
+        foreach ($command->sources() as $place => $source) {
+            $findings[$place] = array_map(static fn (Finding $finding): array => $finding->toArray(), Response::of($source)->findings($pack));
+        }
+
+        return new PreviewResult(
+            $caller,
+            self::say($pack, $situation, $caller, $shown, $words, $channel->seed),
+            $response === null ? [] : self::edges($pack, $situation, $caller, $shown, $channel->seed),
+            $findings,
+        );
+    }
+
+    /** @return array<string, Outcome> by what is at the edge */
+    private static function edges(Pack $pack, Situation $situation, Person $caller, Command $command, string $seed): array
+    {
+        $longest = Person::known('longest', str_repeat('w', ChatProfile::stream()->longestName), 'Wwww'.str_repeat('w', ChatProfile::stream()->longestName - 4), $caller->levels, $caller->tier);
+
+        return [
+            'without words' => self::say($pack, $situation, $caller, $command, '', $seed),
+            'to somebody unknown' => self::say($pack, $situation, $caller, $command, '@nobody_here 1', $seed),
+            'the longest name' => self::say($pack, $situation, $longest, $command, '@'.$longest->login, $seed),
+            'offline' => self::say($pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $seed),
+        ];
+    }
+
+    private static function say(Pack $pack, Situation $situation, Person $caller, Command $command, string $words, string $seed): Outcome
+    {
+        return (new Rehearsal($pack, $situation, $seed, ChatProfile::stream(), talker: new Talker))
+            ->line('preview', $caller, trim("{$command->trigger} $words"), Moment::of(now()));
+    }
+
+    private static function caller(Pack $pack, Command $command, string $login): Person
+    {
+        foreach ($pack->cast as $member) {
+            if ($login === '' ? $command->levels->admits($member->person()->levels) : $member->login === $login) {
+                return $member->person();
+            }
+        }
+
+        return ($pack->cast[0] ?? null)?->person() ?? Person::known('cast-somebody', 'somebody', 'Somebody', Levels::of(Level::Streamer));
+    }
+
+    /**
+     * The command as it is, with a trigger that is one even while the field is empty, and switched on.
+     *
+     * @param  list<\SilverParrot\Pack\WeightedText>  $responses
+     */
+    private static function only(Command $command, array $responses): Command
+    {
+        $trigger = preg_match('/^[^\s\[\]]+$/Du', $command->trigger) === 1 ? $command->trigger : '!…';
+
+        return new Command($trigger, $responses, [], $command->levels, 0, 0, $command->levelRefusal, $command->cooldownRefusal, $command->ifItFails, true, $command->listed, voice: $command->voice, place: $command->place);
+    }
+}

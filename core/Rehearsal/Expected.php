@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Pack\Expectation;
+use SilverParrot\Pack\Pack;
+
+/** Looks whether what was called right is still said, each line in its own circumstances. */
+final class Expected
+{
+    public static function check(Pack $pack, Expectation $expectation, ChatProfile $profile): Holding
+    {
+        // What the line found then comes first; what it did not look at then is as the cast has it.
+        $rehearsal = new Rehearsal($pack, new Situation($expectation->given, $expectation->channel), $expectation->seed, $profile, traced: false);
+        $person = $rehearsal->person($expectation->by);
+        if ($person === null) {
+            return new Holding($expectation, [], "{$expectation->by} is no longer in the cast");
+        }
+        $outcome = $rehearsal->line($expectation->eventKey, $person, $expectation->line, $expectation->at);
+
+        return new Holding($expectation, $outcome->texts(), $outcome->closed->sentence ?? $outcome->failed?->getMessage() ?? ($outcome->command === null ? 'the line sets nothing off any more' : ''));
+    }
+}

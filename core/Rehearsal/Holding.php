@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Pack\Expectation;
+
+/** An expectation, and what is said to its line now. */
+final readonly class Holding
+{
+    /**
+     * @param  list<string>  $saysNow
+     * @param  string  $because  why it cannot be looked at, or what stopped the saying; empty where nothing did
+     */
+    public function __construct(public Expectation $expectation, public array $saysNow, public string $because)
+    {
+    }
+
+    public function holds(): bool
+    {
+        return $this->saysNow === $this->expectation->says;
+    }
+}

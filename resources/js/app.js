@@ -1,0 +1,14 @@
+import htmx from 'htmx.org';
+import { startChat } from './chat.js';
+import { startCommand } from './command.js';
+import { startKeys } from './keys.js';
+import { layNotes } from './margin.js';
+import { startSession } from './session.js';
+
+window.htmx = htmx;
+
+startSession();
+startKeys();
+startChat();
+startCommand();
+layNotes();

@@ -1,0 +1,234 @@
+import { editorFor } from './editor.js';
+import { layNotes } from './margin.js';
+import { post } from './session.js';
+import { ago, Unsaved } from './unsaved.js';
+
+/** A short pause, so that a burst of keys is one question; the answer to an older question is dropped. */
+const PAUSE = 50;
+
+class CommandPage {
+    constructor(form) {
+        this.form = form;
+        this.editors = new Map();
+        this.asked = 0;
+        this.shown = 0;
+        this.unsaved = new Unsaved(form);
+        form.querySelectorAll('[data-editor]').forEach((area) => this.edit(area));
+        form.addEventListener('input', (event) => this.changed(event));
+        form.addEventListener('parrot:focus', (event) => this.focusOn(event.target));
+        form.addEventListener('click', (event) => this.clicked(event));
+        form.addEventListener('submit', () => this.unsaved.keep());
+        document.addEventListener('click', (event) => {
+            if (event.target.closest('[data-throw-away]')) {
+                this.unsaved.forget();
+                document.getElementById('offer').hidden = true;
+            }
+            if (event.target.closest('[data-take-up]')) {
+                this.takeUp();
+            }
+        });
+        this.grow();
+        this.weights();
+        this.offer();
+        this.ask();
+    }
+
+    edit(area) {
+        this.editors.set(area.dataset.editor, editorFor(area));
+    }
+
+    changed(event) {
+        const keptIt = this.unsaved.keep();
+        const state = document.getElementById('save-state');
+        if (state) {
+            state.textContent = keptIt ? 'Not saved; kept on this machine.' : 'Saved.';
+        }
+        if (event.target.matches('[data-who]')) {
+            this.form.querySelector('[data-some]').hidden = event.target.value !== 'any_of';
+        }
+        this.grow();
+        this.weights();
+        this.typedAt = performance.now();
+        clearTimeout(this.timer);
+        this.timer = setTimeout(() => this.ask(), PAUSE);
+    }
+
+    focusOn(area) {
+        if (area.dataset.focus !== undefined && this.focused !== area) {
+            this.focused = area;
+            this.ask();
+        }
+    }
+
+    /** The responses that have text, in their order: the server leaves empty ones out and counts the rest from 0. */
+    filled() {
+        return [...this.form.querySelectorAll('[data-response] textarea')].filter((area) => area.value.trim() !== '');
+    }
+
+    async ask() {
+        const number = ++this.asked;
+        const typedAt = this.typedAt;
+        const filled = this.filled();
+        const fields = new FormData(this.form);
+        fields.delete('_method');
+        fields.set('focus', String(Math.max(0, filled.indexOf(this.focused))));
+        this.running?.abort();
+        this.running = new AbortController();
+        try {
+            const answer = await post(this.form.dataset.preview, fields, this.running.signal);
+            if (answer && number > this.shown) {
+                this.shown = number;
+                this.show(answer, filled);
+                if (typedAt !== undefined) {
+                    document.getElementById('preview').dataset.took = String(Math.round(performance.now() - typedAt));
+                }
+            }
+        } catch (error) {
+            if (error.name !== 'AbortError') {
+                document.getElementById('save-state')?.replaceChildren('No answer from Silver Parrot; what you type is kept on this machine.');
+            }
+        }
+    }
+
+    show(answer, filled) {
+        document.getElementById('preview').innerHTML = answer.html;
+        document.getElementById('sentence').textContent = answer.sentence;
+        const notes = [];
+        for (const [place, editor] of this.editors) {
+            const area = this.form.querySelector(`[data-editor="${place}"]`);
+            const counted = area?.dataset.focus === undefined ? place : `responses/${filled.indexOf(area)}/text`;
+            const findings = answer.findings[counted] ?? [];
+            editor.show(findings);
+            findings.forEach((one) => notes.push(this.note(one, place)));
+        }
+        document.getElementById('findings').replaceChildren(...notes);
+        layNotes();
+    }
+
+    note(finding, place) {
+        const note = document.createElement('div');
+        note.className = `finding is-${finding.severity}`;
+        note.dataset.about = `[data-editor="${place}"] + .cm-editor`;
+        note.measure = () => this.editors.get(place)?.heightAt(Number(finding.from));
+        const sentence = document.createElement('p');
+        sentence.textContent = finding.sentence;
+        note.append(sentence);
+        if (finding.mend) {
+            const mend = document.createElement(finding.replacement === null ? 'p' : 'button');
+            mend.className = finding.replacement === null ? 'small' : 'as-link small';
+            mend.textContent = finding.mend;
+            if (finding.replacement !== null) {
+                mend.type = 'button';
+                mend.addEventListener('click', () => this.mend(place, finding));
+            }
+            note.append(mend);
+        }
+        return note;
+    }
+
+    mend(place, finding) {
+        const editor = this.editors.get(place);
+        const characters = [...editor.view.state.doc.toString()];
+        characters.splice(Number(finding.from), Number(finding.to) - Number(finding.from), finding.replacement);
+        editor.set(characters.join(''));
+        editor.view.focus();
+    }
+
+    clicked(event) {
+        if (event.target.closest('[data-add-response]')) {
+            this.addResponse('', 1).view.focus();
+        }
+        const remove = event.target.closest('[data-remove-response]');
+        if (remove) {
+            const response = remove.closest('[data-response]');
+            this.editors.delete(response.querySelector('[data-editor]').dataset.editor);
+            response.remove();
+            this.form.dispatchEvent(new Event('input'));
+        }
+    }
+
+    addResponse(text, weight) {
+        const template = this.form.querySelector('[data-response-template]');
+        const used = [...this.form.querySelectorAll('[data-response] [data-focus]')].map((area) => Number(area.dataset.focus));
+        const index = Math.max(-1, ...used) + 1;
+        const holder = document.createElement('div');
+        holder.innerHTML = template.innerHTML.replaceAll('99', String(index)).replace(/Response \d+/, `Response ${index + 1}`);
+        const response = holder.firstElementChild;
+        this.form.querySelector('[data-responses]').append(response);
+        response.querySelector('input').value = weight;
+        const area = response.querySelector('textarea');
+        area.value = text;
+        this.edit(area);
+        this.weights();
+        return this.editors.get(area.dataset.editor);
+    }
+
+    weights() {
+        const all = [...this.form.querySelectorAll('[data-response] .weight')];
+        const sum = all.reduce((total, one) => total + (Number(one.querySelector('input').value) || 0), 0);
+        all.forEach((one) => {
+            one.hidden = all.length < 2;
+            one.querySelector('[data-weights]').textContent = sum;
+        });
+    }
+
+    grow() {
+        this.form.querySelectorAll('[data-grow]').forEach((input) => (input.size = Math.max(6, [...input.value].length)));
+    }
+
+    offer() {
+        const kept = this.unsaved.kept();
+        if (kept) {
+            document.querySelector('[data-offer-when]').textContent = ago(kept.at);
+            document.getElementById('offer').hidden = false;
+        }
+    }
+
+    takeUp() {
+        const kept = this.unsaved.kept();
+        const responses = {};
+        this.form.querySelectorAll('input[type=checkbox]').forEach((box) => (box.checked = false));
+        for (const [name, value] of kept?.fields ?? []) {
+            const response = name.match(/^responses\[(\d+)\]\[(text|weight)\]$/);
+            if (response) {
+                (responses[response[1]] ??= {})[response[2]] = value;
+            } else {
+                this.put(name, value);
+            }
+        }
+        this.putResponses(Object.values(responses));
+        document.getElementById('offer').hidden = true;
+        this.form.dispatchEvent(new Event('input'));
+    }
+
+    put(name, value) {
+        const fields = [...this.form.querySelectorAll(`[name="${CSS.escape(name)}"]`)];
+        const box = fields.find((one) => one.type === 'checkbox' && one.value === value);
+        const editor = this.editors.get(fields[0]?.dataset.editor);
+        if (box) {
+            box.checked = true;
+        } else if (editor) {
+            editor.set(value);
+        } else if (fields[0]) {
+            fields[0].value = value;
+        }
+        if (name === 'who') {
+            this.form.querySelector('[data-some]').hidden = value !== 'any_of';
+        }
+    }
+
+    putResponses(responses) {
+        this.form.querySelectorAll('[data-response]').forEach((one) => {
+            this.editors.delete(one.querySelector('[data-editor]').dataset.editor);
+            one.remove();
+        });
+        responses.forEach((one) => this.addResponse(one.text ?? '', one.weight ?? '1'));
+    }
+}
+
+export function startCommand() {
+    const form = document.getElementById('command');
+    if (form) {
+        new CommandPage(form);
+    }
+}

@@ -1,0 +1,6 @@
+// Before anything is drawn, so that a night watch never begins with a white flash.
+(() => {
+    const kept = localStorage.getItem('theme');
+    const theme = kept ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+    document.documentElement.dataset.bsTheme = theme;
+})();

@@ -1,0 +1,11 @@
+<x-door title="Sign in">
+    <form method="post" action="{{ route('sign-in') }}">
+        @csrf
+        <x-line-field name="email" label="Mail address" type="email" required autofocus autocomplete="username" />
+        <x-line-field name="password" label="Password" type="password" required autocomplete="current-password" />
+        <p><label><input type="checkbox" name="remember" value="1"> Stay signed in on this machine</label></p>
+        <p><button class="strong">Sign in</button></p>
+    </form>
+    <p class="small">New here? <a href="{{ route('register') }}">Register</a>. Password forgotten? <a href="{{ route('password.request') }}">Ask for a new one</a>.</p>
+    <p class="small">On your own machine, <code>bin/parrot up</code> prints a link that signs you in.</p>
+</x-door>

@@ -1,0 +1,65 @@
+@props(['title', 'channel' => null, 'room' => null])
+<!doctype html>
+<html lang="en" data-bs-theme="light">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <meta name="style-nonce" content="{{ Vite::cspNonce() }}">
+    <meta name="htmx-config" content='{"allowEval":false,"includeIndicatorStyles":false,"historyCacheSize":0}'>
+    <title>{{ $title }} · Silver Parrot</title>
+    <link rel="icon" href="{{ asset('assets/parrot.svg') }}" type="image/svg+xml">
+    <link rel="stylesheet" href="{{ asset('assets/app.css') }}?v={{ filemtime(public_path('assets/app.css')) }}">
+    <script src="{{ asset('assets/theme.js') }}?v={{ filemtime(public_path('assets/theme.js')) }}"></script>
+    <script src="{{ asset('assets/app.js') }}?v={{ filemtime(public_path('assets/app.js')) }}" defer></script>
+</head>
+<body @auth data-person="{{ auth()->id() }}" @endauth>
+    <a class="skip" href="#left-page">To the text</a>
+    <header class="edge">
+        <a class="name" href="{{ route('home') }}"><img src="{{ asset('assets/parrot.svg') }}" alt="" width="22" height="22">Silver Parrot</a>
+        @if ($channel)
+            <span class="channel">{{ $channel->name }}</span>
+            <nav class="tabs" aria-label="Rooms">
+                <a href="{{ route('write', $channel) }}" @class(['tab', 'is-open' => $room === 'write']) @if ($room === 'write') aria-current="page" @endif>Write</a>
+            </nav>
+        @endif
+        <span class="grow"></span>
+        @isset($status){{ $status }}@endisset
+        <button type="button" class="quiet" data-theme-switch aria-label="Light or dark"><span aria-hidden="true">◐</span></button>
+        <button type="button" class="quiet" data-help aria-label="Keys and help"><span aria-hidden="true">?</span></button>
+        @auth
+            <details class="me">
+                <summary>{{ auth()->user()->name }}</summary>
+                <div class="me-sheet">
+                    <a href="{{ route('channels') }}">Channels</a>
+                    @if ($channel)@can('manage', $channel)<a href="{{ route('members', $channel) }}">Who may write here</a>@endcan @endif
+                    <form method="post" action="{{ route('sign-out') }}">@csrf<button class="as-link">Sign out</button></form>
+                </div>
+            </details>
+        @endauth
+    </header>
+    <div class="notices" role="status" aria-live="polite">
+        @if (session('notice'))
+            <p class="notice">{{ session('notice') }}
+                @if (session('undo') && $channel)
+                    <form method="post" action="{{ route('write.undo', [$channel, session('undo')]) }}" class="inline">@csrf<button class="as-link">Undo</button></form>
+                @endif
+            </p>
+        @endif
+        <p class="notice is-finding" id="lost-session" hidden>Your session has ended. What you typed is kept on this machine: <a href="{{ route('sign-in') }}" data-sign-in-again>sign in again</a> and take it up.</p>
+    </div>
+    {{ $slot }}
+    <dialog id="help" class="sheet" aria-labelledby="help-title">
+        <h2 id="help-title">Keys</h2>
+        <dl>
+            <div><dt><kbd>/</kbd></dt><dd>find a command</dd></div>
+            <div><dt><kbd>n</kbd></dt><dd>write a new command</dd></div>
+            <div><dt><kbd>Ctrl</kbd> <kbd>S</kbd></dt><dd>save</dd></div>
+            <div><dt><kbd>Ctrl</kbd> <kbd>Enter</kbd></dt><dd>from the text to the chat, and back</dd></div>
+            <div><dt><kbd>↑</kbd> <kbd>↓</kbd></dt><dd>in the chat: from line to line, each with its why</dd></div>
+            <div><dt><kbd>?</kbd></dt><dd>this sheet</dd></div>
+        </dl>
+        <form method="dialog"><button class="plain">Close</button></form>
+    </dialog>
+</body>
+</html>

@@ -1,0 +1,4 @@
+<x-door title="Too fast">
+    <p>Wait a minute, then try again.</p>
+    <p><a href="{{ url('/') }}">Back to the commands</a></p>
+</x-door>

@@ -1,0 +1,59 @@
+@php
+    $state = $tried->state;
+    $zone = new DateTimeZone($channel->zone);
+    $speaker = $state->speaker !== '' ? $state->speaker : ($tried->cast[6] ?? $tried->cast[0] ?? null)?->login;
+@endphp
+@if ($isAnswer)@include('rehearse.partials.whys', ['heard' => $tried->heard])@endif
+<form id="chat" class="chat" hx-post="{{ route('rehearse.try', $channel) }}" hx-target="this" hx-swap="outerHTML" hx-sync="this:queue all" hx-include="#command [name]:not([name=_method]):not([name=_token])" autocomplete="off">
+    @csrf
+    <input type="hidden" name="chat" value="{{ $state->json() }}">
+    <div class="page-head">
+        <h2>Try it</h2>
+        <span class="clock">It is <time>{{ $state->now()->in($zone)->format('H:i:s') }}</time></span>
+        <span class="buttons">
+            @foreach ([10 => '+10 s', 60 => '+1 min', 600 => '+10 min'] as $seconds => $label)
+                <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "turn", "seconds": {{ $seconds }}}' aria-label="Turn the clock on by {{ $label }}">{{ $label }}</button>
+            @endforeach
+            <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "over"}'>Start over</button>
+        </span>
+    </div>
+    <ol class="lines" id="lines" tabindex="-1">
+        @forelse ($tried->heard as $index => $one)
+            <li class="line" id="line-{{ $index }}">
+                <button type="button" class="said-by" data-why="{{ $index }}" aria-controls="why-{{ $index }}" aria-pressed="false">
+                    <time>{{ $state->start->plusMillis($one->line->millis)->in($zone)->format('H:i:s') }}</time>
+                    <b>{{ $one->by->name }}</b>
+                    @if ($one->by->levels->highest() !== SilverParrot\Chat\Level::Everyone)<span class="badge-word">{{ $one->by->levels->highest()->label() }}</span>@endif
+                    <span class="text">{{ $one->line->text }}</span>
+                </button>
+                @foreach ($one->outcome->texts() as $text)
+                    <div class="saying-line"><span class="saying">{{ $text }}</span>
+                        @if ($canKeep && auth()->user()->can('write', $channel))
+                            <button type="button" class="as-link keep" hx-post="{{ route('rehearse.expect', $channel) }}" hx-vals='{"index": {{ $index }}}' hx-target="#expectations" hx-swap="outerHTML" aria-label="Keep “{{ $text }}” as right">this is right</button>
+                        @endif
+                    </div>
+                @endforeach
+                @if ($one->outcome->sayings === [])
+                    <div class="silence">{{ $one->outcome->closed ? 'closed: '.$one->outcome->closed->sentence : ($one->outcome->failed ? 'failed: '.$one->outcome->failed->getMessage() : Illuminate\Support\Str::after(collect($one->outcome->trace?->entries() ?? [])->first(fn ($entry) => in_array($entry->kind->value, ['mistyped', 'no-trigger', 'talker'], true))?->sentence() ?? 'says nothing', 'silent: ')) }}</div>
+                @endif
+                @foreach ($one->outcome->authoredChanges() as $change)
+                    @php($told = SilverParrot\Hearing\Trace\Told::change($change))
+                    <div class="change small">{{ $told['what'] }} <span>({{ $told['scope'] }})</span> {{ $told['from'] === '' ? 'nothing' : $told['from'] }} → {{ $told['to'] === '' ? 'nothing' : $told['to'] }}</div>
+                @endforeach
+            </li>
+        @empty
+            <li class="empty">Say something as anybody in the cast: a trigger, or any line. It is heard by what stands on the page, saved or not, on a copy of memory: real counters stay as they are.</li>
+        @endforelse
+    </ol>
+    <div class="composer">
+        <p class="as"><label for="speaker">As</label> <select id="speaker" name="speaker" class="blank">
+            @foreach ($tried->cast as $member)
+                <option value="{{ $member->login }}" title="{{ $member->habits }}" @selected($member->login === $speaker)>{{ $member->name }}{{ $member->levels === [] ? '' : ', '.$member->person()->levels->highest()->label() }}</option>
+            @endforeach
+        </select></p>
+        <label class="visually-hidden" for="say-line">A chat line</label>
+        <input id="say-line" name="line" class="blank wide" placeholder="{{ $row ? $row->trigger : 'a chat line' }}" maxlength="500">
+        <button type="submit" class="strong" name="do" value="say">Say</button>
+    </div>
+    <p class="small seed"><label>Luck from the seed <input name="seed" value="{{ $state->seed }}" class="blank" size="14" maxlength="100"></label></p>
+</form>

@@ -1,0 +1,16 @@
+<x-book :title="'Write · '.$channel->name" :channel="$channel" room="write">
+    <main class="book">
+        <section class="page" id="left-page" aria-label="Commands">
+            <div class="page-head">
+                <h1>Commands</h1>
+                <input type="search" class="find" name="find" value="{{ $find }}" placeholder="find by any word" aria-label="Find a command" data-find
+                    hx-get="{{ route('write', $channel) }}" hx-trigger="input changed delay:120ms, search" hx-target="#entries" hx-swap="outerHTML" hx-sync="this:replace" hx-push-url="true">
+                @can('write', $channel)<a class="strong" href="{{ route('write.new', $channel) }}" data-new>New command</a>@endcan
+            </div>
+            @include('write.partials.entries')
+        </section>
+        <aside class="margin" id="margin" aria-label="Why">@include('rehearse.partials.whys', ['heard' => $tried->heard])</aside>
+        <section class="page facing" id="right-page" aria-label="Simulated chat">@include('rehearse.partials.chat', ['row' => null, 'canKeep' => true, 'isAnswer' => false])</section>
+    </main>
+    <nav class="turn" aria-label="Pages"><a href="#left-page">Text</a><a href="#right-page">Chat</a></nav>
+</x-book>

@@ -1,0 +1,37 @@
+{{-- The list of commands, and how many were found. --}}
+<div id="entries">
+    <p class="small" role="status">
+        @if ($find !== '')
+            {{ $count }} of {{ $all }} {{ $count === 1 ? 'command has' : 'commands have' }} “{{ $find }}”.
+        @else
+            {{ $all === 1 ? 'One command.' : $all.' commands.' }}
+        @endif
+    </p>
+    @if ($all === 0)
+        <p>Nothing is written yet. <a href="{{ route('write.new', $channel) }}">Write the first command</a>.</p>
+    @endif
+    @foreach ($groups as $group => $entries)
+        <h2 class="group">{{ $group === '' ? 'Without a group' : $group }}</h2>
+        <ul class="entries">
+            @foreach ($entries as $entry)
+                <li @class(['entry', 'is-off' => ! $entry->command->enabled])>
+                    <a class="trigger" href="{{ route('write.command', [$channel, $entry->id]) }}">{{ $entry->command->trigger }}</a>
+                    @if ($entry->command->aliases !== [])<span class="aliases">or {{ implode(', ', $entry->command->aliases) }}</span>@endif
+                    @if ($entry->findings > 0)<span class="tally">{{ $entry->findings === 1 ? 'one finding' : $entry->findings.' findings' }}</span>@endif
+                    @can('write', $channel)
+                        <span class="controls">
+                            <form method="post" action="{{ route('write.switch', [$channel, $entry->id]) }}" class="inline">@csrf<button class="as-link" aria-label="Switch {{ $entry->command->trigger }} {{ $entry->command->enabled ? 'off' : 'on' }}">switch {{ $entry->command->enabled ? 'off' : 'on' }}</button></form>
+                            <a href="{{ route('write.copy', [$channel, $entry->id]) }}" aria-label="Duplicate {{ $entry->command->trigger }}">duplicate</a>
+                            <form method="post" action="{{ route('write.drop', [$channel, $entry->id]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="Drop {{ $entry->command->trigger }}">drop</button></form>
+                        </span>
+                    @endcan
+                    @foreach ($entry->command->responses as $response)
+                        <p class="says">@include('write.partials.says', ['text' => $response->text])</p>
+                    @endforeach
+                    <p class="sentence">{{ $entry->sentence }}</p>
+                </li>
+            @endforeach
+        </ul>
+    @endforeach
+    @if ($count > 200)<p class="small">The first 200 are shown; find narrows it.</p>@endif
+</div>

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\Internal\WebDriverCurlException;
+use Facebook\WebDriver\Exception\WebDriverException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use PHPUnit\Framework\Assert;
+
+/** Headless Chromium, driven as a person would drive it. */
+final class Browser
+{
+    private const PATIENCE = 8.0;
+
+    /** @param resource $process */
+    private function __construct(private $process, private readonly string $profile, public readonly RemoteWebDriver $driver) {}
+
+    public static function open(): self
+    {
+        $port = \Ground\Port::firstFreeFrom(19515);
+        $profile = sys_get_temp_dir().'/parrot-browser-'.bin2hex(random_bytes(4));
+        mkdir($profile);
+        $process = proc_open(['chromedriver', "--port=$port", '--allowed-ips=127.0.0.1'], [['file', '/dev/null', 'r'], ['file', "$profile/driver.log", 'w'], ['redirect', 1]], $pipes);
+        Assert::assertIsResource($process);
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--window-size=1280,800', '--hide-scrollbars', '--force-device-scale-factor=1',
+            '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', "--user-data-dir=$profile/data",
+        ]);
+        $options->setExperimentalOption('prefs', ['credentials_enable_service' => false]);
+        $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
+        for ($tries = 0; ; $tries++) {
+            try {
+                $self = new self($process, $profile, RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 30_000, 60_000));
+                $self->size(1280, 800);
+
+                return $self;
+            } catch (WebDriverException|WebDriverCurlException $exception) {
+                // The driver takes a moment to listen.
+                if ($tries === 100) {
+                    throw $exception;
+                }
+                usleep(100_000);
+            }
+        }
+    }
+
+    public function close(): void
+    {
+        $this->driver->quit();
+        proc_terminate($this->process);
+        proc_close($this->process);
+        exec('rm -rf -- '.escapeshellarg($this->profile));
+    }
+
+    public function size(int $width, int $height): void
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+    }
+
+    public function go(string $url): self
+    {
+        $this->driver->get($url);
+
+        return $this;
+    }
+
+    public function find(string $selector): RemoteWebElement
+    {
+        return $this->waitFor(fn (): ?RemoteWebElement => $this->driver->findElements(WebDriverBy::cssSelector($selector))[0] ?? null, "there is no $selector");
+    }
+
+    public function click(string $selector): self
+    {
+        $element = $this->find($selector);
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+        $element->click();
+
+        return $this;
+    }
+
+    public function press(string $button, string $within = 'body'): self
+    {
+        $element = $this->waitFor(function () use ($button, $within): ?RemoteWebElement {
+            foreach ($this->driver->findElements(WebDriverBy::cssSelector("$within button, $within a")) as $one) {
+                if (trim($one->getText()) === $button && $one->isDisplayed()) {
+                    return $one;
+                }
+            }
+
+            return null;
+        }, "there is no “{$button}” to press in $within");
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+        $element->click();
+
+        return $this;
+    }
+
+    /** Types over what stands in a field or an editor. */
+    public function write(string $selector, string $text): self
+    {
+        $element = $this->find($selector);
+        $element->click();
+        $element->sendKeys(["\u{E009}", 'a', "\u{E000}"]);
+        $element->sendKeys($text === '' ? "\u{E017}" : $text);
+
+        return $this;
+    }
+
+    public function text(string $selector): string
+    {
+        return $this->find($selector)->getText();
+    }
+
+    public function value(string $selector): string
+    {
+        return (string) $this->find($selector)->getDomProperty('value');
+    }
+
+    public function sees(string $text, string $within = 'body'): self
+    {
+        $this->waitFor(fn (): bool => str_contains($this->flat($within), $text), fn (): string => "“{$text}” is not to be seen in $within: ".$this->flat($within));
+
+        return $this;
+    }
+
+    public function doesNotSee(string $text, string $within = 'body'): self
+    {
+        $this->waitFor(fn (): bool => ! str_contains($this->flat($within), $text), "“{$text}” is still to be seen in $within");
+
+        return $this;
+    }
+
+    public function script(string $code): mixed
+    {
+        return $this->driver->executeScript($code);
+    }
+
+    /** @return list<string> what axe-core (npm) finds against WCAG 2.2 AA: "rule: selector" */
+    public function barriers(): array
+    {
+        $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        /** @var list<string> $found */
+        $found = $this->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+                .then((result) => done(result.violations.flatMap((one) => one.nodes.map((node) => `${one.id}: ${node.target.join(' ')} ${node.failureSummary}`))));
+            JS);
+
+        return $found;
+    }
+
+    /** @return list<string> errors in the console, refused loads among them */
+    public function complaints(): array
+    {
+        $complaints = [];
+        foreach ($this->driver->manage()->getLog('browser') as $entry) {
+            if (is_array($entry) && ($entry['level'] ?? '') === 'SEVERE') {
+                $complaints[] = (string) ($entry['message'] ?? '');
+            }
+        }
+
+        return $complaints;
+    }
+
+    public function shot(string $file): void
+    {
+        $this->driver->executeScript('document.getAnimations().forEach((one) => one.finish())');
+        $this->driver->takeScreenshot($file);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(): T  $ask
+     * @param  string|callable(): string  $complaint
+     * @return T
+     */
+    public function waitFor(callable $ask, string|callable $complaint = 'it did not happen'): mixed
+    {
+        $until = microtime(true) + self::PATIENCE;
+        do {
+            try {
+                $answer = $ask();
+                if ($answer) {
+                    return $answer;
+                }
+            } catch (WebDriverException $exception) {
+                // An element that was exchanged while we looked: look again.
+                $last = $exception;
+            }
+            usleep(40_000);
+        } while (microtime(true) < $until);
+
+        Assert::fail(is_string($complaint) ? $complaint : $complaint());
+    }
+
+    private function flat(string $within): string
+    {
+        $element = $this->driver->findElements(WebDriverBy::cssSelector($within))[0] ?? null;
+
+        return $element === null ? '' : (preg_replace('/\s+/u', ' ', $element->getText()) ?? '');
+    }
+}
