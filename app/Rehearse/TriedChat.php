@@ -17,4 +17,10 @@ final readonly class TriedChat
     public function __construct(public TryState $state, public array $heard, public array $cast)
     {
     }
+
+    /** Whose line comes next, unless the author chooses somebody else. */
+    public function speaker(): string
+    {
+        return $this->state->speaker !== '' ? $this->state->speaker : (CastMember::lowest($this->cast)->login ?? '');
+    }
 }

@@ -29,6 +29,7 @@ final class TryController
             'row' => $row,
             'canKeep' => $row !== null || $draft === null,
             'tried' => $try->run($channel, $state, $draft?->command, $row?->trigger),
+            'withDraft' => $draft !== null,
             'isAnswer' => true,
         ]);
     }

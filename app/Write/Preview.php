@@ -13,6 +13,7 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
+use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Rehearsal;
@@ -30,7 +31,7 @@ final readonly class Preview
 
     /**
      * @param  int  $focus  which of the responses the author is in
-     * @param  string  $login  of somebody in the cast; empty: the first who may
+     * @param  string  $login  of somebody in the cast; empty: the one with the least levels who may
      */
     public function of(Channel $channel, Command $command, int $focus, string $login, string $words): PreviewResult
     {
@@ -74,13 +75,9 @@ final readonly class Preview
 
     private static function caller(Pack $pack, Command $command, string $login): Person
     {
-        foreach ($pack->cast as $member) {
-            if ($login === '' ? $command->levels->admits($member->person()->levels) : $member->login === $login) {
-                return $member->person();
-            }
-        }
+        $chosen = array_filter($pack->cast, static fn (CastMember $member): bool => $login === '' ? $command->levels->admits($member->person()->levels) : $member->login === $login);
 
-        return ($pack->cast[0] ?? null)?->person() ?? Person::known('cast-somebody', 'somebody', 'Somebody', Levels::of(Level::Streamer));
+        return CastMember::lowest($chosen === [] ? $pack->cast : array_values($chosen))?->person() ?? Person::known('cast-somebody', 'somebody', 'Somebody', Levels::of(Level::Streamer));
     }
 
     /**

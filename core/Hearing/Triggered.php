@@ -6,6 +6,7 @@ namespace SilverParrot\Hearing;
 
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Ends;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Nearest;
@@ -46,8 +47,7 @@ final readonly class Triggered
     private static function split(string $line): array
     {
         $line = mb_substr(mb_scrub($line), 0, Limits::LINE);
-        $line = preg_replace('/^[\s\p{Z}\p{Cf}]++|[\s\p{Z}\p{Cf}\x{E0000}-\x{E0FFF}]++$/u', '', $line) ?? $line;
-        $parts = preg_split('/[\s\p{Z}]++/u', $line, 2) ?: [''];
+        $parts = preg_split('/[\s\p{Z}]++/u', Ends::withoutUnseen($line), 2) ?: [''];
 
         return [$parts[0], $parts[1] ?? ''];
     }

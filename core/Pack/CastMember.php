@@ -27,6 +27,23 @@ final readonly class CastMember
     ) {
     }
 
+    /**
+     * The one with the least levels: most of a chat is like that.
+     *
+     * @param  list<self>  $cast
+     */
+    public static function lowest(array $cast): ?self
+    {
+        $lowest = null;
+        foreach ($cast as $member) {
+            if ($lowest === null || $member->person()->levels->highest()->value < $lowest->person()->levels->highest()->value) {
+                $lowest = $member;
+            }
+        }
+
+        return $lowest;
+    }
+
     public function person(): Person
     {
         return Person::known('cast-'.$this->login, $this->login, $this->name, Levels::of(...$this->levels), $this->tier);

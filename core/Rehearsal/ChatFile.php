@@ -37,8 +37,9 @@ final readonly class ChatFile
             if (trim($line) === '' || preg_match('/^##/', $line) === 1) {
                 continue;
             }
-            if (preg_match('/^#\s*([^:]{1,60}?)\s*:(.*)$/Du', $line, $head) === 1) {
-                [$levels[Fold::caseless($head[1])], $unknown] = self::levels($head[2]);
+            if (str_starts_with($line, '#') && str_contains($line, ':')) {
+                [$name, $words] = explode(':', substr($line, 1), 2);
+                [$levels[Fold::caseless(trim($name))], $unknown] = self::levels($words);
                 foreach ($unknown as $word) {
                     $nearest = Nearest::to($word, Level::words());
                     $findings[] = new Finding(ChatFlaw::UnknownLevel, $span, data: $number + ['level' => $word] + ($nearest === null ? [] : ['nearest' => $nearest]));
@@ -46,7 +47,7 @@ final readonly class ChatFile
 
                 continue;
             }
-            if (preg_match('/^\+(?:(\d{1,4})m)?(?:(\d{1,6})s)?\s+(\S{1,60}?):\s?(.*)$/Du', $line, $part) !== 1 || ($part[1] === '' && $part[2] === '')) {
+            if (preg_match('/^\+(?:(\d{1,4})m)?(?:(\d{1,6})s)?[ \t]+([^\s:]{1,60}):(.*)$/Du', $line, $part) !== 1 || ($part[1] === '' && $part[2] === '')) {
                 $findings[] = new Finding(ChatFlaw::NotALine, $span, data: $number);
 
                 continue;
@@ -56,7 +57,7 @@ final readonly class ChatFile
                 $findings[] = new Finding(ChatFlaw::BackInTime, $span, data: $number);
             }
             $last = max($last, $seconds);
-            $lines[] = new TimedLine($seconds * 1000, $part[3], $part[4]);
+            $lines[] = new TimedLine($seconds * 1000, $part[3], ltrim($part[4], ' '));
         }
         if (count($lines) > Limits::REHEARSAL_LINES) {
             $findings[] = new Finding(ChatFlaw::TooManyLines, data: ['limit' => (string) Limits::REHEARSAL_LINES]);

@@ -17,10 +17,10 @@ final class Expected
         $rehearsal = new Rehearsal($pack, new Situation($expectation->given, $expectation->channel), $expectation->seed, $profile, traced: false);
         $person = $rehearsal->person($expectation->by);
         if ($person === null) {
-            return new Holding($expectation, [], "{$expectation->by} is no longer in the cast");
+            return new Holding($expectation, $expectation->by, [], "{$expectation->by} is no longer in the cast");
         }
         $outcome = $rehearsal->line($expectation->eventKey, $person, $expectation->line, $expectation->at);
 
-        return new Holding($expectation, $outcome->texts(), $outcome->closed->sentence ?? $outcome->failed?->getMessage() ?? ($outcome->command === null ? 'the line sets nothing off any more' : ''));
+        return new Holding($expectation, $person->name, $outcome->texts(), $outcome->closed->sentence ?? $outcome->failed?->getMessage() ?? ($outcome->command === null ? 'the line sets nothing off any more' : ''));
     }
 }

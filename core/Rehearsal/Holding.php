@@ -10,10 +10,11 @@ use SilverParrot\Pack\Expectation;
 final readonly class Holding
 {
     /**
+     * @param  string  $by  the speaker's name
      * @param  list<string>  $saysNow
      * @param  string  $because  why it cannot be looked at, or what stopped the saying; empty where nothing did
      */
-    public function __construct(public Expectation $expectation, public array $saysNow, public string $because)
+    public function __construct(public Expectation $expectation, public string $by, public array $saysNow, public string $because)
     {
     }
 

@@ -30,6 +30,7 @@ class CommandPage {
         this.grow();
         this.weights();
         this.offer();
+        this.begin();
         this.ask();
     }
 
@@ -174,6 +175,15 @@ class CommandPage {
 
     grow() {
         this.form.querySelectorAll('[data-grow]').forEach((input) => (input.size = Math.max(6, [...input.value].length)));
+    }
+
+    /** A new command begins behind the mark of its trigger. */
+    begin() {
+        const trigger = this.form.elements.trigger;
+        if (this.form.dataset.command === 'new' && !trigger.disabled) {
+            trigger.focus();
+            trigger.setSelectionRange(trigger.value.length, trigger.value.length);
+        }
     }
 
     offer() {

@@ -28,7 +28,6 @@ function unit(text, character) {
 /** Puts an editor in a textarea's place; the textarea keeps the text, so a form is sent as ever. */
 export function editorFor(area) {
     const view = new EditorView({
-        parent: area.parentElement,
         state: EditorState.create({
             doc: area.value,
             extensions: [
@@ -59,6 +58,7 @@ export function editorFor(area) {
         }),
     });
     view.dom.classList.add(area.rows > 1 ? 'is-tall' : 'is-low');
+    area.after(view.dom);
     area.hidden = true;
     return {
         view,

@@ -41,7 +41,9 @@ export function layNotes() {
     const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
     svg.setAttribute('class', 'rules');
     svg.setAttribute('aria-hidden', 'true');
-    const placed = notes.map((note) => ({ note, at: heightOf(note, margin) })).sort((a, b) => a.at - b.at);
+    // Findings keep to their lines; a why takes the room that is left.
+    const rank = (one) => (one.note.closest('[data-notes]').dataset.notes === 'left' ? 0 : 1);
+    const placed = notes.map((note) => ({ note, at: heightOf(note, margin) })).sort((a, b) => rank(a) - rank(b) || a.at - b.at);
     // From the bottom up, so that nothing is pushed out of sight; then from the top down, so that nothing overlaps.
     let room = margin.clientHeight - GAP;
     for (const one of [...placed].reverse()) {

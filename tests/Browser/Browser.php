@@ -19,8 +19,10 @@ final class Browser
 {
     private const PATIENCE = 8.0;
 
-    /** @param resource $process */
-    private function __construct(private $process, private readonly string $profile, public readonly RemoteWebDriver $driver) {}
+    /** @param  resource  $process */
+    private function __construct(private $process, private readonly string $profile, public readonly RemoteWebDriver $driver)
+    {
+    }
 
     public static function open(): self
     {

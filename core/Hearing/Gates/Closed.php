@@ -22,7 +22,7 @@ final readonly class Closed
 
     public static function switchedOff(): self
     {
-        return new self('enabled', 'the command is switched off', 'switch it on', '', []);
+        return new self('switched on', 'the command is switched off', 'switch it on', '', []);
     }
 
     public static function level(LevelRule $levels, string $refusal): self

@@ -11,7 +11,7 @@ final readonly class EnabledGate implements Gate
 {
     public function name(): string
     {
-        return 'enabled';
+        return 'switched on';
     }
 
     public function reads(Attempt $attempt): array

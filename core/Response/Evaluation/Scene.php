@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Evaluation;
 
 use SilverParrot\Chat\Person;
+use SilverParrot\Source\Ends;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Value;
 
@@ -29,7 +30,7 @@ final readonly class Scene
 
     public static function of(?Person $caller, string $words = '', string $trigger = '', string $message = ''): self
     {
-        $words = Fold::isBlank($words) ? '' : trim(preg_replace('/^[\s\p{Z}]++|[\s\p{Z}]++$/u', '', $words) ?? $words);
+        $words = Fold::isBlank($words) ? '' : Ends::withoutSpace($words);
 
         return new self($caller, $words, $words === '' ? [] : (preg_split('/[\s\p{Z}]++/u', $words, -1, PREG_SPLIT_NO_EMPTY) ?: []), $trigger, $message, []);
     }

@@ -11,6 +11,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Source\Ends;
 use SilverParrot\Value\Gap;
 
 final readonly class Target extends PersonName
@@ -67,18 +68,12 @@ final readonly class Target extends PersonName
     private function typed(Run $run): ?string
     {
         foreach ($run->scene->wordList as $word) {
-            if (str_starts_with($word, '@') && ($name = self::withoutPunctuation(substr($word, 1))) !== '') {
+            if (str_starts_with($word, '@') && ($name = Ends::withoutPunctuation(substr($word, 1))) !== '') {
                 return $name;
             }
         }
-        $first = self::withoutPunctuation($run->scene->wordList[0] ?? '');
+        $first = Ends::withoutPunctuation($run->scene->wordList[0] ?? '');
 
         return $first !== '' && $run->world->profile->couldBeName($first) ? $first : null;
-    }
-
-    private static function withoutPunctuation(string $word): string
-    {
-        // All punctuation but the connecting kind: "_" is part of names.
-        return preg_replace('/[\p{Pd}\p{Ps}\p{Pe}\p{Pi}\p{Pf}\p{Po}\p{Cf}]++$/Du', '', mb_strcut($word, 0, 400)) ?? '';
     }
 }

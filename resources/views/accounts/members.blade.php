@@ -5,7 +5,7 @@
             @foreach ($memberships as $membership)
                 <li>{{ $membership->user->name }} <span class="small">{{ $membership->user->email }}, {{ $membership->role->value }}</span>
                     @if ($membership->role !== App\Models\Role::Streamer)
-                        <form method="post" action="{{ route('members.destroy', [$channel, $membership]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="Take {{ $membership->user->name }} out">take out</button></form>
+                        <form method="post" action="{{ route('members.destroy', [$channel, $membership]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="take out {{ $membership->user->name }}">take out</button></form>
                     @endif
                 </li>
             @endforeach

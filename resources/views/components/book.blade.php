@@ -23,8 +23,16 @@
                 <a href="{{ route('write', $channel) }}" @class(['tab', 'is-open' => $room === 'write']) @if ($room === 'write') aria-current="page" @endif>Write</a>
             </nav>
         @endif
-        <span class="grow"></span>
-        @isset($status){{ $status }}@endisset
+        <div class="notices" role="status" aria-live="polite">
+            @if (session('notice'))
+                <p class="notice">{{ session('notice') }}
+                    @if (session('undo') && $channel)
+                        <form method="post" action="{{ route('write.undo', [$channel, session('undo')]) }}" class="inline">@csrf<button class="as-link">Undo</button></form>
+                    @endif
+                </p>
+            @endif
+            <p class="notice is-finding" id="lost-session" hidden>Your session has ended. What you typed is kept on this machine: <a href="{{ route('sign-in') }}" data-sign-in-again>sign in again</a> and take it up.</p>
+        </div>
         <button type="button" class="quiet" data-theme-switch aria-label="Light or dark"><span aria-hidden="true">◐</span></button>
         <button type="button" class="quiet" data-help aria-label="Keys and help"><span aria-hidden="true">?</span></button>
         @auth
@@ -38,16 +46,6 @@
             </details>
         @endauth
     </header>
-    <div class="notices" role="status" aria-live="polite">
-        @if (session('notice'))
-            <p class="notice">{{ session('notice') }}
-                @if (session('undo') && $channel)
-                    <form method="post" action="{{ route('write.undo', [$channel, session('undo')]) }}" class="inline">@csrf<button class="as-link">Undo</button></form>
-                @endif
-            </p>
-        @endif
-        <p class="notice is-finding" id="lost-session" hidden>Your session has ended. What you typed is kept on this machine: <a href="{{ route('sign-in') }}" data-sign-in-again>sign in again</a> and take it up.</p>
-    </div>
     {{ $slot }}
     <dialog id="help" class="sheet" aria-labelledby="help-title">
         <h2 id="help-title">Keys</h2>

@@ -35,7 +35,7 @@
                 <input type="hidden" name="command" value="{{ $row?->id ?? 0 }}">
                 <input type="hidden" name="focus" value="0">
                 <fieldset @disabled(! $mayWrite)>
-                <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="60" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif @if ($isNew) autofocus @endif><span class="or">or</span> <input name="aliases" value="{{ implode(' ', $command->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with spaces between" spellcheck="false"></h1>
+                <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="60" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(' ', $command->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with spaces between" spellcheck="false"></h1>
                 @foreach (array_merge($problems['trigger'] ?? [], $problems['aliases'] ?? []) as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <p class="who"><select name="who" class="blank" aria-label="Who may set it off" data-who>
                         @foreach (Level::cases() as $level)
@@ -91,7 +91,7 @@
             <div id="findings" class="notes" data-notes="left"></div>
             @include('rehearse.partials.whys', ['heard' => $tried->heard])
         </aside>
-        <section class="page facing" id="right-page" aria-label="Simulated chat">@include('rehearse.partials.chat', ['canKeep' => ! $isNew, 'isAnswer' => false])</section>
+        <section class="page facing" id="right-page" aria-label="Simulated chat">@include('rehearse.partials.chat', ['canKeep' => ! $isNew, 'withDraft' => true, 'isAnswer' => false])</section>
     </main>
     <nav class="turn" aria-label="Pages"><a href="#left-page">Text</a><a href="#right-page">Chat</a></nav>
 </x-book>

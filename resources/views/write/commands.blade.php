@@ -10,7 +10,7 @@
             @include('write.partials.entries')
         </section>
         <aside class="margin" id="margin" aria-label="Why">@include('rehearse.partials.whys', ['heard' => $tried->heard])</aside>
-        <section class="page facing" id="right-page" aria-label="Simulated chat">@include('rehearse.partials.chat', ['row' => null, 'canKeep' => true, 'isAnswer' => false])</section>
+        <section class="page facing" id="right-page" aria-label="Simulated chat">@include('rehearse.partials.chat', ['row' => null, 'canKeep' => true, 'withDraft' => false, 'isAnswer' => false])</section>
     </main>
     <nav class="turn" aria-label="Pages"><a href="#left-page">Text</a><a href="#right-page">Chat</a></nav>
 </x-book>

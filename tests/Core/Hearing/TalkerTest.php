@@ -133,7 +133,7 @@ final class TalkerTest extends TestCase
         self::assertSame([
             'heard: “!plank 2” from Tamsin',
             '!plank was set off',
-            'open: enabled', 'open: level', 'open: channel cooldown', 'open: person cooldown',
+            'open: switched on', 'open: level', 'open: channel cooldown', 'open: person cooldown',
             '[when words] holds',
             '[add word 1 to counter.planks] said “5”',
             'counter.planks (channel): 3 → 5',

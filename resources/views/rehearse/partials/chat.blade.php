@@ -1,10 +1,10 @@
 @php
     $state = $tried->state;
+    $mayKeep = $canKeep && auth()->user()->can('write', $channel);
     $zone = new DateTimeZone($channel->zone);
-    $speaker = $state->speaker !== '' ? $state->speaker : ($tried->cast[6] ?? $tried->cast[0] ?? null)?->login;
 @endphp
 @if ($isAnswer)@include('rehearse.partials.whys', ['heard' => $tried->heard])@endif
-<form id="chat" class="chat" hx-post="{{ route('rehearse.try', $channel) }}" hx-target="this" hx-swap="outerHTML" hx-sync="this:queue all" hx-include="#command [name]:not([name=_method]):not([name=_token])" autocomplete="off">
+<form id="chat" class="chat" hx-post="{{ route('rehearse.try', $channel) }}" hx-target="this" hx-swap="outerHTML" hx-sync="this:queue all" @if ($withDraft) hx-include="#command [name]:not([name=_method]):not([name=_token])" @endif autocomplete="off">
     @csrf
     <input type="hidden" name="chat" value="{{ $state->json() }}">
     <div class="page-head">
@@ -12,7 +12,7 @@
         <span class="clock">It is <time>{{ $state->now()->in($zone)->format('H:i:s') }}</time></span>
         <span class="buttons">
             @foreach ([10 => '+10 s', 60 => '+1 min', 600 => '+10 min'] as $seconds => $label)
-                <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "turn", "seconds": {{ $seconds }}}' aria-label="Turn the clock on by {{ $label }}">{{ $label }}</button>
+                <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "turn", "seconds": {{ $seconds }}}' aria-label="{{ $label }}: turn the clock on">{{ $label }}</button>
             @endforeach
             <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "over"}'>Start over</button>
         </span>
@@ -28,8 +28,8 @@
                 </button>
                 @foreach ($one->outcome->texts() as $text)
                     <div class="saying-line"><span class="saying">{{ $text }}</span>
-                        @if ($canKeep && auth()->user()->can('write', $channel))
-                            <button type="button" class="as-link keep" hx-post="{{ route('rehearse.expect', $channel) }}" hx-vals='{"index": {{ $index }}}' hx-target="#expectations" hx-swap="outerHTML" aria-label="Keep “{{ $text }}” as right">this is right</button>
+                        @if ($mayKeep)
+                            <button type="button" class="as-link keep" hx-post="{{ route('rehearse.expect', $channel) }}" hx-vals='{"index": {{ $index }}}' hx-target="#expectations" hx-swap="outerHTML" aria-label="this is right: “{{ $text }}”">this is right</button>
                         @endif
                     </div>
                 @endforeach
@@ -48,7 +48,7 @@
     <div class="composer">
         <p class="as"><label for="speaker">As</label> <select id="speaker" name="speaker" class="blank">
             @foreach ($tried->cast as $member)
-                <option value="{{ $member->login }}" title="{{ $member->habits }}" @selected($member->login === $speaker)>{{ $member->name }}{{ $member->levels === [] ? '' : ', '.$member->person()->levels->highest()->label() }}</option>
+                <option value="{{ $member->login }}" title="{{ $member->habits }}" @selected($member->login === $tried->speaker())>{{ $member->name }}{{ $member->levels === [] ? '' : ', '.$member->person()->levels->highest()->label() }}</option>
             @endforeach
         </select></p>
         <label class="visually-hidden" for="say-line">A chat line</label>

@@ -4,13 +4,17 @@
         <h2 id="expectations-title">Held to be right</h2>
         <p class="small" role="status">
             @if ($keptWith !== '')Kept with {{ $keptWith }}. @endif
-            @if ($holdings !== []){{ $broken === 0 ? 'All '.(count($holdings) === 1 ? 'of it' : count($holdings)).' still holds.' : ($broken === 1 ? 'One' : $broken).' of '.count($holdings).' no longer holds.' }}@endif</p>
+            {{ match (true) {
+                $broken === 0 => count($holdings) === 1 ? 'It still holds.' : 'All '.count($holdings).' still hold.',
+                count($holdings) === 1 => 'It no longer holds.',
+                default => $broken.' of '.count($holdings).' no longer '.($broken === 1 ? 'holds.' : 'hold.'),
+            } }}</p>
         <ul class="ruled">
             @foreach ($holdings as $id => $one)
                 <li @class(['holding', 'is-broken' => ! $one->holds()])>
-                    <span class="mark" aria-hidden="true">{{ $one->holds() ? '✓' : '✗' }}</span><span class="visually-hidden">{{ $one->holds() ? 'holds:' : 'does not hold:' }}</span>
-                    <b>{{ $one->expectation->by }}</b> {{ $one->expectation->line }}
-                    <form method="post" class="inline controls" hx-delete="{{ route('rehearse.unexpect', [$channel, $row, $id]) }}" hx-target="#expectations" hx-swap="outerHTML">@csrf<button class="as-link" aria-label="No longer expect this">drop</button></form>
+                    <span class="sign" aria-hidden="true">{{ $one->holds() ? '✓' : '✗' }}</span><span class="visually-hidden">{{ $one->holds() ? 'holds:' : 'does not hold:' }}</span>
+                    <b>{{ $one->by }}</b> {{ $one->expectation->line }}
+                    <form method="post" class="inline controls" hx-delete="{{ route('rehearse.unexpect', [$channel, $row, $id]) }}" hx-target="#expectations" hx-swap="outerHTML">@csrf<button class="as-link" aria-label="drop this expectation">drop</button></form>
                     @if ($one->holds())
                         <div class="saying">{{ implode(' / ', $one->expectation->says) }}</div>
                     @else

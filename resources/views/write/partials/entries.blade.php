@@ -1,8 +1,9 @@
 {{-- The list of commands, and how many were found. --}}
+@php($mayWrite = auth()->user()->can('write', $channel))
 <div id="entries">
     <p class="small" role="status">
         @if ($find !== '')
-            {{ $count }} of {{ $all }} {{ $count === 1 ? 'command has' : 'commands have' }} “{{ $find }}”.
+            {{ $count }} of {{ $all }} commands {{ $count === 1 ? 'has' : 'have' }} “{{ $find }}”.
         @else
             {{ $all === 1 ? 'One command.' : $all.' commands.' }}
         @endif
@@ -18,13 +19,13 @@
                     <a class="trigger" href="{{ route('write.command', [$channel, $entry->id]) }}">{{ $entry->command->trigger }}</a>
                     @if ($entry->command->aliases !== [])<span class="aliases">or {{ implode(', ', $entry->command->aliases) }}</span>@endif
                     @if ($entry->findings > 0)<span class="tally">{{ $entry->findings === 1 ? 'one finding' : $entry->findings.' findings' }}</span>@endif
-                    @can('write', $channel)
+                    @if ($mayWrite)
                         <span class="controls">
-                            <form method="post" action="{{ route('write.switch', [$channel, $entry->id]) }}" class="inline">@csrf<button class="as-link" aria-label="Switch {{ $entry->command->trigger }} {{ $entry->command->enabled ? 'off' : 'on' }}">switch {{ $entry->command->enabled ? 'off' : 'on' }}</button></form>
-                            <a href="{{ route('write.copy', [$channel, $entry->id]) }}" aria-label="Duplicate {{ $entry->command->trigger }}">duplicate</a>
-                            <form method="post" action="{{ route('write.drop', [$channel, $entry->id]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="Drop {{ $entry->command->trigger }}">drop</button></form>
+                            <form method="post" action="{{ route('write.switch', [$channel, $entry->id]) }}" class="inline">@csrf<button class="as-link" aria-label="switch {{ $entry->command->enabled ? 'off' : 'on' }} {{ $entry->command->trigger }}">switch {{ $entry->command->enabled ? 'off' : 'on' }}</button></form>
+                            <a href="{{ route('write.copy', [$channel, $entry->id]) }}" aria-label="duplicate {{ $entry->command->trigger }}">duplicate</a>
+                            <form method="post" action="{{ route('write.drop', [$channel, $entry->id]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="drop {{ $entry->command->trigger }}">drop</button></form>
                         </span>
-                    @endcan
+                    @endif
                     @foreach ($entry->command->responses as $response)
                         <p class="says">@include('write.partials.says', ['text' => $response->text])</p>
                     @endforeach

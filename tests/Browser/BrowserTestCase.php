@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Ground\Port;
+use PHPUnit\Framework\TestCase;
+use Tests\Ground\Sandbox;
+
+/** The whole application, started as a person starts it, with the demo in it. One instance serves all browser tests. */
+abstract class BrowserTestCase extends TestCase
+{
+    private static ?Sandbox $sandbox = null;
+
+    private static int $port = 0;
+
+    private static string $printed = '';
+
+    protected Browser $browser;
+
+    public static function setUpBeforeClass(): void
+    {
+        if (self::$sandbox === null) {
+            self::$sandbox = Sandbox::make();
+            self::$port = Port::firstFreeFrom(18180);
+            [$code, self::$printed] = self::$sandbox->parrot(['up', '--port='.self::$port]);
+            self::assertSame(0, $code, self::$printed);
+            register_shutdown_function(static fn () => self::$sandbox?->remove());
+        }
+    }
+
+    protected function setUp(): void
+    {
+        $this->browser = Browser::open();
+    }
+
+    protected function tearDown(): void
+    {
+        $this->browser->close();
+    }
+
+    protected function url(string $path): string
+    {
+        return 'http://127.0.0.1:'.self::$port.$path;
+    }
+
+    protected function database(): \PDO
+    {
+        return self::$sandbox?->database() ?? throw new \LogicException('not started');
+    }
+
+    /** The number of a demo command. */
+    protected function commandPath(string $trigger): string
+    {
+        $found = $this->database()->prepare('SELECT id FROM commands WHERE `trigger` = ?');
+        $found->execute([$trigger]);
+
+        return '/channels/1/write/commands/'.$found->fetchColumn();
+    }
+
+    protected function signIn(Browser $browser, string $email = 'wren@lantern-cove.example'): void
+    {
+        $this->setPassword($email);
+        $browser->go($this->url('/sign-in'));
+        $this->fillInDoor($browser, $email);
+        $browser->sees('Commands');
+    }
+
+    protected function fillInDoor(Browser $browser, string $email = 'wren@lantern-cove.example'): void
+    {
+        $browser->write('#email', $email)->write('#password', 'the tide comes twice')->press('Sign in', 'main');
+    }
+
+    protected function setPassword(string $email): void
+    {
+        $this->database()->prepare('UPDATE users SET password = ? WHERE email = ?')->execute([password_hash('the tide comes twice', PASSWORD_BCRYPT, ['cost' => 4]), $email]);
+    }
+
+    protected function signInLink(): string
+    {
+        [, $printed] = self::$sandbox?->parrot(['up']) ?? [1, ''];
+        self::assertSame(1, preg_match('~http://\S+/sign-in/link/\S+~', $printed, $link), $printed);
+
+        return $link[0];
+    }
+
+    protected function say(string $line, string $as = ''): void
+    {
+        if ($as !== '') {
+            $this->browser->find("#speaker option[value=$as]")->click();
+        }
+        $this->browser->write('#say-line', $line)->press('Say', '#chat');
+        $this->browser->waitFor(fn (): bool => $this->browser->value('#say-line') === '', 'the line was not taken');
+    }
+}

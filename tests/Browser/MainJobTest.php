@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** The author's main job, from signing in to a saved command. */
+final class MainJobTest extends BrowserTestCase
+{
+    public function test_a_command_is_written_mended_rehearsed_saved_and_found_again(): void
+    {
+        $page = $this->browser;
+        $page->go($this->signInLink())->sees('15 commands.');
+        $page->press('New command')->write('[name=trigger]', '!wave');
+
+        // A wrong slot is found where it is, and one press mends it.
+        $page->write('[data-response] .cm-content', '[caler] waves at [target or "the sea"], wave [add 1 to counter.planks].');
+        $page->sees('Nothing is named caler.', '#findings')->find('.cm-lintRange-error');
+        $page->sees('silent: Nothing is named caler.', '#preview');
+        $page->press('Did you mean caller?', '#findings')->sees('Tamsin waves at the sea, wave 42.', '#preview');
+        self::assertSame('', $page->text('#findings'));
+
+        // The preview follows who is spoken to and what they type; the edges stand below.
+        $page->write('[name=typed]', '@pia')->sees('Tamsin waves at Pia, wave 42.', '#preview')->sees('waves at nobody_here', '.edges');
+
+        // The unsaved command is heard in the chat beside it.
+        $this->say('!wave @odo', 'jonah');
+        $page->sees('Jonah waves at Odo, wave 42.', '#lines')->sees('counter.planks (channel) 41 → 42', '#lines');
+        $this->say('!wave', 'pia');
+        $page->sees('closed: the channel cooldown runs another 9 s', '#lines');
+        $page->sees('closed: the channel cooldown runs another 9 s; to open it, turn the clock on by 9 s', '#whys');
+        $page->press('+10 s');
+        $this->say('!wave', 'pia');
+        $page->sees('Pia waves at the sea, wave 43.', '#lines');
+        $this->say('!wafe', 'pia');
+        $page->sees('nothing is called !wafe: did you mean !wave?', '#whys');
+        $page->click('#line-0 .said-by')->sees('[target or "the sea"] said “Odo”', '#whys');
+
+        $page->press('Save')->sees('!wave is saved.');
+        $page->go($this->url('/channels/1/write'))->write('[data-find]', 'waves at')->sees('1 of 16 commands has “waves at”.')->sees('Anyone, every 10 s, each person once in a minute, changes counter.planks.', '#entries');
+        self::assertSame('41', $this->database()->query("SELECT value FROM memory WHERE `key` LIKE 'counter%planks%'")->fetchColumn(), 'the real counter is as it was');
+
+        // Tomorrow: another session, the same command.
+        $page->driver->manage()->deleteAllCookies();
+        $page->go($this->signInLink())->press('!wave')->sees('waves at');
+        self::assertSame('!wave', $page->value('[name=trigger]'));
+        self::assertSame([], $page->complaints());
+
+        $page->go($this->url('/channels/1/write'))->press('drop', '#entries li:has(a.trigger[href$="/'.basename($this->commandPath('!wave')).'"])')->sees('!wave was dropped.');
+        $page->press('Undo')->sees('!wave is back.')->sees('waves at');
+        $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!wave'");
+    }
+
+    public function test_an_answer_is_kept_as_right_and_told_when_it_no_longer_holds(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!ahoy')));
+        $this->say('!ahoy @pia', 'tamsin');
+        $page->press('this is right')->sees('It still holds.', '#expectations');
+        foreach ($page->driver->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[data-response] .cm-content')) as $editor) {
+            $editor->click();
+            $editor->sendKeys(["\u{E009}", 'a', "\u{E000}", 'Ahoy there, [target].']);
+        }
+        $page->press('Save')->sees('!ahoy is saved.')->sees('It no longer holds.', '#expectations')->sees('Ahoy there, Pia.', '#expectations')->sees('was right', '#expectations');
+        $page->press('drop', '#expectations')->doesNotSee('It no longer holds.');
+    }
+
+    public function test_several_responses_are_added_weighed_and_removed(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/write/commands/new'))->write('[name=trigger]', '!many')->write('[data-response] .cm-content', 'one');
+        $page->press('Another response to draw from')->write('[data-response]:nth-child(2) .cm-content', 'two [caler]');
+        $page->sees('Nothing is named caler.', '#findings')->sees('silent', '#preview .answer');
+        $page->write('[data-response]:nth-child(2) .cm-content', 'two')->write('[data-response]:nth-child(2) input', '3')->sees('of 4 times');
+        $page->press('remove', '[data-response]:nth-child(1)')->sees('two', '#preview .answer')->press('Save')->sees('!many is saved.');
+        self::assertSame('two|3', $this->database()->query("SELECT GROUP_CONCAT(CONCAT(text, '|', weight)) FROM command_responses WHERE command_id = ".basename($this->commandPath('!many')))->fetchColumn());
+        $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!many'");
+    }
+
+    public function test_everything_is_done_by_keyboard(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $keys = static fn (string|array ...$keys) => $page->driver->getKeyboard()->sendKeys(array_merge(...array_map(static fn ($one): array => (array) $one, $keys)));
+        $page->find('body')->sendKeys('?');
+        $page->sees('from the text to the chat, and back');
+        $keys("\u{E00C}");
+        $page->find('body')->sendKeys('n');
+        $page->sees('Not saved yet.');
+        $keys('keys');
+        $page->waitFor(fn (): bool => $page->value('[name=trigger]') === '!keys', 'the trigger has the focus');
+        $page->find('[data-response] .cm-content')->click();
+        $keys('by hand');
+        $keys(["\u{E009}", "\u{E007}", "\u{E000}"]);
+        $page->waitFor(fn (): bool => $page->script('return document.activeElement.id') === 'say-line', 'Ctrl Enter leads to the chat');
+        $keys('!keys', "\u{E007}");
+        $page->sees('by hand', '#lines');
+        $keys(["\u{E009}", 's', "\u{E000}"]);
+        $page->sees('!keys is saved.');
+        $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!keys'");
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** What is typed survives what happens to browsers and sessions. */
+final class NothingLostTest extends BrowserTestCase
+{
+    public function test_after_a_lost_session_the_text_waits_on_its_page(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $path = $this->commandPath('!dry');
+        $page->go($this->url($path))->write('[data-response] .cm-content', 'Dry for [since occasion.leak], [caller].')->sees('Not saved; kept on this machine.');
+        $this->database()->exec('DELETE FROM sessions');
+        $page->press('Save')->sees('Your session had ended, so nothing was saved yet.');
+        $this->fillInDoor($page);
+        $page->sees('You typed something here')->sees('since the last leak', '#left-page');
+        $page->press('Take it up')->sees('Dry for [since occasion.leak], [caller].', '[data-response]')->sees('Dry for 9 days', '#preview');
+        $page->press('Save')->sees('!dry is saved.')->doesNotSee('You typed something here');
+        $page->go($this->url($path))->sees('Dry for')->doesNotSee('You typed something here');
+    }
+
+    public function test_a_reload_offers_the_text_and_forces_nothing(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $path = $this->commandPath('!chart');
+        $page->go($this->url($path))->write('[data-response] .cm-content', 'See [words | upper].');
+        $page->press('Another response to draw from')->write('[data-response]:nth-child(2) .cm-content', 'Or ask [caller].');
+        $page->write('[name=aliases]', '!map')->click('[name=listed]');
+        $page->go($this->url($path))->sees('You typed something here just now')->sees('charts.lantern-cove.example', '[data-response]');
+        $page->press('Take it up')->sees('See [words | upper].')->sees('Or ask [caller].');
+        self::assertSame('!map', $page->value('[name=aliases]'));
+        self::assertFalse($page->find('[name=listed]')->isSelected());
+        $page->go($this->url($path))->press('throw it away')->doesNotSee('You typed something here');
+        $page->go($this->url($path))->sees('charts.lantern-cove.example', '[data-response]')->doesNotSee('You typed something here');
+    }
+
+    public function test_while_the_session_is_lost_typing_says_so_and_goes_on(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!knot')));
+        $this->database()->exec('DELETE FROM sessions');
+        $page->write('[data-response] .cm-content', 'Still typing.')->sees('Your session has ended. What you typed is kept on this machine');
+        $page->press('sign in again');
+        $this->fillInDoor($page);
+        $page->go($this->url($this->commandPath('!knot')))->press('Take it up')->sees('Still typing.', '[data-response]');
+    }
+
+    public function test_two_people_at_once_see_both_texts(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $path = $this->commandPath('!now');
+        $page->go($this->url($path))->write('[data-response] .cm-content', 'Wren’s words.');
+        $other = Browser::open();
+        try {
+            $this->signIn($other, 'ilse@lantern-cove.example');
+            $other->go($this->url($path))->write('[data-response] .cm-content', 'Ilse’s words.')->press('Save')->sees('!now is saved.');
+        } finally {
+            $other->close();
+        }
+        $page->press('Save')->sees('Somebody saved this command while you wrote.')->sees('Ilse’s words.', '.conflict')->sees('Wren’s words.', '.conflict')->sees('Wren’s words.', '[data-response]');
+        $page->press('Save')->sees('!now is saved.');
+        self::assertSame('Wren’s words.', $this->database()->query('SELECT text FROM command_responses WHERE command_id = '.basename($path))->fetchColumn());
+    }
+}

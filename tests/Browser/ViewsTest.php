@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** Every view, by axe-core (npm, WCAG 2.2 AA), in both themes, wide and narrow. */
+final class ViewsTest extends BrowserTestCase
+{
+    public function test_no_view_has_a_barrier(): void
+    {
+        $page = $this->browser;
+        $barriers = [];
+        foreach (['/sign-in', '/register', '/forgotten', '/new-password/abc'] as $path) {
+            $barriers[$path] = $page->go($this->url($path))->barriers();
+        }
+        $this->signIn($page);
+        foreach (['light', 'dark'] as $theme) {
+            $page->script("localStorage.setItem('theme', '$theme')");
+            foreach (['/channels', '/channels/1/members', '/channels/1/write', '/channels/1/write?find=tide', '/channels/1/write/commands/new', '/channels/1/nowhere', $this->commandPath('!tide')] as $path) {
+                $barriers["$path $theme"] = $page->go($this->url($path))->barriers();
+            }
+            $page->write('[data-response] .cm-content', '[caler] and [words | uper], [when');
+            $page->sees('Nothing is named caler.', '#findings');
+            $this->say('!tide', 'tamsin');
+            $this->say('!tide', 'tamsin');
+            $this->say('!tidee', 'odo');
+            $page->press('this is right')->sees('Kept with');
+            $barriers["a command in use, $theme"] = $page->barriers();
+            $page->click('[data-help]')->sees('this sheet');
+            $barriers["the help sheet, $theme"] = $page->barriers();
+        }
+        $this->database()->exec('DELETE FROM expectations');
+        self::assertSame([], array_filter($barriers));
+    }
+
+    public function test_nothing_overflows_on_a_phone_and_the_chat_is_one_touch_away(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->size(390, 800);
+        foreach (['/channels/1/write', '/channels/1/write/commands/new', $this->commandPath('!splinter'), '/channels', '/channels/1/members'] as $path) {
+            $page->go($this->url($path))->find('#left-page');
+            self::assertLessThanOrEqual(390, $page->script('return document.documentElement.scrollWidth'), $path);
+        }
+        $page->go($this->url($this->commandPath('!splinter')))->press('Chat', '.turn');
+        $page->waitFor(fn (): bool => (bool) $page->script('const box = document.getElementById("say-line").getBoundingClientRect(); return box.top > 0 && box.bottom < innerHeight - 40'), 'the chat’s field is in sight');
+        $this->say('!splinter', 'bram');
+        $page->sees('Splinters while', '#lines');
+    }
+
+    public function test_nothing_is_fetched_from_elsewhere_and_nothing_complains(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!tide')))->sees('High water', '#preview');
+        $this->say('!tide', 'pia');
+        /** @var list<string> $loaded */
+        $loaded = $page->script('return performance.getEntriesByType("resource").map((one) => one.name)');
+        self::assertNotSame([], $loaded);
+        foreach ($loaded as $address) {
+            self::assertStringStartsWith($this->url('/'), $address);
+        }
+        self::assertSame([], $page->complaints());
+    }
+
+    public function test_what_people_type_is_never_markup(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!tide')));
+        foreach (['<img src=x onerror="window.hit=1">', '"><script>window.hit=1</script>', '{{ 1 + 1 }} @php', '[caller] </textarea><b>'] as $line) {
+            $this->say($line, 'yusuf');
+            $page->sees($line, '#lines');
+        }
+        $page->write('[data-response] .cm-content', '<img src=x onerror="window.hit=1"> [words]')->write('[name=typed]', '<b>bold</b>')->sees('<img src=x onerror="window.hit=1"> <b>bold</b>', '#preview');
+        self::assertNull($page->script('return window.hit ?? null'));
+    }
+}

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Accounts;
+
+use App\Models\Channel;
+use App\Models\Role;
+use App\Storage\CommandRows;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+use SilverParrot\Pack\Expectation;
+use SilverParrot\Value\Moment;
+use Tests\Feature\TestCase;
+
+/** Every route there is, as somebody who has no business with it. */
+final class StrangersTest extends TestCase
+{
+    /** Routes for whoever comes; every other one must be looked at here. */
+    private const OPEN = ['home', 'sign-in', 'sign-in.link', 'register', 'password.request', 'password.email', 'password.reset', 'password.update', 'channels', 'channels.store', 'sign-out', 'storage.local', 'storage.local.upload'];
+
+    /** Those that a reader may use. */
+    private const READING = ['write', 'write.command', 'write.preview', 'rehearse.try'];
+
+    public function test_whoever_is_not_signed_in_is_led_to_the_door(): void
+    {
+        foreach ($this->channelRoutes() as $name => [$method, $url]) {
+            $this->call($method, $url)->assertRedirect('/sign-in');
+        }
+        $this->get('/channels')->assertRedirect('/sign-in');
+    }
+
+    public function test_to_a_stranger_and_to_another_channels_author_nothing_is_there(): void
+    {
+        $other = $this->harbour($this->person('Pia'));
+        foreach ([$this->person('Odo'), $this->member('Ilse', Role::Author, $other), $this->member('Bram', Role::Streamer, $other)] as $user) {
+            $this->actingAs($user);
+            foreach ($this->channelRoutes() as $name => [$method, $url]) {
+                $this->call($method, $url, $this->fields())->assertNotFound();
+            }
+        }
+        self::assertSame(15, $this->cove->commands()->count());
+    }
+
+    public function test_a_reader_reads_and_rehearses_and_changes_nothing(): void
+    {
+        $this->actingAs($this->member('Jonah', Role::Reader));
+        foreach ($this->channelRoutes() as $name => [$method, $url]) {
+            $status = $this->call($method, $url, $this->fields())->getStatusCode();
+            self::assertSame(in_array($name, self::READING, true) ? 200 : 403, $status, "$method $name");
+        }
+        $this->get(route('write.command', [$this->cove, $this->command('!tide')]))->assertDontSee('>Save<', false);
+    }
+
+    public function test_an_author_does_not_choose_who_is_in(): void
+    {
+        $this->actingAs($this->member('Ilse', Role::Author));
+        foreach ($this->channelRoutes() as $name => [$method, $url]) {
+            if (str_starts_with($name, 'members')) {
+                $this->call($method, $url)->assertForbidden();
+            }
+        }
+    }
+
+    public function test_a_child_of_another_channel_is_not_found_under_ones_own(): void
+    {
+        $own = $this->harbour($this->person('Pia'));
+        $this->actingAs($own->memberships()->with('user')->firstOrFail()->user);
+        $looked = 0;
+        foreach ($this->channelRoutes($own) as $name => [$method, $url]) {
+            if (preg_match('~/(commands|undo|members)/\d+~', $url) === 1) {
+                $this->call($method, $url, $this->fields())->assertNotFound();
+                $looked++;
+            }
+        }
+        self::assertSame(8, $looked);
+        self::assertSame(15, $this->cove->commands()->count());
+    }
+
+    public function test_a_draft_never_borrows_another_channels_command(): void
+    {
+        $own = $this->harbour($pia = $this->person('Pia'));
+        $answer = $this->actingAs($pia)->post(route('rehearse.try', $own), $this->fields(['command' => (string) $this->command('!tide')->id, 'do' => 'say', 'speaker' => 'pia', 'line' => '!tide']));
+        $answer->assertOk()->assertDontSee('High water');
+    }
+
+    /**
+     * Every route below a channel, with the cove's own children in it.
+     *
+     * @param  Channel|null  $under  another channel to ask for them under
+     * @return array<string, array{string, string}> method and path by name
+     */
+    private function channelRoutes(?Channel $under = null): array
+    {
+        $command = $this->command('!tide');
+        $expectation = app(CommandRows::class)->expect($command, new Expectation('!tide', 'pia', ['x'], new Moment(0), '1', 'e'));
+        $change = $this->cove->changes()->firstOrFail();
+        $membership = $this->cove->memberships()->firstOrFail();
+        $values = ['channel' => ($under ?? $this->cove)->id, 'command' => $command->id, 'change' => $change->id, 'expectation' => $expectation->id, 'membership' => $membership->id];
+        $routes = [];
+        /** @var Route $route */
+        foreach (Routes::getRoutes() as $route) {
+            $name = (string) $route->getName();
+            if (! str_contains($route->uri(), '{channel}')) {
+                self::assertTrue(in_array($name, self::OPEN, true) || $route->uri() === 'up' || in_array($route->uri(), ['sign-in', 'register'], true), "{$route->uri()} is looked at by no test");
+
+                continue;
+            }
+            self::assertContains('auth', $route->gatherMiddleware(), $route->uri());
+            $path = preg_replace_callback('/\{(\w+)\}/', static fn (array $part): string => (string) ($values[$part[1]] ?? self::fail("no {$part[1]}")), $route->uri());
+            $routes[$name] = [$route->methods()[0], '/'.$path];
+        }
+        self::assertGreaterThanOrEqual(14, count($routes));
+
+        return $routes;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Rehearse;
+
+use App\Models\Fact;
+use App\Storage\Assembler;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Testing\TestResponse;
+use SilverParrot\Pack\Format\PackFormat;
+use Tests\Feature\TestCase;
+
+final class TryTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+    }
+
+    public function test_preview_chat_and_command_line_answer_alike_and_all_follow_a_fact(): void
+    {
+        $draft = $this->fields(['trigger' => '!where', 'responses' => [['text' => '[caller] is at [fact.workshop].', 'weight' => '1']]]);
+        foreach (['the shed by the slipway', 'the old boathouse'] as $place) {
+            Fact::query()->where('channel_id', $this->cove->id)->where('name', 'workshop')->update(['text' => $place]);
+            $says = "Tamsin is at $place.";
+            $preview = $this->post(route('write.preview', $this->cove), $draft + ['person' => 'tamsin'])->json();
+            self::assertIsArray($preview);
+            self::assertStringContainsString($says, (string) $preview['html']);
+            $this->say('tamsin', '!where', $draft)->assertSee($says);
+            $file = (string) tempnam(sys_get_temp_dir(), 'pack');
+            file_put_contents($file, PackFormat::write(app(Assembler::class)->pack($this->cove)));
+            self::assertSame(0, Artisan::call('parrot:say', ['--pack' => $file, '--response' => '[caller] is at [fact.workshop].', '--caller' => 'tamsin']));
+            self::assertSame("$says\n", Artisan::output());
+            unlink($file);
+        }
+    }
+
+    public function test_the_chat_works_on_a_copy_and_real_counters_stay(): void
+    {
+        $before = $this->cove->memory()->orderBy('key')->get()->toArray();
+        $chat = $this->say('bram', '!splinter')->assertSee('Splinters while Planking: 10 (12 in all)')->assertSee('counter.splinters');
+        $this->turn($chat, 10);
+        $this->say('bram', '!splinter', [], $this->turn($chat, 10))->assertSee('Splinters while Planking: 11 (13 in all)');
+        self::assertSame($before, $this->cove->memory()->orderBy('key')->get()->toArray());
+    }
+
+    public function test_a_cooldown_is_told_in_the_why_and_opens_when_the_clock_is_turned(): void
+    {
+        $chat = $this->say('tamsin', '!knot');
+        $again = $this->say('tamsin', '!knot', [], $chat)->assertSee('closed: the channel cooldown runs another 9 s')->assertSee('to open it, turn the clock on by 9 s');
+        $turned = $this->turn($again, 10);
+        $this->say('pia', '!knot', [], $turned)->assertSee('Pia, tie us a');
+        $this->say('tamsin', '!tidee')->assertSee('nothing is called !tidee: did you mean !tide?');
+    }
+
+    public function test_the_same_seed_says_the_same_words_and_starting_over_empties_the_chat(): void
+    {
+        $said = function (string $seed): string {
+            preg_match('/\d+% luck/', (string) $this->say('pia', '!luck', ['seed' => $seed])->getContent(), $found);
+
+            return $found[0] ?? '';
+        };
+        self::assertSame($said('marigold'), $said('marigold'));
+        self::assertGreaterThan(1, count(array_unique(array_map($said, ['a', 'b', 'c', 'd', 'e']))));
+        $over = $this->post(route('rehearse.try', $this->cove), ['do' => 'over', 'chat' => $this->state($this->say('pia', '!luck'))]);
+        $over->assertSee('Say something as anybody in the cast');
+    }
+
+    public function test_nonsense_in_the_pages_own_state_does_no_harm(): void
+    {
+        foreach (['', '[]', '{"lines":[[1],["a","b","c"],[9999999999999,"pia","!tide"],null],"clock":-5,"start":"soon"}', str_repeat('[', 5000), '{"lines":'.json_encode(array_fill(0, 500, [0, 'pia', 'x'])).',"clock":1}'] as $chat) {
+            $this->post(route('rehearse.try', $this->cove), ['chat' => $chat, 'do' => 'say', 'speaker' => '<nobody>', 'line' => '!tide'])->assertOk()->assertDontSee('<nobody>', false);
+        }
+    }
+
+    public function test_what_is_kept_as_right_is_checked_on_every_save_in_its_own_circumstances(): void
+    {
+        $chat = $this->say('bram', '!splinter');
+        $row = $this->command('!splinter');
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($chat), 'index' => '0'])->assertOk()->assertSee('It still holds.');
+        // The counter goes on in real life: what was right then is still right in the circumstances of then.
+        $this->cove->memory()->where('key', 'like', 'counter%')->update(['value' => '500']);
+        $this->get(route('write.command', [$this->cove, $row]))->assertSee('It still holds.');
+        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!splinter', 'who' => 'moderator', 'responses' => [['text' => 'Ouch: [add 1 to counter.splinters]', 'weight' => '1']], 'revision' => (string) $row->revision]))->assertRedirect();
+        $this->get(route('write.command', [$this->cove, $row]))->assertSee('It no longer holds.')->assertSee('Splinters while Planking: 10 (12 in all)')->assertSee('Ouch: 10');
+        $this->delete(route('rehearse.unexpect', [$this->cove, $row, $row->expectations()->firstOrFail()]))->assertOk();
+        self::assertSame(0, $row->expectations()->count());
+    }
+
+    public function test_an_answer_of_another_command_is_kept_with_that_one(): void
+    {
+        $draft = $this->fields(['trigger' => '!tide', 'command' => (string) $this->command('!tide')->id]);
+        $chat = $this->say('pia', '!now', $draft);
+        $this->post(route('rehearse.expect', $this->cove), $draft + ['chat' => $this->state($chat), 'index' => '0'])->assertSee('Kept with !now.');
+        self::assertSame(1, $this->command('!now')->expectations()->count());
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($chat), 'index' => '7'])->assertUnprocessable();
+    }
+
+    public function test_findings_come_with_their_places_and_mends(): void
+    {
+        $found = $this->post(route('write.preview', $this->cove), $this->fields(['responses' => [['text' => '', 'weight' => '1'], ['text' => 'é [caler]', 'weight' => '1']], 'if_it_fails' => '[]']))->json('findings');
+        self::assertIsArray($found);
+        self::assertSame(['3', '8', 'caller', 'unknown-name'], [$found['responses/0/text'][0]['from'], $found['responses/0/text'][0]['to'], $found['responses/0/text'][0]['replacement'], $found['responses/0/text'][0]['code']]);
+        self::assertSame('empty-slot', $found['if_it_fails'][0]['code']);
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    private function say(string $who, string $line, array $fields = [], ?TestResponse $after = null): TestResponse
+    {
+        return $this->post(route('rehearse.try', $this->cove), $fields + ['do' => 'say', 'speaker' => $who, 'line' => $line, 'chat' => $after === null ? '' : $this->state($after)])->assertOk();
+    }
+
+    private function turn(TestResponse $after, int $seconds): TestResponse
+    {
+        return $this->post(route('rehearse.try', $this->cove), ['do' => 'turn', 'seconds' => (string) $seconds, 'chat' => $this->state($after)])->assertOk();
+    }
+
+    private function state(TestResponse $answer): string
+    {
+        preg_match('/name="chat" value="([^"]*)"/', (string) $answer->getContent(), $found);
+
+        return html_entity_decode($found[1] ?? '', ENT_QUOTES);
+    }
+}

@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Channel;
+use App\Models\Command;
+use App\Models\Membership;
+use App\Models\Role;
+use App\Models\User;
+use App\Storage\MemoryRows;
+use App\Storage\PackRows;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as Base;
+use SilverParrot\Chat\Channel as CoreChannel;
+use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\MemoryFormat;
+
+/** The application on the tests' own MariaDB, with the demo channel in it. */
+abstract class TestCase extends Base
+{
+    use RefreshDatabase;
+
+    protected User $wren;
+
+    protected Channel $cove;
+
+    public function createApplication(): Application
+    {
+        /** @var Application $app */
+        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+        $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo('2026-11-25 20:00:00');
+        $this->wren = $this->person('Wren');
+        [$pack] = PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
+        [$situation] = MemoryFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')), $pack);
+        $this->cove = app(PackRows::class)->make($pack, $this->wren, $situation->channel);
+        app(MemoryRows::class)->fill($this->cove, $situation->memory);
+    }
+
+    protected function person(string $name): User
+    {
+        return User::query()->create(['name' => $name, 'email' => strtolower($name).'@lantern-cove.example', 'password' => 'a long enough password']);
+    }
+
+    protected function member(string $name, Role $role, ?Channel $channel = null): User
+    {
+        $user = $this->person($name);
+        Membership::query()->create(['channel_id' => ($channel ?? $this->cove)->id, 'user_id' => $user->id, 'role' => $role]);
+
+        return $user;
+    }
+
+    /** Another channel with one command of its own, !bell. */
+    protected function harbour(User $streamer): Channel
+    {
+        $bell = new \SilverParrot\Pack\Command('!bell', [new \SilverParrot\Pack\WeightedText('ding')]);
+
+        return app(PackRows::class)->make(new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]), $streamer);
+    }
+
+    protected function command(string $trigger, ?Channel $channel = null): Command
+    {
+        return ($channel ?? $this->cove)->commands()->where('trigger_folded', $trigger)->firstOrFail();
+    }
+
+    /**
+     * The fields of a command's page.
+     *
+     * @param  array<string, mixed>  $changed
+     * @return array<string, mixed>
+     */
+    protected function fields(array $changed = []): array
+    {
+        return $changed + [
+            'trigger' => '!wave', 'aliases' => '', 'who' => 'everyone', 'channel_cooldown' => '10', 'person_cooldown' => '60', 'responses' => [['text' => '[caller] waves.', 'weight' => '1']],
+            'level_refusal' => '', 'cooldown_refusal' => '', 'if_it_fails' => '', 'enabled' => '1', 'listed' => '1', 'voice' => 'parrot', 'place' => 'chat', 'group' => '', 'note' => '', 'revision' => '0',
+        ];
+    }
+}

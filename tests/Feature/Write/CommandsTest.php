@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Write;
+
+use App\Models\Command;
+use App\Models\Role;
+use App\Storage\Assembler;
+use App\Storage\CommandRows;
+use Illuminate\Support\Facades\DB;
+use SilverParrot\Pack\Expectation;
+use SilverParrot\Value\Moment;
+use Tests\Feature\TestCase;
+
+final class CommandsTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+    }
+
+    public function test_a_command_is_saved_as_it_was_typed_and_found_again(): void
+    {
+        $text = "  [caller] waves\n to <b>[target or \"the sea\"]</b> & \u{1F30A} ";
+        $this->post(route('write.store', $this->cove), $this->fields(['aliases' => '!hi, !ho', 'who' => 'any_of', 'any_of' => ['vip', 'regular'], 'responses' => [['text' => $text, 'weight' => '3'], ['text' => '', 'weight' => '1'], ['text' => 'splash', 'weight' => '1']], 'group' => 'Sea', 'listed' => null, 'voice' => 'streamer', 'place' => 'reply']))
+            ->assertSessionHasNoErrors()->assertRedirect();
+        $core = CommandRows::toCore($this->command('!wave'));
+        self::assertSame([$text, 3, 'splash'], [$core->responses[0]->text, $core->responses[0]->weight, $core->responses[1]->text]);
+        self::assertSame(['!hi', '!ho'], $core->aliases);
+        self::assertSame('regulars, VIPs', (new \SilverParrot\Pack\LevelRule([\SilverParrot\Chat\Level::Regular, \SilverParrot\Chat\Level::Vip]))->inWords());
+        self::assertSame([false, true, 'streamer', 'reply', 'Sea'], [$core->listed, $core->enabled, $core->voice->value, $core->place->value, $core->group]);
+        $this->get(route('write', $this->cove).'?find=splash')->assertSee('!wave')->assertDontSee('!tide')->assertSee('&lt;b&gt;', false);
+        $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs, regulars, every 10 s', false);
+    }
+
+    public function test_what_cannot_be_saved_is_said_beside_the_field_and_nothing_typed_is_lost(): void
+    {
+        $answer = $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!two words', 'channel_cooldown' => 'often', 'person_cooldown' => '90000', 'responses' => [['text' => 'kept text', 'weight' => '5000']]]));
+        $answer->assertUnprocessable()->assertSee('cannot be a trigger')->assertSee('Here must be a whole number')->assertSee('90000 is not between 0 and 86400')->assertSee('5000 is not between 1 and 1000')->assertSee('kept text')->assertSee('!two words');
+        $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!TIDES']))->assertUnprocessable()->assertSee('sets another command off already');
+        self::assertSame(15, $this->cove->commands()->count());
+    }
+
+    public function test_every_field_takes_hostile_text_and_shows_it_as_text(): void
+    {
+        foreach (\Tests\Outside::hostileStrings() as $index => $string) {
+            if ($index % 12 !== 0 || trim($string) === '') {
+                continue;
+            }
+            $answer = $this->post(route('write.store', $this->cove), $this->fields(['trigger' => "!h$index", 'responses' => [['text' => $string, 'weight' => '1']], 'note' => $string, 'group' => mb_substr($string, 0, 40)]));
+            self::assertContains($answer->getStatusCode(), [302, 422], $string);
+            self::assertStringNotContainsString('<script>alert', (string) $this->get(route('write', $this->cove))->assertOk()->getContent());
+        }
+    }
+
+    public function test_the_second_of_two_who_save_is_shown_both_and_nothing_is_overwritten(): void
+    {
+        $row = $this->command('!tide');
+        $seen = (string) $row->revision;
+        $theirs = $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'theirs', 'weight' => '1']], 'revision' => $seen]);
+        $this->actingAs($this->member('Ilse', Role::Author))->put(route('write.update', [$this->cove, $row]), $theirs)->assertRedirect();
+        $mine = $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'mine', 'weight' => '1']], 'revision' => $seen]);
+        $this->actingAs($this->wren)->put(route('write.update', [$this->cove, $row]), $mine)
+            ->assertStatus(409)->assertSee('Somebody saved this command while you wrote.')->assertSee('theirs')->assertSee('mine');
+        self::assertSame('theirs', $this->command('!tide')->responses->firstOrFail()->text);
+        $this->put(route('write.update', [$this->cove, $row]), ['revision' => (string) ((int) $seen + 1)] + $mine)->assertRedirect();
+        self::assertSame('mine', $this->command('!tide')->responses->firstOrFail()->text);
+    }
+
+    public function test_saving_what_was_dropped_meanwhile_says_so(): void
+    {
+        $row = $this->command('!tide');
+        $this->delete(route('write.drop', [$this->cove, $row]));
+        $this->put(route('write.update', [$this->cove, $row->id]), $this->fields())->assertNotFound();
+        self::assertNull(Command::query()->find($row->id));
+    }
+
+    public function test_a_dropped_command_comes_back_with_all_it_had(): void
+    {
+        $row = $this->command('!crew');
+        app(CommandRows::class)->expect($row, new Expectation('!crew', 'bram', ['x'], new Moment(1000), '1', 'e', ["counter\x1Fplanks\x1F" => 4]));
+        $before = CommandRows::toCore($row->fresh(['responses', 'aliases', 'expectations']));
+        $this->delete(route('write.drop', [$this->cove, $row]))->assertSessionHas('undo');
+        self::assertSame(14, $this->cove->commands()->count());
+        $undo = route('write.undo', [$this->cove, (int) session('undo')]);
+        $this->post($undo)->assertSessionHas('notice', '!crew is back.');
+        self::assertEquals($before, CommandRows::toCore($this->command('!crew')));
+        $this->post($undo)->assertSessionHas('notice', 'There is nothing to undo.');
+    }
+
+    public function test_switching_and_duplicating(): void
+    {
+        $this->post(route('write.switch', [$this->cove, $this->command('!tide')]));
+        self::assertFalse($this->command('!tide')->enabled);
+        $this->get(route('write.copy', [$this->cove, $this->command('!tide')]))->assertOk()->assertSee('value="!tide2"', false);
+        self::assertSame(15, $this->cove->commands()->count());
+    }
+
+    public function test_commands_are_found_by_any_of_their_words(): void
+    {
+        foreach (['tides' => 1, 'TWEEZERS' => 1, 'moderators' => 3, 'counter.planks' => 1, 'stove [caller]' => 1, 'games' => 3, '%' => 1, 'switched off' => 1, 'no such thing' => 0] as $text => $count) {
+            $answer = $this->get(route('write', $this->cove).'?find='.rawurlencode($text), ['HX-Request' => 'true'])->assertOk();
+            self::assertSame($count, substr_count((string) $answer->getContent(), '<li '), $text);
+        }
+    }
+
+    public function test_every_change_is_written_down_with_who_and_what(): void
+    {
+        $row = $this->command('!tide');
+        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'revision' => (string) $row->revision]));
+        $change = $this->cove->changes()->where('command_id', $row->id)->orderByDesc('id')->firstOrFail();
+        self::assertSame(['saved', $this->wren->id], [$change->kind, $change->getAttribute('user_id')]);
+        self::assertSame('[caller] waves.', $change->after['responses'][0]['text'] ?? null);
+        self::assertStringContainsString('fact.tide', json_encode($change->before, JSON_THROW_ON_ERROR));
+    }
+
+    public function test_the_assembled_pack_is_the_pack_that_was_stored(): void
+    {
+        [$pack] = \SilverParrot\Pack\Format\PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
+        self::assertEquals($pack, app(Assembler::class)->pack($this->cove));
+    }
+
+    public function test_pages_ask_the_database_as_often_for_many_commands_as_for_few(): void
+    {
+        $asked = function (string $method, string $url, array $fields): int {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->call($method, $url, $fields)->assertOk();
+
+            return count(DB::getQueryLog());
+        };
+        $pages = [['GET', route('write', $this->cove), []], ['POST', route('write.preview', $this->cove), $this->fields()], ['POST', route('rehearse.try', $this->cove), $this->fields(['do' => 'say', 'speaker' => 'pia', 'line' => '!tide'])]];
+        $few = array_map(static fn (array $page): int => $asked(...$page), $pages);
+        for ($i = 0; $i < 40; $i++) {
+            app(CommandRows::class)->save($this->cove, null, new \SilverParrot\Pack\Command("!more$i", [new \SilverParrot\Pack\WeightedText('x')], ["!also$i"]), $this->wren, null);
+        }
+        self::assertSame($few, array_map(static fn (array $page): int => $asked(...$page), $pages));
+    }
+}

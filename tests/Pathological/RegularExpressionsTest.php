@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Pathological;
+
+use PhpParser\Node;
+use PhpParser\NodeFinder;
+use PhpParser\ParserFactory;
+use PHPUnit\Framework\TestCase;
+
+/** No regular expression of ours can be made slow by the text it meets: judged by recheck (npm), which knows nothing of us. */
+final class RegularExpressionsTest extends TestCase
+{
+    public function test_every_regular_expression_is_safe(): void
+    {
+        $patterns = $this->patterns();
+        self::assertGreaterThan(15, count($patterns));
+        $script = 'const { checkSync } = require("recheck"); for (const [where, source, flags] of JSON.parse(require("fs").readFileSync(0))) { const r = checkSync(source, flags, { timeout: 20000 }); if (r.status !== "safe") console.log(where, source, r.status, r.error?.kind ?? ""); }';
+        $process = proc_open(['node', '-e', $script], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, dirname(__DIR__, 2), ['RECHECK_BACKEND' => 'pure'] + getenv());
+        self::assertIsResource($process);
+        fwrite($pipes[0], json_encode($patterns, JSON_THROW_ON_ERROR));
+        fclose($pipes[0]);
+        $found = (string) stream_get_contents($pipes[1]);
+        $errors = (string) stream_get_contents($pipes[2]);
+        proc_close($process);
+        self::assertSame('', $found.$errors);
+    }
+
+    /** @return list<array{string, string, string}> place, source in JavaScript's form, flags */
+    private function patterns(): array
+    {
+        $patterns = [];
+        $finder = new NodeFinder;
+        foreach ([...$this->sources('core'), ...$this->sources('app'), ...$this->sources('bin/ground')] as $file) {
+            $tree = (new ParserFactory)->createForHostVersion()->parse((string) file_get_contents($file)) ?? [];
+            foreach ($finder->find($tree, static fn (Node $node): bool => $node instanceof Node\Scalar\String_ && preg_match('~^/.+/[a-zA-Z]*$~Ds', $node->value) === 1 && ! str_starts_with($node->value, '/usr')) as $string) {
+                self::assertInstanceOf(Node\Scalar\String_::class, $string);
+                $end = (int) strrpos($string->value, '/');
+                $flags = substr($string->value, $end + 1);
+                $patterns[] = [basename($file).':'.$string->getStartLine(), self::inJavaScript(substr($string->value, 1, $end - 1)), str_contains($flags, 'u') ? 'u' : ''];
+            }
+        }
+
+        return $patterns;
+    }
+
+    /** What JavaScript has no form of is taken away; possessive quantifiers become greedy ones, which are never faster. */
+    private static function inJavaScript(string $pattern): string
+    {
+        $pattern = (string) preg_replace('/\\\\x\{([0-9A-Fa-f]+)\}/', '\\u{$1}', $pattern);
+        $pattern = str_replace(['\\G', '\\R', '*+', '++', '?+'], ['^', '(?:\\r\\n|\\n|\\r)', '*', '+', '?'], $pattern);
+
+        return (string) preg_replace('/\\\\([~"\'@#%&<>=!:,; ])/', '$1', $pattern);
+    }
+
+    /** @return list<string> */
+    private function sources(string $folder): array
+    {
+        $files = [];
+        /** @var \SplFileInfo $file */
+        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(dirname(__DIR__, 2).'/'.$folder, \FilesystemIterator::SKIP_DOTS)) as $file) {
+            if ($file->getExtension() === 'php') {
+                $files[] = $file->getPathname();
+            }
+        }
+
+        return $files;
+    }
+}
