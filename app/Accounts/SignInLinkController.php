@@ -14,7 +14,7 @@ final class SignInLinkController
     {
         $user = $links->redeem($token);
         if ($user === null) {
-            return redirect()->route('home')->with('notice', 'That sign-in link has been used or is too old. “bin/parrot up” prints a new one.');
+            return redirect()->route('sign-in')->with('notice', 'That sign-in link has been used or is too old. “bin/parrot up” prints a new one.');
         }
         Auth::login($user);
         $request->session()->regenerate();

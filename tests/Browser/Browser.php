@@ -81,16 +81,12 @@ final class Browser
 
     public function click(string $selector): self
     {
-        $element = $this->find($selector);
-        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
-        $element->click();
-
-        return $this;
+        return $this->act(fn (): RemoteWebElement => $this->find($selector), static fn (RemoteWebElement $element) => $element->click(), $selector);
     }
 
     public function press(string $button, string $within = 'body'): self
     {
-        $element = $this->waitFor(function () use ($button, $within): ?RemoteWebElement {
+        return $this->act(function () use ($button, $within): ?RemoteWebElement {
             foreach ($this->driver->findElements(WebDriverBy::cssSelector("$within button, $within a")) as $one) {
                 if (trim($one->getText()) === $button && $one->isDisplayed()) {
                     return $one;
@@ -98,20 +94,35 @@ final class Browser
             }
 
             return null;
-        }, "there is no “{$button}” to press in $within");
-        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
-        $element->click();
-
-        return $this;
+        }, static fn (RemoteWebElement $element) => $element->click(), "“{$button}” in $within");
     }
 
     /** Types over what stands in a field or an editor. */
     public function write(string $selector, string $text): self
     {
-        $element = $this->find($selector);
-        $element->click();
-        $element->sendKeys(["\u{E009}", 'a', "\u{E000}"]);
-        $element->sendKeys($text === '' ? "\u{E017}" : $text);
+        return $this->act(fn (): RemoteWebElement => $this->find($selector), static function (RemoteWebElement $element) use ($text): void {
+            $element->click();
+            $element->sendKeys(["\u{E009}", 'a', "\u{E000}"]);
+            $element->sendKeys($text === '' ? "\u{E017}" : $text);
+        }, $selector);
+    }
+
+    /**
+     * @param  callable(): ?RemoteWebElement  $find
+     * @param  callable(RemoteWebElement): mixed  $do  tried again when the page exchanged the element meanwhile
+     */
+    private function act(callable $find, callable $do, string $what): self
+    {
+        $this->waitFor(function () use ($find, $do): bool {
+            $element = $find();
+            if ($element === null) {
+                return false;
+            }
+            $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+            $do($element);
+
+            return true;
+        }, "there is no $what");
 
         return $this;
     }

@@ -23,7 +23,7 @@ final class PackFormatTest extends TestCase
         self::assertSame([], $more);
         self::assertEquals($pack, $again);
         self::assertSame(PackFormat::write($pack), PackFormat::write($again));
-        self::assertCount(15, $pack->commands);
+        self::assertCount(18, $pack->commands);
     }
 
     public function test_yaml_says_the_same(): void

@@ -38,7 +38,7 @@ final class SignInTest extends TestCase
         $this->get($link)->assertRedirect('/');
         $this->assertAuthenticatedAs($this->wren);
         $this->post('/sign-out');
-        $this->get($link)->assertRedirect('/');
+        $this->get($link)->assertRedirect('/sign-in');
         $this->assertGuest();
         $late = app(SignInLinks::class)->issue($this->wren);
         $this->travel(31)->minutes();

@@ -39,7 +39,7 @@ final class StrangersTest extends TestCase
                 $this->call($method, $url, $this->fields())->assertNotFound();
             }
         }
-        self::assertSame(15, $this->cove->commands()->count());
+        self::assertSame(18, $this->cove->commands()->count());
     }
 
     public function test_a_reader_reads_and_rehearses_and_changes_nothing(): void
@@ -74,7 +74,7 @@ final class StrangersTest extends TestCase
             }
         }
         self::assertSame(8, $looked);
-        self::assertSame(15, $this->cove->commands()->count());
+        self::assertSame(18, $this->cove->commands()->count());
     }
 
     public function test_a_draft_never_borrows_another_channels_command(): void

@@ -21,14 +21,14 @@ final class TryTest extends TestCase
 
     public function test_preview_chat_and_command_line_answer_alike_and_all_follow_a_fact(): void
     {
-        $draft = $this->fields(['trigger' => '!where', 'responses' => [['text' => '[caller] is at [fact.workshop].', 'weight' => '1']]]);
+        $draft = $this->fields(['trigger' => '!place', 'responses' => [['text' => '[caller] is at [fact.workshop].', 'weight' => '1']]]);
         foreach (['the shed by the slipway', 'the old boathouse'] as $place) {
             Fact::query()->where('channel_id', $this->cove->id)->where('name', 'workshop')->update(['text' => $place]);
             $says = "Tamsin is at $place.";
             $preview = $this->post(route('write.preview', $this->cove), $draft + ['person' => 'tamsin'])->json();
             self::assertIsArray($preview);
             self::assertStringContainsString($says, (string) $preview['html']);
-            $this->say('tamsin', '!where', $draft)->assertSee($says);
+            $this->say('tamsin', '!place', $draft)->assertSee($says);
             $file = (string) tempnam(sys_get_temp_dir(), 'pack');
             file_put_contents($file, PackFormat::write(app(Assembler::class)->pack($this->cove)));
             self::assertSame(0, Artisan::call('parrot:say', ['--pack' => $file, '--response' => '[caller] is at [fact.workshop].', '--caller' => 'tamsin']));

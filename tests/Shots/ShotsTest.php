@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Shots;
+
+use Tests\Browser\BrowserTestCase;
+
+/** The pictures of the documentation, made from the demo. Run by `bin/parrot shots`. */
+final class ShotsTest extends BrowserTestCase
+{
+    public function test_the_main_views_are_pictured(): void
+    {
+        $folder = getenv('PARROT_SHOTS');
+        self::assertIsString($folder, 'bin/parrot shots says where to');
+        $page = $this->browser;
+        $this->signIn($page);
+
+        $page->go($this->url('/channels/1/write'));
+        $this->say('!knot', 'tamsin');
+        $page->sees('tie us a', '#lines');
+        $this->take("$folder/commands.png");
+
+        $page->go($this->url($this->commandPath('!tide')))->write('[data-response] .cm-content', '[fact.tide] Now it is [now], [caler].');
+        $page->sees('Nothing is named caler.', '#findings');
+        $this->say('!splinter', 'bram');
+        $this->say('!splinter', 'tamsin');
+        $this->say('!now', 'pia');
+        $this->take("$folder/command.png");
+        $page->script("document.documentElement.dataset.bsTheme = 'dark'");
+        $this->take("$folder/command-dark.png");
+
+        $page->size(390, 800);
+        $page->script("document.documentElement.dataset.bsTheme = 'light'");
+        $page->go($this->url($this->commandPath('!ahoy')))->sees('saved you a seat', '#preview');
+        $page->script('localStorage.clear()');
+        $this->take("$folder/phone.png");
+
+        $page->size(1280, 800);
+        $page->driver->manage()->deleteAllCookies();
+        $page->go($this->url('/sign-in'))->sees('Mail address');
+        $this->take("$folder/sign-in.png");
+    }
+
+    private function take(string $file): void
+    {
+        // Wait for the notes to be laid, and let no caret blink into the picture.
+        usleep(400_000);
+        $this->browser->script('document.activeElement?.blur()');
+        $this->browser->shot($file);
+        self::assertFileExists($file);
+    }
+}
