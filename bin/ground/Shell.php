@@ -13,18 +13,22 @@ final class Shell
      * @param  (callable(string): void)|null  $heard  each line while it runs
      * @return array{int, string} exit code and what it printed (both streams)
      */
-    public static function run(array $command, ?string $folder = null, array $environment = [], ?string $log = null, ?callable $heard = null): array
+    public static function run(array $command, ?string $folder = null, array $environment = [], ?string $log = null, ?callable $heard = null, ?string $input = null): array
     {
         $program = self::find($command[0]);
         if ($program === null) {
             return [127, "{$command[0]} is not installed"];
         }
         $command[0] = $program;
-        $streams = [['file', '/dev/null', 'r'], ['pipe', 'w'], ['redirect', 1]];
+        $streams = [$input === null ? ['file', '/dev/null', 'r'] : ['pipe', 'r'], ['pipe', 'w'], ['redirect', 1]];
         // @phpstan-ignore argument.type (the stub does not know that a redirection names a number)
         $process = proc_open($command, $streams, $pipes, $folder, $environment + getenv());
         if ($process === false) {
             return [126, "{$program} could not be started"];
+        }
+        if ($input !== null) {
+            fwrite($pipes[0], $input);
+            fclose($pipes[0]);
         }
         $output = '';
         while (($line = fgets($pipes[1])) !== false) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response;
 
 use Brick\Math\BigRational;
+use SilverParrot\Chat\Level;
 use SilverParrot\Response\Evaluation\Operation;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Syntax\AndAlso;
@@ -312,7 +313,7 @@ final class SlotParser
                 $this->next();
             }
             if (! $this->token()->isWord('one') || ! $this->tokens[$this->at + 1]->isWord('of')) {
-                return new Comparison(Relation::Is, $isNegated, $left, [$this->sum()]);
+                return $this->comparison(Relation::Is, $isNegated, $left, [$this->sum()]);
             }
             $this->at += 2;
             $right = [$this->sum()];
@@ -321,7 +322,7 @@ final class SlotParser
                 $right[] = $this->sum();
             }
 
-            return new Comparison(Relation::Is, $isNegated, $left, $right);
+            return $this->comparison(Relation::Is, $isNegated, $left, $right);
         }
         $relation = $token->is('<', '<=', '>', '>=') ? Relation::from($token->text) : ($token->isWord('contains') ? Relation::Contains : null);
         if ($relation === null && $token->isWord('starts', 'ends') && $this->tokens[$this->at + 1]->isWord('with')) {
@@ -333,7 +334,25 @@ final class SlotParser
         }
         $this->next();
 
-        return new Comparison($relation, false, $left, [$this->sum()]);
+        return $this->comparison($relation, false, $left, [$this->sum()]);
+    }
+
+    /**
+     * A level is compared with a level: a word that names none would never hold.
+     *
+     * @param  non-empty-list<Expression>  $right
+     */
+    private function comparison(Relation $relation, bool $isNegated, Expression $left, array $right): Comparison
+    {
+        $isLevel = $left instanceof Call && $left->name instanceof Names\PersonName && in_array($left->folded[1] ?? '', ['level', 'levels'], true);
+        foreach ($isLevel ? $right : [] as $one) {
+            if ($one instanceof Literal && is_string($one->value) && Level::named($one->value) === null) {
+                $nearest = Nearest::to($one->value, Level::words());
+                $this->findings[] = new Finding(Mistake::UnknownLevel, $one->span(), data: ['text' => $one->value] + ($nearest === null ? [] : ['nearest' => "“{$nearest}”"]), replacement: $nearest === null ? null : "\"$nearest\"");
+            }
+        }
+
+        return new Comparison($relation, $isNegated, $left, $right);
     }
 
     private function sum(): Expression

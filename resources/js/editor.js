@@ -38,6 +38,7 @@ export function editorFor(area) {
                 keymap.of([...defaultKeymap.filter((one) => one.key !== 'Mod-Enter'), ...historyKeymap]),
                 EditorView.lineWrapping,
                 EditorView.cspNonce.of(nonce),
+                EditorView.editorAttributes.of({ class: area.rows > 1 ? 'is-tall' : 'is-low' }),
                 EditorState.readOnly.of(area.closest('fieldset')?.disabled ?? false),
                 EditorView.contentAttributes.of({
                     'aria-label': area.getAttribute('aria-label') ?? document.getElementById(area.getAttribute('aria-labelledby'))?.textContent ?? 'Response',
@@ -57,7 +58,6 @@ export function editorFor(area) {
             ],
         }),
     });
-    view.dom.classList.add(area.rows > 1 ? 'is-tall' : 'is-low');
     area.after(view.dom);
     area.hidden = true;
     return {

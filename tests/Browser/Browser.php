@@ -79,6 +79,12 @@ final class Browser
         return $this->waitFor(fn (): ?RemoteWebElement => $this->driver->findElements(WebDriverBy::cssSelector($selector))[0] ?? null, "there is no $selector");
     }
 
+    /** @return list<RemoteWebElement> */
+    public function all(string $selector): array
+    {
+        return array_values($this->driver->findElements(WebDriverBy::cssSelector($selector)));
+    }
+
     public function click(string $selector): self
     {
         return $this->act(fn (): RemoteWebElement => $this->find($selector), static fn (RemoteWebElement $element) => $element->click(), $selector);

@@ -58,7 +58,7 @@ final class MainJobTest extends BrowserTestCase
         $page->go($this->url($this->commandPath('!ahoy')));
         $this->say('!ahoy @pia', 'tamsin');
         $page->press('this is right')->sees('It still holds.', '#expectations');
-        foreach ($page->driver->findElements(\Facebook\WebDriver\WebDriverBy::cssSelector('[data-response] .cm-content')) as $editor) {
+        foreach ($page->all('[data-response] .cm-content') as $editor) {
             $editor->click();
             $editor->sendKeys(["\u{E009}", 'a', "\u{E000}", 'Ahoy there, [target].']);
         }

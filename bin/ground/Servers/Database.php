@@ -93,14 +93,15 @@ final readonly class Database implements Server
     }
 
     /** The database and its user; the password is set anew each time, so the settings file is the one place that counts. */
-    public function grant(string $database, string $user, string $password): void
+    public function grant(string $database, string $account, string $password): void
     {
         $statements = "CREATE DATABASE IF NOT EXISTS `$database` CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;";
         foreach (['127.0.0.1', 'localhost'] as $host) {
-            $statements .= "CREATE USER IF NOT EXISTS '$user'@'$host'; ALTER USER '$user'@'$host' IDENTIFIED BY '".addslashes($password)."';"
-                ."GRANT ALL ON `$database`.* TO '$user'@'$host';";
+            $statements .= "CREATE USER IF NOT EXISTS '$account'@'$host'; ALTER USER '$account'@'$host' IDENTIFIED BY '".addslashes($password)."';"
+                ."GRANT ALL ON `$database`.* TO '$account'@'$host';";
         }
-        [$code, $printed] = Shell::run(['mariadb', '--no-defaults', "--socket={$this->socket}", '--user=root', '--execute='.$statements]);
+        // By standard input: what stands in a command line, every user of the machine can read.
+        [$code, $printed] = Shell::run(['mariadb', '--no-defaults', "--socket={$this->socket}", '--user='.self::user()], input: $statements);
         if ($code !== 0) {
             file_put_contents($this->log, $printed, FILE_APPEND);
             throw Trouble::notReady('The database', $this->log);

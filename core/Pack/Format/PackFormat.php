@@ -176,6 +176,6 @@ final class PackFormat
             'tier' => $member->tier,
             'habits' => $member->habits,
             'record' => $member->record,
-        ]);
+        ], static fn (array|int|string $value): bool => ! in_array($value, [[], 0, ''], true));
     }
 }

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Hearing;
+
+use PHPUnit\Framework\TestCase;
+use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chat\ChatLine;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Event;
+use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Hearing\Needs;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Parrot;
+use SilverParrot\Hearing\Talker;
+use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Memory\Already;
+use SilverParrot\Memory\InMemoryStore;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\KnownView;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\LevelRule;
+use SilverParrot\Pack\WeightedText;
+use SilverParrot\Value\Moment;
+use SilverParrot\World as HeardIn;
+use Tests\Core\Response\World;
+
+final class DriverTest extends TestCase
+{
+    public function test_an_event_that_is_delivered_twice_changes_memory_once(): void
+    {
+        $pack = World::pack()->withCommand(new Command('!plank', [new WeightedText('[add 1 to counter.planks]')], channelCooldown: 0, personCooldown: 0));
+        $store = new InMemoryStore([Key::counter('planks')->id() => 3]);
+        $driver = new Driver(new Talker, $store);
+        $first = $driver->hear($this->line('!plank'), $this->world($pack))->outcome;
+        self::assertInstanceOf(Outcome::class, $first);
+        self::assertSame(['4'], $first->texts());
+        self::assertInstanceOf(Already::class, $driver->hear($this->line('!plank'), $this->world($pack))->outcome);
+        self::assertSame(4, $store->values()[Key::counter('planks')->id()]);
+    }
+
+    public function test_a_line_that_sets_nothing_off_reads_and_writes_nothing(): void
+    {
+        $store = new InMemoryStore;
+        $carried = (new Driver(new Talker, $store))->hear($this->line('good evening'), $this->world(World::pack()));
+        self::assertTrue($carried->reads->isEmpty());
+        self::assertSame([], $store->values());
+    }
+
+    public function test_a_parrot_that_never_has_enough_is_stopped(): void
+    {
+        $greedy = new class implements Parrot
+        {
+            private int $asked = 0;
+
+            public function hear(Event $event, HeardIn $world): Needs
+            {
+                return Needs::keys(Key::counter('n'.$this->asked++));
+            }
+        };
+        $this->expectException(\LogicException::class);
+        (new Driver($greedy, new InMemoryStore))->hear($this->line('x'), $this->world(World::pack()));
+    }
+
+    public function test_a_look_up_is_not_asked_while_a_gate_may_be_closed(): void
+    {
+        $pack = World::pack()->withCommand(new Command('!tide', [new WeightedText('[lookup.tide.high] [counter.planks]')]));
+        $world = new HeardIn($pack, new KnownView([]), new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $needs = (new Talker)->hear($this->line('!tide'), $world);
+        self::assertInstanceOf(Needs::class, $needs);
+        self::assertSame([], $needs->requests);
+        self::assertCount(3, $needs->reads->keys, 'two cooldowns and a counter in one round');
+        $known = new KnownView(array_map(static fn (): ?int => null, $needs->reads->keys));
+        $needs = (new Talker)->hear($this->line('!tide'), $world->remembering($known));
+        self::assertInstanceOf(Needs::class, $needs);
+        self::assertSame(['lookup.tide.high'], array_map(static fn ($request): string => $request->id(), $needs->requests));
+    }
+
+    public function test_without_a_trace_the_same_is_said(): void
+    {
+        $pack = World::pack()->withCommand(new Command('!x', [new WeightedText('[roll 1000] [caller]'), new WeightedText('b')]));
+        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new KnownView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Key::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
+        $with = $hear(true);
+        $without = $hear(false);
+        self::assertInstanceOf(Outcome::class, $with);
+        self::assertInstanceOf(Outcome::class, $without);
+        self::assertSame($with->texts(), $without->texts());
+        self::assertNotNull($with->trace);
+        self::assertNull($without->trace);
+    }
+
+    public function test_a_command_is_told_in_one_sentence(): void
+    {
+        $cases = [
+            'Anyone, every 10 s, each person once in a minute.' => new Command('!a', [new WeightedText('x')]),
+            'Moderators and up, as often as they like, changes counter.planks.' => new Command('!a', [new WeightedText('[add 1 to counter.planks]'), new WeightedText('[take 1 from counter.planks]')], levels: new LevelRule([], \SilverParrot\Chat\Level::Moderator), channelCooldown: 0, personCooldown: 0),
+            'Switched off. The streamer, every 90 s, each person once in 2 hours, as a whisper, in the streamer’s voice, not on the public list.' => new Command('!a', [new WeightedText('x')], levels: new LevelRule([], \SilverParrot\Chat\Level::Streamer), channelCooldown: 90, personCooldown: 7200, enabled: false, listed: false, voice: \SilverParrot\Chat\Voice::Streamer, place: \SilverParrot\Chat\Place::Whisper),
+        ];
+        foreach ($cases as $sentence => $command) {
+            self::assertSame($sentence, InOneSentence::of($command));
+        }
+    }
+
+    private function line(string $text): ChatLine
+    {
+        return new ChatLine('e', World::people()[0]->person(), $text, new Moment(0));
+    }
+
+    private function world(\SilverParrot\Pack\Pack $pack): HeardIn
+    {
+        return new HeardIn($pack, new KnownView([]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+    }
+}
