@@ -15,6 +15,8 @@ class CommandPage {
         this.unsaved = new Unsaved(form);
         form.querySelectorAll('[data-editor]').forEach((area) => this.edit(area));
         form.addEventListener('input', (event) => this.changed(event));
+        // Some ways of choosing tell of the change only, not of the input.
+        form.addEventListener('change', (event) => event.target.matches('select') && this.changed(event));
         form.addEventListener('parrot:focus', (event) => this.focusOn(event.target));
         form.addEventListener('click', (event) => this.clicked(event));
         form.addEventListener('submit', () => this.unsaved.keep());

@@ -66,6 +66,21 @@ final class MainJobTest extends BrowserTestCase
         $page->press('drop', '#expectations')->doesNotSee('It no longer holds.');
     }
 
+    public function test_who_may_is_chosen_by_least_level_or_by_some(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!knot')));
+        $page->click('[name=who] option[value=moderator]')->sees('Moderators and up, every 10 s', '#sentence')->sees('Bram, tie us a', '#preview');
+        $page->click('[name=who] option[value=any_of]')->click('[name="any_of[]"][value=vip]')->sees('VIPs, every 10 s', '#sentence')->sees('Pia, tie us a', '#preview');
+        $page->click('[name=person] option[value=tamsin]')->sees('silent: it is for VIPs', '#preview');
+        $this->say('!knot', 'tamsin');
+        $page->sees('closed: it is for VIPs; to open it, speak as one of them', '#whys');
+        $page->press('Save')->sees('!knot is saved.');
+        self::assertTrue($page->find('[name="any_of[]"][value=vip]')->isSelected());
+        $page->click('[name=who] option[value=everyone]')->press('Save')->sees('!knot is saved.')->sees('Anyone, every 10 s', '#sentence');
+    }
+
     public function test_several_responses_are_added_weighed_and_removed(): void
     {
         $page = $this->browser;

@@ -27,6 +27,7 @@ enum Flaw: string implements FindingKind
     case NotAMoment = 'not-a-moment';
     case NotAZone = 'not-a-zone';
     case NotALanguage = 'not-a-language';
+    case NothingChosen = 'nothing-chosen';
 
     public function code(): string
     {
@@ -58,6 +59,7 @@ enum Flaw: string implements FindingKind
             self::NotAMoment => '“{value}” is not a moment.',
             self::NotAZone => '“{value}” is not a time zone.',
             self::NotALanguage => '“{value}” is not a language tag.',
+            self::NothingChosen => 'No level is chosen.',
         };
     }
 
@@ -80,6 +82,7 @@ enum Flaw: string implements FindingKind
             self::NotAMoment => 'Write it as in 2026-11-25T09:00:00Z.',
             self::NotAZone => 'Write it as in Europe/London.',
             self::NotALanguage => 'Write it as in en or pt-BR.',
+            self::NothingChosen => 'Choose one or more, or let it be for everyone.',
         };
     }
 }

@@ -30,9 +30,13 @@ final class LevelFormat
     public static function readRule(Document $rule): LevelRule
     {
         $rule->object(['any_of', 'at_least']);
+        $anyOf = $rule->has('any_of') ? self::readAll($rule->at('any_of')) : [];
+        if ($rule->has('any_of') && $anyOf === []) {
+            $rule->at('any_of')->flaw(Flaw::NothingChosen, []);
+        }
 
         return new LevelRule(
-            $rule->has('any_of') ? self::readAll($rule->at('any_of')) : [],
+            $anyOf,
             $rule->has('at_least') ? self::read($rule->at('at_least')) : null,
         );
     }

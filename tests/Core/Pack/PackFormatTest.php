@@ -88,10 +88,11 @@ final class PackFormatTest extends TestCase
         yield 'choices' => [$break(static function (array $d): array {
             $d['lists'][0]['order'] = 'random';
             $d['commands'][2]['levels']['at_least'] = 'captain';
+            $d['commands'][3]['levels']['any_of'] = [];
             $d['counters'][1]['scope'] = 'ship';
 
             return $d;
-        }), ['/commands/2/levels/at_least not-one-of', '/lists/0/order not-one-of', '/counters/1/scope not-one-of']];
+        }), ['/commands/2/levels/at_least not-one-of', '/commands/3/levels/any_of nothing-chosen', '/lists/0/order not-one-of', '/counters/1/scope not-one-of']];
         yield 'names' => [$break(static function (array $d): array {
             $d['facts'][0]['name'] = 'work shop';
             $d['commands'][0]['trigger'] = '!a b';

@@ -39,6 +39,7 @@ final class CommandsTest extends TestCase
     {
         $answer = $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!two words', 'channel_cooldown' => 'often', 'person_cooldown' => '90000', 'responses' => [['text' => 'kept text', 'weight' => '5000']]]));
         $answer->assertUnprocessable()->assertSee('cannot be a trigger')->assertSee('Here must be a whole number')->assertSee('90000 is not between 0 and 86400')->assertSee('5000 is not between 1 and 1000')->assertSee('kept text')->assertSee('!two words');
+        $this->post(route('write.store', $this->cove), $this->fields(['who' => 'any_of']))->assertUnprocessable()->assertSee('No level is chosen.');
         $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!TIDES']))->assertUnprocessable()->assertSee('sets another command off already');
         self::assertSame(18, $this->cove->commands()->count());
     }
