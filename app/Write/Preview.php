@@ -43,7 +43,7 @@ final readonly class Preview
         $caller = self::caller($pack, $shown, $login);
         $findings = [];
         foreach ($command->sources() as $place => $source) {
-            $findings[$place] = array_map(static fn (Finding $finding): array => $finding->toArray(), Response::of($source)->findings($pack));
+            $findings[$place] = array_map(static fn (Finding $finding): array => $finding->toArray() + ['replacement' => $finding->replacement], Response::of($source)->findings($pack));
         }
 
         return new PreviewResult(

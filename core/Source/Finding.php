@@ -45,7 +45,7 @@ final readonly class Finding
         return preg_match('/\{[a-z]+\}/', $mend) === 1 ? '' : $mend;
     }
 
-    /** @return array{code: string, severity: string, at: string, from: string|null, to: string|null, sentence: string, mend: string, replacement: string|null} */
+    /** @return array{code: string, severity: string, at: string, from: string|null, to: string|null, sentence: string, mend: string} */
     public function toArray(): array
     {
         return [
@@ -56,7 +56,6 @@ final readonly class Finding
             'to' => $this->span === null ? null : (string) $this->span->to,
             'sentence' => $this->sentence(),
             'mend' => $this->mend(),
-            'replacement' => $this->replacement,
         ];
     }
 
