@@ -14,7 +14,8 @@ return [
             'password' => env('DB_PASSWORD', ''),
             'charset' => 'utf8mb4',
             // What is compared without case is folded by the core first; no collation decides.
-            'collation' => 'utf8mb4_bin',
+            // Without padding: "a" and "a " are two keys.
+            'collation' => 'utf8mb4_nopad_bin',
             'prefix' => '',
             'strict' => true,
             'engine' => 'InnoDB',

@@ -32,4 +32,9 @@ final readonly class Needs implements Turn
     {
         return null;
     }
+
+    public function sayingsToQueue(): array
+    {
+        return [];
+    }
 }

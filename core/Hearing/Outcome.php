@@ -34,6 +34,11 @@ final readonly class Outcome implements Turn
         return $this->changes;
     }
 
+    public function sayingsToQueue(): array
+    {
+        return $this->sayings;
+    }
+
     /** @return list<string> */
     public function texts(): array
     {

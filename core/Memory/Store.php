@@ -19,7 +19,7 @@ interface Store
      *
      * @param  string  $eventKey  an event that was taken before is not taken again
      * @param  Closure(View): T  $hear  pure; may be run again
-     * @return T|Already
+     * @return T|Already|Fenced
      */
-    public function turn(string $eventKey, Reads $reads, Closure $hear): Turn|Already;
+    public function turn(string $eventKey, Reads $reads, Closure $hear): Turn|Already|Fenced;
 }

@@ -16,4 +16,9 @@ final readonly class Tally implements Turn
     {
         return $this->changes;
     }
+
+    public function sayingsToQueue(): array
+    {
+        return [];
+    }
 }

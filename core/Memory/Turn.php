@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace SilverParrot\Memory;
 
+use SilverParrot\Chat\Saying;
+
 /** What came of hearing an event inside a turn. */
 interface Turn
 {
     /** @return list<Change>|null null where more must be fetched first: the turn is undone, its event key too */
     public function changesToKeep(): ?array;
+
+    /** @return list<Saying> to be queued for the outbox in the same commit */
+    public function sayingsToQueue(): array;
 }

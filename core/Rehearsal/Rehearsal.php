@@ -12,7 +12,6 @@ use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\Readings;
-use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
@@ -73,7 +72,7 @@ final class Rehearsal
         $world = new World($this->pack, $this->store->whole(), $this->readings, $at, new KeyedChance($this->seed, $key), $this->profile, $this->traced);
         $before = $this->store->values();
         $carried = $this->driver->hear(new ChatLine($key, $by, $text, $at), $world);
-        if ($carried->outcome instanceof Already) {
+        if (! $carried->outcome instanceof Outcome) {
             throw new \LogicException('Two lines of a rehearsal have the same key.');
         }
         $this->given = array_map(static fn (Key $read): null|bool|int|string|array => $before[$read->id()] ?? null, $carried->reads->keys);

@@ -40,7 +40,7 @@ final readonly class Database implements Server
         return [
             Shell::find('mariadbd') ?? 'mariadbd', '--no-defaults', ...$this->owner(), "--datadir={$this->data}", '--bind-address=127.0.0.1',
             "--port={$this->port}", "--socket={$this->socket}", "--pid-file={$this->data}/server.pid", "--log-error={$this->log}",
-            '--skip-name-resolve', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_bin',
+            '--skip-name-resolve', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_nopad_bin',
             // A small pool: one streamer's rows, not a data centre's.
             '--innodb-buffer-pool-size=64M', '--performance-schema=OFF', ...$this->more,
         ];
@@ -95,7 +95,7 @@ final readonly class Database implements Server
     /** The database and its user; the password is set anew each time, so the settings file is the one place that counts. */
     public function grant(string $database, string $account, string $password): void
     {
-        $statements = "CREATE DATABASE IF NOT EXISTS `$database` CHARACTER SET utf8mb4 COLLATE utf8mb4_bin;";
+        $statements = "CREATE DATABASE IF NOT EXISTS `$database` CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;";
         foreach (['127.0.0.1', 'localhost'] as $host) {
             $statements .= "CREATE USER IF NOT EXISTS '$account'@'$host'; ALTER USER '$account'@'$host' IDENTIFIED BY '".addslashes($password)."';"
                 ."GRANT ALL ON `$database`.* TO '$account'@'$host';";

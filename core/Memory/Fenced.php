@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Memory;
+
+/** Somebody else holds the channel now: nothing was looked at, nothing kept. */
+final readonly class Fenced
+{
+    /** @param  int  $epoch of whoever holds it */
+    public function __construct(public int $epoch)
+    {
+    }
+}

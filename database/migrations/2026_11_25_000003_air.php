@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+/** What the air needs: who holds a channel, what was heard, what is to be said, how memory came to be as it is. */
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::table('channels', function (Blueprint $table): void {
+            // Raised whenever another talker takes the channel: whoever still has an older one writes nothing more.
+            $table->unsignedBigInteger('lease_epoch')->default(0);
+            $table->string('lease_holder', 100)->nullable();
+            $table->dateTime('lease_until', 3)->nullable();
+        });
+        Schema::create('heard_events', function (Blueprint $table): void {
+            $table->foreignId('channel_id')->constrained()->cascadeOnDelete();
+            $table->string('event_key', 190);
+            $table->dateTime('heard_at', 3);
+            $table->primary(['channel_id', 'event_key']);
+            $table->index('heard_at');
+        });
+        Schema::create('outgoing', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('channel_id')->constrained()->cascadeOnDelete();
+            $table->string('event_key', 190);
+            $table->unsignedInteger('position');
+            $table->text('text');
+            $table->string('voice', 20);
+            $table->string('place', 20);
+            $table->string('answer_to', 190);
+            // queued, then handed before the socket is written to, or stale, or dropped
+            $table->string('state', 20);
+            $table->dateTime('queued_at', 3);
+            $table->dateTime('handed_at', 3)->nullable();
+            $table->unique(['channel_id', 'event_key', 'position']);
+            $table->index(['channel_id', 'state']);
+        });
+        Schema::create('memory_history', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('channel_id')->constrained()->cascadeOnDelete();
+            $table->string('key', 300);
+            $table->json('before')->nullable();
+            $table->json('after')->nullable();
+            $table->string('event_key', 190);
+            $table->dateTime('at', 3);
+            $table->index(['channel_id', 'key']);
+        });
+    }
+};
