@@ -8,6 +8,7 @@ use App\Accounts\PasswordController;
 use App\Accounts\RegistrationController;
 use App\Accounts\SessionController;
 use App\Accounts\SignInLinkController;
+use App\Publish\PublishController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\TryController;
 use App\Write\CommandController;
@@ -41,6 +42,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::get('/write', [CommandsController::class, 'index'])->name('write');
         Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->whereNumber('command')->name('write.command');
         Route::post('/write/preview', PreviewController::class)->middleware('throttle:1200,1')->name('write.preview');
+        Route::get('/publish', [PublishController::class, 'index'])->name('publish');
         Route::post('/rehearse/try', TryController::class)->middleware('throttle:600,1')->name('rehearse.try');
     });
     Route::middleware('can:write,channel')->group(function (): void {
@@ -52,6 +54,10 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
         Route::post('/write/undo/{change}', [CommandController::class, 'undo'])->name('write.undo');
         Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
+        Route::post('/publish', [PublishController::class, 'store'])->name('publish.store');
+        Route::post('/publish/editions/{edition}', [PublishController::class, 'putOnAir'])->name('publish.put');
+        Route::post('/publish/pause', [PublishController::class, 'pause'])->name('publish.pause');
+        Route::post('/publish/silence', [PublishController::class, 'silence'])->name('publish.silence');
         Route::delete('/write/commands/{command}/expectations/{expectation}', [ExpectationController::class, 'destroy'])->name('rehearse.unexpect');
     });
     Route::middleware('can:manage,channel')->group(function (): void {

@@ -18,13 +18,17 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property list<string> $talkers
  * @property array<string, null|bool|int|string> $details
  * @property string $seed
+ * @property int|null $edition_on_air
+ * @property bool $paused
+ * @property list<string> $silenced folded triggers
+ * @property int $lease_epoch
  * @property Collection<int, Membership> $memberships
  */
 final class Channel extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['talkers' => 'array', 'details' => 'array'];
+    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array'];
 
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany
@@ -84,6 +88,12 @@ final class Channel extends Model
     public function changes(): HasMany
     {
         return $this->hasMany(Change::class);
+    }
+
+    /** @return HasMany<Edition, $this> */
+    public function editions(): HasMany
+    {
+        return $this->hasMany(Edition::class);
     }
 
     /** @return HasMany<MemoryRow, $this> */

@@ -13,6 +13,7 @@ use App\Storage\CommandRows;
 use Illuminate\Contracts\View\View;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Differences;
 use SilverParrot\Pack\Format\CommandFormat;
 
 /** Everything that stands on a command's page. */
@@ -50,37 +51,7 @@ final readonly class CommandPage
 
         return $this->view($channel, $theirs, $mine, [], $theirs->revision ?? 0)->with('conflict', [
             'dropped' => $saved === null,
-            'differences' => $saved === null ? [] : self::differences($saved, $mine),
+            'differences' => $saved === null ? [] : Differences::fields(Differences::flat(CommandFormat::write($saved)), Differences::flat(CommandFormat::write($mine))),
         ]);
-    }
-
-    /** @return array<string, array{string, string}> what is meant => theirs, mine */
-    private static function differences(Command $theirs, Command $mine): array
-    {
-        $differences = [];
-        $flat = static fn (Command $command): array => self::flat(array_diff_key(CommandFormat::write($command), ['expectations' => 1]));
-        [$a, $b] = [$flat($theirs), $flat($mine)];
-        foreach (array_keys($a + $b) as $key) {
-            if (($a[$key] ?? '') !== ($b[$key] ?? '')) {
-                $differences[str_replace(['/', '_'], ' ', (string) $key)] = [$a[$key] ?? '', $b[$key] ?? ''];
-            }
-        }
-
-        return $differences;
-    }
-
-    /**
-     * @param  array<array-key, mixed>  $document
-     * @return array<string, string>
-     */
-    private static function flat(array $document, string $at = ''): array
-    {
-        $flat = [];
-        foreach ($document as $key => $value) {
-            $name = ltrim("$at/".(is_int($key) ? $key + 1 : $key), '/');
-            $flat += is_array($value) ? self::flat($value, $name) : [$name => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '')];
-        }
-
-        return $flat;
     }
 }

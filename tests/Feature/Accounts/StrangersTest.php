@@ -6,6 +6,7 @@ namespace Tests\Feature\Accounts;
 
 use App\Models\Channel;
 use App\Models\Role;
+use App\Publish\Editions;
 use App\Storage\CommandRows;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
@@ -20,7 +21,7 @@ final class StrangersTest extends TestCase
     private const OPEN = ['home', 'sign-in', 'sign-in.link', 'register', 'password.request', 'password.email', 'password.reset', 'password.update', 'channels', 'channels.store', 'sign-out', 'storage.local', 'storage.local.upload'];
 
     /** Those that a reader may use. */
-    private const READING = ['write', 'write.command', 'write.preview', 'rehearse.try'];
+    private const READING = ['write', 'write.command', 'write.preview', 'rehearse.try', 'publish'];
 
     public function test_whoever_is_not_signed_in_is_led_to_the_door(): void
     {
@@ -68,12 +69,12 @@ final class StrangersTest extends TestCase
         $this->actingAs($own->memberships()->with('user')->firstOrFail()->user);
         $looked = 0;
         foreach ($this->channelRoutes($own) as $name => [$method, $url]) {
-            if (preg_match('~/(commands|undo|members)/\d+~', $url) === 1) {
+            if (preg_match('~/(commands|undo|members|editions)/\d+~', $url) === 1) {
                 $this->call($method, $url, $this->fields())->assertNotFound();
                 $looked++;
             }
         }
-        self::assertSame(8, $looked);
+        self::assertSame(9, $looked);
         self::assertSame(18, $this->cove->commands()->count());
     }
 
@@ -96,7 +97,7 @@ final class StrangersTest extends TestCase
         $expectation = app(CommandRows::class)->expect($command, new Expectation('!tide', 'pia', ['x'], new Moment(0), '1', 'e'));
         $change = $this->cove->changes()->firstOrFail();
         $membership = $this->cove->memberships()->firstOrFail();
-        $values = ['channel' => ($under ?? $this->cove)->id, 'command' => $command->id, 'change' => $change->id, 'expectation' => $expectation->id, 'membership' => $membership->id];
+        $values = ['channel' => ($under ?? $this->cove)->id, 'command' => $command->id, 'change' => $change->id, 'expectation' => $expectation->id, 'membership' => $membership->id, 'edition' => $this->cove->editions()->first()->id ?? app(Editions::class)->publish($this->cove, '', $this->wren)->id];
         $routes = [];
         /** @var Route $route */
         foreach (Routes::getRoutes() as $route) {

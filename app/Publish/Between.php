@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publish;
+
+use App\Models\Channel;
+use App\Models\Edition;
+use App\Storage\Assembler;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Checks\Checks;
+use SilverParrot\Pack\Difference;
+use SilverParrot\Pack\Differences;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Expected;
+use SilverParrot\Rehearsal\Holding;
+use SilverParrot\Source\Finding;
+
+/** What stands between the draft and the air. */
+final readonly class Between
+{
+    /**
+     * @param  list<Finding>  $findings  of the draft
+     * @param  list<Holding>  $broken  expectations that no longer hold
+     * @param  list<Difference>  $differences
+     */
+    private function __construct(public Pack $draft, public array $findings, public array $broken, public array $differences)
+    {
+    }
+
+    public static function of(Channel $channel, Assembler $assembler): self
+    {
+        $draft = $assembler->pack($channel);
+        $broken = [];
+        foreach ($draft->commands as $command) {
+            foreach ($command->expectations as $expectation) {
+                $holding = Expected::check($draft, $expectation, ChatProfile::stream());
+                if (! $holding->holds()) {
+                    $broken[] = $holding;
+                }
+            }
+        }
+        /** @var Edition|null $edition */
+        $edition = $channel->edition_on_air === null ? null : $channel->editions()->where('number', $channel->edition_on_air)->first();
+
+        return new self($draft, Checks::of($draft), $broken, Differences::between($edition === null ? null : Editions::packOf($edition), $draft));
+    }
+
+    public function hasErrors(): bool
+    {
+        return array_filter($this->findings, static fn (Finding $finding): bool => $finding->isError()) !== [];
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publish;
+
+use App\Models\Channel;
+use App\Models\Edition;
+use App\Models\User;
+use App\Storage\Assembler;
+use Illuminate\Support\Facades\DB;
+use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Fold;
+
+/** Putting packs on the air, and taking them off. */
+final readonly class Editions
+{
+    public function __construct(private Assembler $assembler)
+    {
+    }
+
+    /** The draft becomes the next edition, and that one is on the air. */
+    public function publish(Channel $channel, string $note, User $by): Edition
+    {
+        return DB::transaction(function () use ($channel, $note, $by): Edition {
+            $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
+            $number = ($channel->editions()->orderByDesc('number')->first()->number ?? 0) + 1;
+            $edition = Edition::query()->create(['channel_id' => $channel->id, 'number' => $number, 'note' => $note, 'document' => PackFormat::write($this->assembler->pack($channel)), 'user_id' => $by->id]);
+            $channel->newQuery()->whereKey($channel->id)->update(['edition_on_air' => $number, 'silenced' => '[]']);
+
+            return $edition;
+        });
+    }
+
+    /** An older edition, or a newer one, is on the air from now on. */
+    public function putOnAir(Channel $channel, Edition $edition): void
+    {
+        $channel->newQuery()->whereKey($channel->id)->update(['edition_on_air' => $edition->number]);
+    }
+
+    public function pause(Channel $channel, bool $paused): void
+    {
+        $channel->newQuery()->whereKey($channel->id)->update(['paused' => $paused]);
+    }
+
+    /** One command falls silent on the air, or speaks again, at once and without an edition. */
+    public function silence(Channel $channel, string $trigger, bool $silent): void
+    {
+        DB::transaction(function () use ($channel, $trigger, $silent): void {
+            $current = $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
+            $others = array_values(array_diff($current->silenced, [Fold::caseless($trigger)]));
+            $current->update(['silenced' => $silent ? [...$others, Fold::caseless($trigger)] : $others]);
+        });
+    }
+
+    public function onAir(Channel $channel): ?Pack
+    {
+        $edition = $channel->edition_on_air === null ? null : $channel->editions()->where('number', $channel->edition_on_air)->first();
+
+        return $edition === null ? null : self::packOf($edition, $channel->silenced);
+    }
+
+    /** @param  list<string>  $silenced folded triggers */
+    public static function packOf(Edition $edition, array $silenced = []): Pack
+    {
+        [$pack] = PackFormat::read($edition->document);
+        foreach ($pack->commands as $command) {
+            if (in_array(Fold::caseless($command->trigger), $silenced, true)) {
+                $pack = $pack->withCommand($command->switched(false), $command->trigger);
+            }
+        }
+
+        return $pack;
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+/** One command that differs, or, with an empty trigger, what belongs to no command. */
+final readonly class Difference
+{
+    /**
+     * @param  string  $kind  "new", "changed" or "dropped"
+     * @param  array<string, array{string, string}>  $fields  field => before, after
+     */
+    public function __construct(public string $trigger, public string $kind, public array $fields)
+    {
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+use SilverParrot\Pack\Format\CommandFormat;
+use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Source\Fold;
+
+/** What differs between two packs, by command and by field. */
+final class Differences
+{
+    /**
+     * @param  Pack|null  $before  null where nothing was on the air yet
+     * @return list<Difference>
+     */
+    public static function between(?Pack $before, Pack $after): array
+    {
+        $old = self::byTrigger($before);
+        $new = self::byTrigger($after);
+        $differences = [];
+        foreach ($new as $key => $command) {
+            $fields = isset($old[$key]) ? self::fields(self::flat(CommandFormat::write($old[$key])), self::flat(CommandFormat::write($command))) : [];
+            if (! isset($old[$key]) || $fields !== []) {
+                $differences[] = new Difference($command->trigger, isset($old[$key]) ? 'changed' : 'new', $fields);
+            }
+        }
+        foreach (array_diff_key($old, $new) as $command) {
+            $differences[] = new Difference($command->trigger, 'dropped', []);
+        }
+        $rest = self::fields(self::rest($before), self::rest($after));
+        if ($rest !== [] && $before !== null) {
+            $differences[] = new Difference('', 'changed', $rest);
+        }
+
+        return $differences;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $document
+     * @return array<string, string> "responses 1 text" => what stands there
+     */
+    public static function flat(array $document, string $at = ''): array
+    {
+        $flat = [];
+        foreach ($document as $key => $value) {
+            $name = ltrim($at.' '.(is_int($key) ? $key + 1 : str_replace('_', ' ', $key)));
+            if ($name === 'expectations') {
+                continue;
+            }
+            $flat += is_array($value) ? self::flat($value, $name) : [$name => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '')];
+        }
+
+        return $flat;
+    }
+
+    /**
+     * @param  array<string, string>  $before
+     * @param  array<string, string>  $after
+     * @return array<string, array{string, string}> field => before, after
+     */
+    public static function fields(array $before, array $after): array
+    {
+        $fields = [];
+        foreach (array_keys($before + $after) as $key) {
+            if (($before[$key] ?? '') !== ($after[$key] ?? '')) {
+                $fields[$key] = [$before[$key] ?? '', $after[$key] ?? ''];
+            }
+        }
+
+        return $fields;
+    }
+
+    /** @return array<string, Command> */
+    private static function byTrigger(?Pack $pack): array
+    {
+        $commands = [];
+        foreach ($pack->commands ?? [] as $command) {
+            $commands[Fold::caseless($command->trigger)] = $command;
+        }
+
+        return $commands;
+    }
+
+    /** @return array<string, string> everything that is no command */
+    private static function rest(?Pack $pack): array
+    {
+        if ($pack === null) {
+            return [];
+        }
+        /** @var array<string, mixed> $document */
+        $document = json_decode(PackFormat::write($pack), true);
+        unset($document['commands'], $document['cast'], $document['format'], $document['version']);
+        $named = [];
+        foreach ($document as $kind => $definitions) {
+            foreach (is_array($definitions) ? $definitions : [$definitions] as $key => $one) {
+                $name = is_array($one) && is_string($one['name'] ?? null) ? "$kind {$one['name']}" : "$kind $key";
+                $named[$name] = is_scalar($one) ? (string) $one : json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+            }
+        }
+
+        return $named;
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Publish;
+
+use App\Models\Channel;
+use App\Publish\Editions;
+use App\Storage\Assembler;
+use App\Storage\CommandRows;
+use SilverParrot\Pack\Expectation;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Value\Moment;
+use Tests\Feature\TestCase;
+
+final class PublishTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+    }
+
+    public function test_the_draft_becomes_an_edition_that_never_changes(): void
+    {
+        $this->get(route('publish', $this->cove))->assertOk()->assertSee('Nothing is on the air yet')->assertSee('!tide');
+        $draft = app(Assembler::class)->pack($this->cove);
+        $this->post(route('publish.store', $this->cove), ['note' => 'The first one'])->assertRedirect()->assertSessionHas('notice', 'Edition 1 is on the air.');
+        self::assertEquals($draft, $this->air());
+        $row = $this->command('!tide');
+        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'Low water.', 'weight' => '1']], 'revision' => (string) $row->revision]));
+        self::assertEquals($draft, $this->air(), 'the air follows editions, not the draft');
+        $this->get(route('publish', $this->cove))->assertSee('What would change')->assertSee('Low water.')->assertSee('[fact.tide] Now it is [now].')->assertSee('The first one');
+        $this->post(route('publish.store', $this->cove), ['note' => '']);
+        self::assertSame('Low water.', $this->air()?->command('!tide')?->responses[0]->text);
+        $this->get(route('publish', $this->cove))->assertSee('The air is as the draft');
+    }
+
+    public function test_an_older_edition_is_put_back_with_one_action(): void
+    {
+        $editions = app(Editions::class);
+        $first = $editions->publish($this->cove, 'one', $this->wren);
+        $this->delete(route('write.drop', [$this->cove, $this->command('!tide')]));
+        $editions->publish($this->cove, 'two', $this->wren);
+        self::assertNull($this->air()?->command('!tide'));
+        $this->post(route('publish.put', [$this->cove, $first]))->assertSessionHas('notice', 'Edition 1 is on the air.');
+        self::assertNotNull($this->air()?->command('!tide'));
+        self::assertSame(17, $this->cove->commands()->count(), 'the draft stays as it is');
+    }
+
+    public function test_findings_that_are_errors_keep_a_draft_off_the_air(): void
+    {
+        $row = $this->command('!tide');
+        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => '[caler]', 'weight' => '1']], 'revision' => (string) $row->revision]));
+        $this->get(route('publish', $this->cove))->assertSee('One finding')->assertSee('Nothing is named caler.');
+        $this->post(route('publish.store', $this->cove), ['note' => 'x'])->assertSessionHasErrors('note');
+        self::assertSame(0, $this->cove->editions()->count());
+    }
+
+    public function test_what_is_no_longer_right_is_shown_before_it_is_published(): void
+    {
+        app(CommandRows::class)->expect($this->command('!chart'), new Expectation('!chart', 'pia', ['another answer'], new Moment(1_795_597_200_000), '1', 'e'));
+        $this->get(route('publish', $this->cove))->assertSee('No longer right')->assertSee('another answer')->assertSee('place=lantern%20cove');
+    }
+
+    public function test_one_command_and_the_whole_parrot_fall_silent_at_once(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $this->post(route('publish.silence', $this->cove), ['trigger' => '!TIDE', 'silent' => '1']);
+        self::assertFalse($this->air()?->command('!tide')?->enabled);
+        self::assertTrue($this->air()?->command('!knot')?->enabled);
+        $this->post(route('publish.silence', $this->cove), ['trigger' => '!tide', 'silent' => '0']);
+        self::assertTrue($this->air()?->command('!tide')?->enabled);
+        $this->post(route('publish.pause', $this->cove), ['paused' => '1']);
+        self::assertTrue($this->cove->refresh()->paused);
+        $this->get(route('publish', $this->cove))->assertSee('it hears and answers nothing');
+    }
+
+    public function test_editions_of_two_channels_are_counted_apart(): void
+    {
+        $far = $this->harbour($pia = $this->person('Pia'));
+        $editions = app(Editions::class);
+        self::assertSame([1, 1, 2], [$editions->publish($this->cove, '', $this->wren)->number, $editions->publish($far, '', $pia)->number, $editions->publish($this->cove, '', $this->wren)->number]);
+        self::assertNull($this->air()?->command('!bell'));
+    }
+
+    private function air(): ?Pack
+    {
+        return app(Editions::class)->onAir(Channel::query()->findOrFail($this->cove->id));
+    }
+}
