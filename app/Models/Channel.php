@@ -7,6 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
 
 /**
  * @property int $id
@@ -22,13 +23,15 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $paused
  * @property list<string> $silenced folded triggers
  * @property int $lease_epoch
+ * @property string $air_state "away", "connected" or "moderator"
+ * @property Carbon|null $air_seen_at
  * @property Collection<int, Membership> $memberships
  */
 final class Channel extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array'];
+    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime'];
 
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany

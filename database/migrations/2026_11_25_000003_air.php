@@ -16,6 +16,9 @@ return new class extends Migration
             $table->unsignedBigInteger('lease_epoch')->default(0);
             $table->string('lease_holder', 100)->nullable();
             $table->dateTime('lease_until', 3)->nullable();
+            // What the talker last said of its connection, and when.
+            $table->string('air_state', 20)->default('away');
+            $table->dateTime('air_seen_at', 3)->nullable();
         });
         Schema::create('heard_events', function (Blueprint $table): void {
             $table->foreignId('channel_id')->constrained()->cascadeOnDelete();

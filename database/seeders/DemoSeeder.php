@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
+use App\Publish\Editions;
 use App\Storage\MemoryRows;
 use App\Storage\PackRows;
 use Illuminate\Database\Seeder;
@@ -17,7 +18,7 @@ use SilverParrot\Rehearsal\MemoryFormat;
 /** Lantern Cove: a made-up world to learn in, from the documents in docs/examples. */
 final class DemoSeeder extends Seeder
 {
-    public function run(PackRows $packs, MemoryRows $memory): void
+    public function run(PackRows $packs, MemoryRows $memory, Editions $editions): void
     {
         $wren = User::query()->create(['name' => 'Wren Halloway', 'email' => 'wren@lantern-cove.example', 'password' => Str::password(24)]);
         $ilse = User::query()->create(['name' => 'Ilse Brandt', 'email' => 'ilse@lantern-cove.example', 'password' => Str::password(24)]);
@@ -25,6 +26,7 @@ final class DemoSeeder extends Seeder
         [$situation] = MemoryFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')), $pack);
         $channel = $packs->make($pack, $wren, ['started' => now()->subHours(2)->startOfMinute()->toIso8601ZuluString()] + $situation->channel);
         $memory->fill($channel, $situation->memory);
+        $editions->publish($channel, 'The demo as it ships', $wren);
         Membership::query()->create(['channel_id' => $channel->id, 'user_id' => $ilse->id, 'role' => Role::Author]);
     }
 }

@@ -6,7 +6,9 @@ namespace Ground\Verbs;
 
 use Ground\Arguments;
 use Ground\Paths;
+use Ground\Servers\Air;
 use Ground\Servers\Database;
+use Ground\Servers\Harbour;
 use Ground\Servers\Web;
 use Ground\Settings;
 use Ground\Supervisor;
@@ -32,6 +34,8 @@ final readonly class Supervise implements Verb
         return (new Supervisor($this->paths, [
             Database::of($this->paths, $settings),
             new Web($this->paths, $arguments->port('--port') ?? Up::PORT),
+            new Harbour($this->paths, $settings),
+            new Air($this->paths),
         ]))->watch();
     }
 

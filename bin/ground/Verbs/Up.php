@@ -63,15 +63,16 @@ final readonly class Up implements Verb
     private function start(Settings $settings, int $port): void
     {
         Instance::clear($this->paths);
-        $database = Database::of($this->paths, $settings);
         if (! Port::isFree($port)) {
             throw Trouble::portTaken($port, 'the application', '--port');
         }
-        if (! Port::isFree($settings->port('DB_PORT'))) {
-            // Only the settings file knows this port, so another one may be taken without asking.
-            $settings->put('DB_PORT', (string) Port::firstFreeFrom($settings->port('DB_PORT') + 1));
-            $database = Database::of($this->paths, $settings);
+        foreach (['DB_PORT', 'HARBOUR_CHAT_PORT', 'HARBOUR_DETAILS_PORT'] as $name) {
+            // Only the settings file knows these ports, so another one may be taken without asking.
+            if (! Port::isFree($settings->port($name))) {
+                $settings->put($name, (string) Port::firstFreeFrom($settings->port($name) + 1));
+            }
         }
+        $database = Database::of($this->paths, $settings);
         if (! is_file($this->paths->data().'/.complete')) {
             $this->terminal->say('Making the data directory of the database …');
         }
