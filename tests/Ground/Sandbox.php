@@ -91,7 +91,7 @@ final class Sandbox
     }
 
     /** @return array<string, string> without what PHPUnit's settings put there */
-    private function environment(): array
+    public function environment(): array
     {
         return ['PARROT_HOME' => $this->home] + array_diff_key(getenv(), array_flip(['APP_ENV', 'APP_KEY', 'CACHE_STORE', 'SESSION_DRIVER', 'MAIL_MAILER', 'BCRYPT_ROUNDS', 'DB_HOST', 'DB_PORT', 'DB_DATABASE', 'DB_USERNAME', 'DB_PASSWORD']));
     }

@@ -23,10 +23,10 @@ final readonly class Test implements Verb
     public const OPTIONS = [
         '--long' => 'the long forms too (more fuzzing, more rounds)',
         '--exact' => 'refuse Composer packages that differ from composer.pins',
-        '--only=' => 'one part: form, analysis, or a suite (core, architecture, feature, ground, browser, pathological)',
+        '--only=' => 'one part: form, analysis, or a suite (core, architecture, feature, ground, air, browser, pathological)',
     ];
 
-    public const SUITES = ['core', 'architecture', 'pathological', 'feature', 'ground', 'browser'];
+    public const SUITES = ['core', 'architecture', 'pathological', 'feature', 'ground', 'air', 'browser'];
 
     public function __construct(private Paths $paths, private Terminal $terminal)
     {
