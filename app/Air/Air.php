@@ -32,6 +32,8 @@ final class Air
 
     private const PING_EVERY = 30.0;
 
+    private const FORGET_EVERY = 60.0;
+
     /** @var array<string, ChannelOnAir> by login */
     private array $channels = [];
 
@@ -59,6 +61,7 @@ final class Air
         EventLoop::repeat(self::HEARTBEAT, fn () => $this->beat());
         EventLoop::repeat(self::DETAILS_EVERY, fn () => $this->askDetails());
         EventLoop::repeat(self::PING_EVERY, fn () => $this->chat->ping());
+        EventLoop::repeat(self::FORGET_EVERY, fn () => array_map(fn (ChannelOnAir $channel) => $this->outgoing->forgetOld($channel->id), $this->channels));
         foreach ([SIGTERM, SIGINT] as $signal) {
             EventLoop::onSignal($signal, fn () => $this->end());
         }

@@ -35,6 +35,13 @@ final readonly class Outgoing
         return $queued;
     }
 
+    /** What was heard and said is looked back at for a day; an event that old comes no second time. */
+    public function forgetOld(int $channel): void
+    {
+        $this->connection->delete('DELETE FROM heard_events WHERE channel_id = ? AND heard_at < UTC_TIMESTAMP(3) - INTERVAL 1 DAY LIMIT 5000', [$channel]);
+        $this->connection->delete("DELETE FROM outgoing WHERE channel_id = ? AND state <> 'queued' AND queued_at < UTC_TIMESTAMP(3) - INTERVAL 1 DAY LIMIT 5000", [$channel]);
+    }
+
     /** Marked before the socket is written to: whoever dies in between has not said it, and nobody says it again. */
     public function hand(int $channel, int $number, int $epoch): bool
     {

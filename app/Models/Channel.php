@@ -33,6 +33,24 @@ final class Channel extends Model
 
     protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime'];
 
+    /** In plain words, how the parrot stands in this channel's chat. */
+    public function health(): string
+    {
+        if ($this->edition_on_air === null) {
+            return 'Nothing is published yet, so the parrot is in no chat.';
+        }
+        // Its heart beats each second; a few missed ones are a restart, more are trouble.
+        if ($this->air_seen_at === null || $this->air_seen_at->lt(now()->subSeconds(10))) {
+            return 'The talker is not running. “bin/parrot up” starts it.';
+        }
+
+        return match ($this->air_state) {
+            'moderator' => 'Connected to the chat, with the rights it needs.',
+            'connected' => 'Connected to the chat, but not a moderator there: make its account one, or links and fast answers are refused.',
+            default => 'Not in the chat: it tries again by itself.',
+        };
+    }
+
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany
     {

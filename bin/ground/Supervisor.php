@@ -13,6 +13,12 @@ final class Supervisor
     /** @var array<string, Process> */
     private array $running = [];
 
+    /** Whoever lived this long, in seconds, did not die at once: it is started again without a pause. */
+    private const LONG_LIFE = 3.0;
+
+    /** @var array<string, float> */
+    private array $since = [];
+
     /** @var array<string, array{float, int}> when to start it again, and how long the pause was */
     private array $waiting = [];
 
@@ -72,6 +78,7 @@ final class Supervisor
         // Written down at once: after a hard kill of this supervisor the next start must find what it left.
         usleep(20_000);
         $this->running[$server->name()] = Process::at($process);
+        $this->since[$server->name()] = microtime(true);
         [, $pause] = $this->waiting[$server->name()] ?? [0.0, 0];
         $this->waiting[$server->name()] = [INF, $pause];
         Instance::record($this->paths, getmypid() ?: 0, $this->running);
@@ -84,7 +91,7 @@ final class Supervisor
             foreach ($this->running as $name => $process) {
                 if ($process->pid === $dead) {
                     [, $pause] = $this->waiting[$name];
-                    $pause = min(self::LONGEST_PAUSE, max(1, $pause * 2));
+                    $pause = microtime(true) - $this->since[$name] > self::LONG_LIFE ? 1 : min(self::LONGEST_PAUSE, max(1, $pause * 2));
                     $this->waiting[$name] = [microtime(true) + ($pause === 1 ? 0 : $pause), $pause];
                     $process->end(1);
                     unset($this->running[$name]);

@@ -15,6 +15,9 @@ use Tests\Ground\Sandbox;
 /** The talker as it runs: real processes, a real chat over a socket, a real database, and real kills. */
 final class AirTest extends TestCase
 {
+    /** Two seconds are the promise, in microseconds; a deadline that is the behaviour is tested at twice its figure. */
+    private const FOLLOWS = 4_000_000;
+
     private static ?Sandbox $sandbox = null;
 
     private Sandbox $air;
@@ -60,25 +63,25 @@ final class AirTest extends TestCase
         self::publish('second edition says [add 1 to counter.planks]');
         $viewer->await(function () use ($viewer): bool {
             $viewer->say('!count');
-            usleep(150_000);
+            usleep(500_000);
 
             return str_contains(implode($viewer->saidBy('silver_parrot')), 'second edition says');
         }, 4);
         $viewer->awaitSaying('second edition says', 1);
         $this->air->database()->exec("UPDATE channels SET silenced = '[\"!count\"]' WHERE id = 1");
-        usleep(2_000_000);
+        usleep(self::FOLLOWS);
         $before = count($viewer->saidBy('silver_parrot'));
         $viewer->say('!count');
         usleep(500_000);
         self::assertCount($before, $viewer->saidBy('silver_parrot'));
         $this->air->database()->exec("UPDATE channels SET silenced = '[]', paused = 1 WHERE id = 1");
-        usleep(2_000_000);
+        usleep(self::FOLLOWS);
         $viewer->say('!count');
         usleep(500_000);
         self::assertCount($before, $viewer->saidBy('silver_parrot'));
         $this->air->database()->exec('UPDATE channels SET paused = 0 WHERE id = 1');
         self::publish('[add 1 to counter.planks]');
-        usleep(2_000_000);
+        usleep(self::FOLLOWS);
         $viewer->say('!count');
         self::assertTrue($viewer->await(fn (): bool => count($viewer->saidBy('silver_parrot')) > $before));
     }
@@ -99,24 +102,27 @@ final class AirTest extends TestCase
         $before = $this->planks();
         mt_srand(20261125);
         for ($round = 0; $round < 6; $round++) {
+            // The harbour lets one account say twenty lines in half a minute, so each round has its own.
+            $caller = $this->viewer("caller$round");
             for ($i = 0; $i < 12; $i++) {
-                $viewer->say('!count');
+                $caller->say('!count');
                 usleep(mt_rand(8_000, 40_000));
                 if ($i === 5 + $round % 3) {
+                    $epoch = $this->epoch();
                     posix_kill($this->air->instance()['servers']['air']['pid'], SIGKILL);
                 }
             }
-            $this->awaitTalker();
+            $this->awaitTalker($epoch ?? 0);
         }
         usleep(1_500_000);
-        $said = $viewer->saidBy('silver_parrot');
+        $said = array_map(static fn (string $text): string => (string) preg_replace('/\D+/', '', $text), $viewer->saidBy('silver_parrot'));
         self::assertSame($said, array_values(array_unique($said)), 'nothing is said twice');
         $after = $this->planks();
         foreach ($said as $number) {
             self::assertGreaterThan($before, (int) $number);
             self::assertLessThanOrEqual($after, (int) $number, 'what was said was kept');
         }
-        self::assertGreaterThan(20, count($said));
+        self::assertGreaterThan(12, count($said));
         self::assertSame($after - $before, (int) $this->value("SELECT COUNT(*) FROM memory_history WHERE `key` LIKE 'counter%planks%' AND CAST(after AS INT) > $before"), 'each change has its history');
         self::assertSame(0, (int) $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'"), 'what was queued was said or declared stale');
     }
@@ -139,20 +145,22 @@ final class AirTest extends TestCase
     public function test_a_second_talker_takes_over_and_the_first_is_fenced_when_it_wakes(): void
     {
         $first = $this->air->instance()['servers']['air']['pid'];
-        $epoch = (int) $this->value('SELECT lease_epoch FROM channels WHERE id = 1');
+        $epoch = $this->epoch();
         $second = proc_open([PHP_BINARY, Sandbox::project().'/artisan', 'parrot:air'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]], $pipes, Sandbox::project(), ['AIR_NICK' => 'second_parrot'] + $this->air->environment());
         self::assertIsResource($second);
         try {
             usleep(2_500_000);
-            self::assertSame($epoch, (int) $this->value('SELECT lease_epoch FROM channels WHERE id = 1'), 'while the first lives, the second waits');
+            self::assertSame($epoch, $this->epoch(), 'while the first lives, the second waits');
             posix_kill($first, SIGSTOP);
             $start = microtime(true);
-            while ((int) $this->value('SELECT lease_epoch FROM channels WHERE id = 1') === $epoch && microtime(true) - $start < 12) {
+            while ($this->epoch() === $epoch && microtime(true) - $start < 12) {
                 usleep(50_000);
             }
             // Five seconds are the promise; a deadline that is the behaviour is tested at twice its figure.
             self::assertLessThan(10, microtime(true) - $start);
             $viewer = $this->viewer('rafe');
+            // It enters the chat with its next beat.
+            usleep(2_500_000);
             $viewer->say('!count');
             self::assertTrue($viewer->await(static fn (ChatClient $self): bool => $self->saidBy('second_parrot') !== []));
             posix_kill($first, SIGCONT);
@@ -199,11 +207,12 @@ final class AirTest extends TestCase
     }
 
     /** Until it has said lately that it is in the chat. */
-    private function awaitTalker(): void
+    /** @param  int  $after the lease of a talker that was killed: the next one has a later */
+    private function awaitTalker(int $after = 0): void
     {
         for ($tries = 0; $tries < 400; $tries++) {
             try {
-                if ($this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND air_state = 'moderator' AND air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND") === '1') {
+                if ($this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND lease_epoch > $after AND air_state = 'moderator' AND air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND") === '1') {
                     return;
                 }
             } catch (\PDOException) {
@@ -211,6 +220,11 @@ final class AirTest extends TestCase
             usleep(50_000);
         }
         self::fail('The talker is not there: '.file_get_contents($this->air->home.'/storage/logs/web.log'));
+    }
+
+    private function epoch(): int
+    {
+        return (int) $this->value('SELECT lease_epoch FROM channels WHERE id = 1');
     }
 
     private function planks(): int

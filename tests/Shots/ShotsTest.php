@@ -30,6 +30,10 @@ final class ShotsTest extends BrowserTestCase
         $page->script("document.documentElement.dataset.bsTheme = 'dark'");
         $this->take("$folder/command-dark.png");
 
+        $page->script("document.documentElement.dataset.bsTheme = 'light'");
+        $page->go($this->url('/channels/1/publish'))->sees('Connected to the chat');
+        $this->take("$folder/publish.png");
+
         $page->size(390, 800);
         $page->script("document.documentElement.dataset.bsTheme = 'light'");
         $page->go($this->url($this->commandPath('!ahoy')))->sees('saved you a seat', '#preview');

@@ -76,6 +76,19 @@ final class PublishTest extends TestCase
         $this->get(route('publish', $this->cove))->assertSee('it hears and answers nothing');
     }
 
+    public function test_the_connections_health_is_told_in_plain_words(): void
+    {
+        $told = fn (): string => Channel::query()->findOrFail($this->cove->id)->health();
+        self::assertStringContainsString('Nothing is published yet', $told());
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        self::assertStringContainsString('The talker is not running', $told());
+        foreach (['moderator' => 'with the rights it needs', 'connected' => 'make its account one', 'away' => 'it tries again by itself'] as $state => $words) {
+            Channel::query()->whereKey($this->cove->id)->update(['air_state' => $state, 'air_seen_at' => now()]);
+            self::assertStringContainsString($words, $told());
+        }
+        $this->get(route('publish', $this->cove))->assertSee('it tries again by itself');
+    }
+
     public function test_editions_of_two_channels_are_counted_apart(): void
     {
         $far = $this->harbour($pia = $this->person('Pia'));
