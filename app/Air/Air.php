@@ -61,7 +61,11 @@ final class Air
         EventLoop::repeat(self::HEARTBEAT, fn () => $this->beat());
         EventLoop::repeat(self::DETAILS_EVERY, fn () => $this->askDetails());
         EventLoop::repeat(self::PING_EVERY, fn () => $this->chat->ping());
-        EventLoop::repeat(self::FORGET_EVERY, fn () => array_map(fn (ChannelOnAir $channel) => $this->outgoing->forgetOld($channel->id), $this->channels));
+        EventLoop::repeat(self::FORGET_EVERY, function (): void {
+            foreach ($this->channels as $channel) {
+                $this->outgoing->forgetOld($channel->id);
+            }
+        });
         foreach ([SIGTERM, SIGINT] as $signal) {
             EventLoop::onSignal($signal, fn () => $this->end());
         }
