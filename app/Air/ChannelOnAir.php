@@ -14,6 +14,7 @@ use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Fenced;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
 /** One channel that this talker speaks for. */
@@ -32,6 +33,9 @@ final class ChannelOnAir
     /** @var array<string, ChatLine> the last line of whoever spoke since the last tally, by login */
     public array $seen = [];
 
+    /** @var array<string, Moment> when the first of those lines was, by login */
+    public array $first = [];
+
     /** @var array<string, int> lines since the last tally, by login */
     public array $lines = [];
 
@@ -44,6 +48,7 @@ final class ChannelOnAir
     public function hear(ChatLine $line): Outcome|Already|Fenced|null
     {
         $this->seen[$line->by->login] = $line;
+        $this->first[$line->by->login] ??= $line->at;
         $this->lines[$line->by->login] = ($this->lines[$line->by->login] ?? 0) + 1;
         if ($this->paused || $this->pack === null) {
             return null;

@@ -19,11 +19,12 @@ final class Tallies
         if ($channel->seen === []) {
             return;
         }
-        [$seen, $lines] = [$channel->seen, $channel->lines];
+        [$seen, $first, $lines] = [$channel->seen, $channel->first, $channel->lines];
         $channel->seen = [];
+        $channel->first = [];
         $channel->lines = [];
         $keys = array_map(static fn (string $login): Key => Key::person($login), array_map(strval(...), array_keys($seen)));
-        $store->turn("tally {$channel->epoch} ".++$channel->tallies, Reads::of(...$keys), static function (View $memory) use ($seen, $lines): Tally {
+        $store->turn("tally {$channel->epoch} ".++$channel->tallies, Reads::of(...$keys), static function (View $memory) use ($seen, $first, $lines): Tally {
             $changes = [];
             foreach ($seen as $login => $line) {
                 $key = Key::person((string) $login);
@@ -31,7 +32,7 @@ final class Tallies
                 $before = is_array($kept) && is_int($kept['lines'] ?? null) ? $kept['lines'] : 0;
                 $record = [
                     'id' => $line->by->id, 'login' => $line->by->login, 'name' => $line->by->name, 'levels' => $line->by->levels->words(), 'tier' => $line->by->tier,
-                    'first_seen' => is_array($kept) && is_string($kept['first_seen'] ?? null) ? $kept['first_seen'] : $line->at->iso(), 'last_seen' => $line->at->iso(), 'lines' => $before + ($lines[$login] ?? 0),
+                    'first_seen' => is_array($kept) && is_string($kept['first_seen'] ?? null) ? $kept['first_seen'] : ($first[$login] ?? $line->at)->iso(), 'last_seen' => $line->at->iso(), 'lines' => $before + ($lines[$login] ?? 0),
                 ];
                 $changes[] = new Change($key, $kept, $record, 'person', $line->by->login);
             }

@@ -35,7 +35,7 @@
                     </li>
                 @endforeach
             </ul>
-            @if ($mayWrite)
+            @if ($mayWrite && ($between->differences !== [] || $onAir === null))
                 <form method="post" action="{{ route('publish.store', $channel) }}" class="publish-form">
                     @csrf
                     <x-line-field name="note" label="A note for this edition" maxlength="500" />

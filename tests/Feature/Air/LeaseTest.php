@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Air;
+
+use App\Air\ChannelOnAir;
+use App\Air\Lease;
+use App\Air\Outgoing;
+use App\Air\Tallies;
+use App\Storage\MariaDbStore;
+use Illuminate\Support\Facades\DB;
+use SilverParrot\Chat\ChatLine;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Chat\Saying;
+use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Talker;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Value\Moment;
+use Tests\Feature\TestCase;
+
+final class LeaseTest extends TestCase
+{
+    public function test_a_channel_is_held_by_one_until_it_runs_out_and_each_taking_raises_the_epoch(): void
+    {
+        $first = new Lease(DB::connection(), 'first');
+        $second = new Lease(DB::connection(), 'second');
+        $epoch = $first->take($this->cove->id);
+        self::assertSame(1, $epoch);
+        self::assertNull($second->take($this->cove->id));
+        self::assertTrue($first->renew($this->cove->id, 1, 'moderator'));
+        self::assertFalse($second->renew($this->cove->id, 1, 'moderator'));
+        $this->runOut();
+        self::assertSame(2, $second->take($this->cove->id));
+        self::assertFalse($first->renew($this->cove->id, 1, 'moderator'), 'who lost it cannot renew it');
+        $second->leave($this->cove->id, 2);
+        self::assertSame(3, $first->take($this->cove->id), 'who leaves makes room at once');
+    }
+
+    public function test_a_saying_is_handed_on_once_and_only_by_who_holds_the_channel(): void
+    {
+        $epoch = (int) (new Lease(DB::connection(), 'first'))->take($this->cove->id);
+        $this->say('e1', 'ahoy');
+        $outgoing = new Outgoing(DB::connection());
+        $queued = $outgoing->queued($this->cove->id);
+        self::assertEquals(['ahoy'], array_values(array_map(static fn (Saying $one): string => $one->text, $queued)));
+        $number = array_key_first($queued);
+        self::assertFalse($outgoing->hand($this->cove->id, $number, $epoch + 1), 'another epoch');
+        self::assertFalse($outgoing->hand($this->harbour($this->person('Pia'))->id, $number, 0), 'another channel');
+        self::assertTrue($outgoing->hand($this->cove->id, $number, $epoch));
+        self::assertFalse($outgoing->hand($this->cove->id, $number, $epoch), 'a second time');
+        self::assertSame([], $outgoing->queued($this->cove->id));
+    }
+
+    public function test_what_waited_too_long_is_stale(): void
+    {
+        $this->say('old', 'too late');
+        DB::table('outgoing')->update(['queued_at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 21 SECOND')]);
+        $this->say('new', 'in time');
+        self::assertSame(['in time'], array_values(array_map(static fn (Saying $one): string => $one->text, (new Outgoing(DB::connection()))->queued($this->cove->id))));
+        self::assertSame('stale', DB::table('outgoing')->where('event_key', 'old')->value('state'));
+    }
+
+    public function test_what_is_a_day_old_is_forgotten_and_what_is_queued_is_not(): void
+    {
+        $this->say('old', 'x');
+        $this->say('waiting', 'y');
+        DB::table('heard_events')->where('event_key', 'old')->update(['heard_at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 25 HOUR')]);
+        DB::table('outgoing')->update(['queued_at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 25 HOUR')]);
+        DB::table('outgoing')->where('event_key', 'old')->update(['state' => 'handed']);
+        (new Outgoing(DB::connection()))->forgetOld($this->cove->id);
+        self::assertSame(['waiting'], DB::table('heard_events')->pluck('event_key')->all());
+        self::assertSame(['waiting'], DB::table('outgoing')->pluck('event_key')->all());
+    }
+
+    public function test_who_was_seen_is_tallied_in_one_turn(): void
+    {
+        $store = new MariaDbStore(DB::connection(), $this->cove->id, 0);
+        $channel = new ChannelOnAir($this->cove->id, 'lantern_cove', 0, 's', new Driver(new Talker, $store));
+        $quill = Person::known('account:quill', 'quill', 'Quill', Levels::of());
+        foreach ([0, 1000, 2000] as $i => $millis) {
+            $channel->hear(new ChatLine("k$i", $quill, 'hello', new Moment(1_795_597_200_000 + $millis)));
+        }
+        Tallies::keep($channel, $store);
+        $channel->hear(new ChatLine('k4', $quill, 'again', new Moment(1_795_597_300_000)));
+        Tallies::keep($channel, $store);
+        Tallies::keep($channel, $store);
+        $record = $store->snapshot(Reads::of(Key::person('quill')))->value(Key::person('quill'));
+        self::assertIsArray($record);
+        self::assertSame([4, '2026-11-25T09:00:00Z', '2026-11-25T09:01:40Z', 'account:quill'], [$record['lines'], $record['first_seen'], $record['last_seen'], $record['id']]);
+        self::assertSame(2, DB::table('heard_events')->where('event_key', 'like', 'tally%')->count());
+    }
+
+    private function say(string $key, string $text): void
+    {
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn($key, Reads::of(), static fn (): Outcome => new Outcome(sayings: [new Saying($text)], changes: [new Change(Key::counter('x'), null, 1, '', '')]));
+    }
+
+    private function runOut(): void
+    {
+        DB::table('channels')->where('id', $this->cove->id)->update(['lease_until' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 1 SECOND')]);
+    }
+}
