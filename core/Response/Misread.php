@@ -12,10 +12,13 @@ final class Misread extends \Exception
 {
     public readonly Finding $finding;
 
-    /** @param  array<string, string>  $data */
-    public function __construct(Mistake $mistake, Span $span, array $data = [], ?string $replacement = null)
+    /**
+     * @param  array<string, string>  $data
+     * @param  Finding|null  $already  where the finding was made before
+     */
+    public function __construct(Mistake $mistake, Span $span, array $data = [], ?string $replacement = null, ?Finding $already = null)
     {
         parent::__construct($mistake->value);
-        $this->finding = new Finding($mistake, $span, data: $data, replacement: $replacement);
+        $this->finding = $already ?? new Finding($mistake, $span, data: $data, replacement: $replacement);
     }
 }

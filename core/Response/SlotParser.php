@@ -150,11 +150,11 @@ final class SlotParser
         }
         $this->next();
         $call = $this->called($token, false);
+        if ($call instanceof UnknownName) {
+            // That nothing has this name says enough.
+            throw new Misread(Mistake::UnknownName, $this->spanOf($token), already: array_pop($this->findings));
+        }
         if (! $call instanceof Call || ! $call->name instanceof Writable) {
-            if ($call instanceof UnknownName) {
-                // Already a finding; said, it fails.
-                throw new Misread(Mistake::CannotBeChanged, $this->spanOf($token), ['name' => $token->text]);
-            }
             throw new Misread(Mistake::CannotBeChanged, $this->spanOf($token), ['name' => $token->text]);
         }
 
