@@ -19,6 +19,8 @@ use Illuminate\Support\Carbon;
  * @property list<string> $talkers
  * @property array<string, null|bool|int|string> $details
  * @property string $seed
+ * @property int $flood_person
+ * @property int $flood_channel
  * @property int|null $edition_on_air
  * @property bool $paused
  * @property list<string> $silenced folded triggers

@@ -12,6 +12,7 @@ use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
@@ -46,6 +47,7 @@ final class Assembler
             self::named($channel->occasions()->orderBy('id')->get()->map(static fn (Models\Occasion $occasion): Occasion => new Occasion($occasion->name))->all()),
             self::named($channel->fields()->orderBy('id')->get()->map(static fn (Models\Field $field): Field => new Field($field->name, $field->type, $field->start))->all()),
             array_values($channel->cast()->get()->map(self::castMember(...))->all()),
+            new Flood($channel->flood_person, $channel->flood_channel),
         );
     }
 

@@ -40,6 +40,7 @@ final readonly class PackRows
             $channel = Channel::query()->create([
                 'login' => $pack->channel->login, 'name' => $pack->channel->name, 'language' => $pack->channel->language, 'zone' => $pack->channel->zone->getName(),
                 'parrot' => $pack->parrot, 'talkers' => $pack->talkers, 'details' => $details, 'seed' => $pack->channel->login,
+                'flood_person' => $pack->flood->person, 'flood_channel' => $pack->flood->channel,
             ]);
             Membership::query()->create(['channel_id' => $channel->id, 'user_id' => $streamer->id, 'role' => Role::Streamer]);
             $this->definitions($channel, $pack);

@@ -9,6 +9,7 @@ use SilverParrot\Chat\Event;
 use SilverParrot\Hearing\Gates\Closed;
 use SilverParrot\Hearing\Gates\CooldownGate;
 use SilverParrot\Hearing\Gates\EnabledGate;
+use SilverParrot\Hearing\Gates\FloodGate;
 use SilverParrot\Hearing\Gates\Gate;
 use SilverParrot\Hearing\Gates\LevelGate;
 use SilverParrot\Hearing\Steps\Say;
@@ -27,6 +28,9 @@ final readonly class Talker implements Parrot
     /** @var list<Gate> in the order in which they are looked at */
     private array $gates;
 
+    /** @var list<Gate> looked at last, and before a refusal reply too: refusals are answers as well */
+    private array $floods;
+
     public function __construct(Prepared $prepared = new Prepared)
     {
         $this->say = new Say($prepared);
@@ -35,6 +39,10 @@ final readonly class Talker implements Parrot
             new LevelGate,
             CooldownGate::channel(),
             CooldownGate::person(),
+        ];
+        $this->floods = [
+            FloodGate::person(),
+            FloodGate::channel(),
         ];
     }
 
@@ -63,10 +71,10 @@ final readonly class Talker implements Parrot
 
     private function attempt(Triggered $triggered, ChatLine $line, World $world, ?Trace $trace): Outcome|Needs
     {
-        $attempt = new Attempt($triggered->command, $line->by, $line->at);
+        $attempt = new Attempt($triggered->command, $line->by, $line->at, $world->pack->flood);
         $needed = new Needed;
         $scene = Scene::of($line->by, $triggered->words, $triggered->typed, $line->text);
-        foreach ($this->gates as $gate) {
+        foreach ([...$this->gates, ...$this->floods] as $gate) {
             foreach ($gate->reads($attempt) as $key) {
                 if (! $world->memory->knows($key)) {
                     $needed->key($key);
@@ -74,7 +82,7 @@ final readonly class Talker implements Parrot
             }
         }
         $gatesWait = ! $needed->isEmpty();
-        $closed = $gatesWait ? null : $this->closed($attempt, $world, $trace);
+        $closed = $gatesWait ? null : self::closed([...$this->gates, ...$this->floods], $attempt, $world, $trace);
         if ($closed !== null) {
             return $this->refuse($closed, $attempt, $line, $scene, $world, $trace);
         }
@@ -87,19 +95,17 @@ final readonly class Talker implements Parrot
 
             return Needs::of($needed);
         }
-        $passed = [];
-        foreach ($this->gates as $gate) {
-            array_push($passed, ...$gate->passed($attempt, $world->memory));
-        }
+        $passed = self::passed([...$this->gates, ...$this->floods], $attempt, $world);
 
         return $said instanceof Failed
             ? $this->fail($said, $passed, $attempt, $line, $scene, $world, $trace)
             : $this->outcome($said[0], [...$said[1]->changes, ...$passed], $attempt, $trace);
     }
 
-    private function closed(Attempt $attempt, World $world, ?Trace $trace): ?Closed
+    /** @param  list<Gate>  $gates */
+    private static function closed(array $gates, Attempt $attempt, World $world, ?Trace $trace): ?Closed
     {
-        foreach ($this->gates as $gate) {
+        foreach ($gates as $gate) {
             $closed = $gate->check($attempt, $world->memory);
             $trace?->gate($gate->name(), $closed);
             if ($closed !== null) {
@@ -110,9 +116,23 @@ final readonly class Talker implements Parrot
         return null;
     }
 
+    /**
+     * @param  list<Gate>  $gates
+     * @return list<Change>
+     */
+    private static function passed(array $gates, Attempt $attempt, World $world): array
+    {
+        $passed = [];
+        foreach ($gates as $gate) {
+            array_push($passed, ...$gate->passed($attempt, $world->memory));
+        }
+
+        return $passed;
+    }
+
     private function refuse(Closed $closed, Attempt $attempt, ChatLine $line, Scene $scene, World $world, ?Trace $trace): Outcome|Needs
     {
-        if ($closed->refusal === '') {
+        if ($closed->refusal === '' || self::closed($this->floods, $attempt, $world, null) !== null) {
             return new Outcome($attempt->command, closed: $closed, trace: $trace);
         }
         $needed = new Needed;
@@ -128,7 +148,7 @@ final readonly class Talker implements Parrot
         }
         $trace?->changed($said[1]->changes);
 
-        return new Outcome($attempt->command, $said[0], $said[1]->changes, $closed, trace: $trace);
+        return new Outcome($attempt->command, $said[0], [...$said[1]->changes, ...self::passed($this->floods, $attempt, $world)], $closed, trace: $trace);
     }
 
     /**

@@ -25,6 +25,9 @@ enum Kind: string
     /** When a command last ran, for its cooldowns. */
     case LastRun = 'last-run';
 
+    /** When the last answers were given, against floods. */
+    case RecentAnswers = 'recent-answers';
+
     /** Whether an author would call a change of it a change of memory. */
     public function isAuthored(): bool
     {

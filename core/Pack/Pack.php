@@ -35,6 +35,7 @@ final readonly class Pack
         public array $occasions = [],
         public array $fields = [],
         public array $cast = [],
+        public Flood $flood = new Flood,
     ) {
         $byTrigger = [];
         foreach ($commands as $command) {
@@ -68,6 +69,6 @@ final readonly class Pack
         }
         $commands[$place] = $command;
 
-        return new self($this->channel, $this->parrot, $this->talkers, array_values($commands), $this->facts, $this->lists, $this->counters, $this->occasions, $this->fields, $this->cast);
+        return new self($this->channel, $this->parrot, $this->talkers, array_values($commands), $this->facts, $this->lists, $this->counters, $this->occasions, $this->fields, $this->cast, $this->flood);
     }
 }

@@ -47,23 +47,36 @@ final readonly class ChatFile
 
                 continue;
             }
-            if (preg_match('/^\+(?:(\d{1,4})m)?(?:(\d{1,6})s)?[ \t]+([^\s:]{1,60}):(.*)$/Du', $line, $part) !== 1 || ($part[1] === '' && $part[2] === '')) {
+            $timed = self::timed($line);
+            if ($timed === null) {
                 $findings[] = new Finding(ChatFlaw::NotALine, $span, data: $number);
 
                 continue;
             }
-            $seconds = (int) $part[1] * 60 + (int) $part[2];
+            [$seconds, $by, $said] = $timed;
             if ($seconds < $last) {
                 $findings[] = new Finding(ChatFlaw::BackInTime, $span, data: $number);
             }
             $last = max($last, $seconds);
-            $lines[] = new TimedLine($seconds * 1000, $part[3], ltrim($part[4], ' '));
+            $lines[] = new TimedLine($seconds * 1000, $by, $said);
         }
         if (count($lines) > Limits::REHEARSAL_LINES) {
             $findings[] = new Finding(ChatFlaw::TooManyLines, data: ['limit' => (string) Limits::REHEARSAL_LINES]);
         }
 
         return new self($levels, array_slice($lines, 0, Limits::REHEARSAL_LINES), $findings);
+    }
+
+    /** @return array{int, string, string}|null seconds, who, what; null for what is no such line */
+    private static function timed(string $line): ?array
+    {
+        [$time, $rest] = explode(' ', str_replace("\t", ' ', $line), 2) + [1 => ''];
+        [$by, $said] = explode(':', ltrim($rest), 2) + [1 => ''];
+        if (! str_contains($rest, ':') || $by === '' || str_contains($by, ' ') || mb_strlen($by) > 60 || strlen($time) > 12 || preg_match('/^\+(?:(\d+)m)?(?:(\d+)s)?$/D', $time, $part) !== 1 || ! isset($part[1])) {
+            return null;
+        }
+
+        return [(int) $part[1] * 60 + (int) ($part[2] ?? 0), $by, ltrim($said, ' ')];
     }
 
     /** @return array{list<Level>, list<string>} */

@@ -204,7 +204,7 @@ final class Parser
     /** `[[caller]` says "[caller]"; whoever wrote it may have meant the slot. */
     private function noteDoubled(int $bracket): void
     {
-        if (preg_match('/\G\[\[([A-Za-z_][A-Za-z0-9_.]{0,40})\]/', $this->source->text, $inside, 0, $bracket) === 1
+        if (preg_match('/\G\[\[([A-Za-z_][A-Za-z0-9_.]*)\]/', $this->source->text, $inside, 0, $bracket) === 1
             && isset($this->vocabulary->names[Fold::caseless(explode('.', $inside[1])[0])])) {
             $this->found(Mistake::DoubledBrackets, $this->source->span($bracket, $bracket + 2));
         }

@@ -22,6 +22,9 @@ return new class extends Migration
             // What the streaming service last said of the channel; a rehearsal begins with it.
             $table->json('details');
             $table->string('seed', 100)->default('1');
+            // Answers within 30 seconds, over all commands.
+            $table->unsignedInteger('flood_person')->default(5);
+            $table->unsignedInteger('flood_channel')->default(20);
             $table->timestamps();
         });
         Schema::create('memberships', function (Blueprint $table): void {

@@ -32,6 +32,14 @@ final readonly class Closed
         return new self('level', "it is for $needs", 'speak as one of them', $refusal, ['reason' => "it is for $needs", 'needs' => $needs]);
     }
 
+    public static function flood(string $gate, Moment $now, int $opensAt): self
+    {
+        $seconds = max(1, (int) ceil(($opensAt - $now->millis) / 1000));
+        $who = $gate === 'person flood' ? 'this person has had' : 'the channel has had';
+
+        return new self($gate, "$who as many answers as there may be in half a minute; the next in $seconds s", "turn the clock on by $seconds s", '', []);
+    }
+
     public static function cooldown(string $gate, Moment $now, Moment $opens, string $refusal): self
     {
         $seconds = (int) ceil(($opens->millis - $now->millis) / 1000);

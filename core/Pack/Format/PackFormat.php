@@ -13,6 +13,7 @@ use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
@@ -28,7 +29,7 @@ final class PackFormat
 
     private const DEFINITIONS = 1_000;
 
-    private const KEYS = ['format', 'version', 'channel', 'parrot', 'talkers', 'commands', 'facts', 'lists', 'counters', 'occasions', 'fields', 'cast'];
+    private const KEYS = ['format', 'version', 'channel', 'parrot', 'talkers', 'commands', 'facts', 'lists', 'counters', 'occasions', 'fields', 'cast', 'flood'];
 
     /** @return array{Pack, list<Finding>} the pack as far as it can be read, and all that is wrong with the document */
     public static function read(string $text): array
@@ -49,6 +50,7 @@ final class PackFormat
             $document->named('occasions', self::DEFINITIONS, static fn (Document $one): Occasion => new Occasion($one->object(['name'], ['name'])->at('name')->name())),
             $document->named('fields', self::DEFINITIONS, self::readField(...)),
             $document->has('cast') ? array_map(self::readCastMember(...), $document->at('cast')->items(200)) : [],
+            $document->has('flood') ? self::readFlood($document->at('flood')) : new Flood,
         );
 
         return [$pack, $document->findings()];
@@ -72,6 +74,7 @@ final class PackFormat
             'occasions' => array_map(static fn (Occasion $occasion): array => ['name' => $occasion->name], array_values($pack->occasions)),
             'fields' => array_map(static fn (Field $field): array => ['name' => $field->name, 'type' => $field->type->value] + ($field->start === null ? [] : ['start' => $field->start]), array_values($pack->fields)),
             'cast' => array_map(self::writeCastMember(...), $pack->cast),
+            'flood' => $pack->flood == new Flood ? [] : ['person' => $pack->flood->person, 'channel' => $pack->flood->channel],
         ], static fn (array $part): bool => $part !== []);
 
         return json_encode($document, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
@@ -92,6 +95,17 @@ final class PackFormat
         }
 
         return Channel::of($channel->at('login')->text(60), $channel->at('name')->text(100), $language, $zone);
+    }
+
+    private static function readFlood(Document $flood): Flood
+    {
+        $flood->object(['person', 'channel']);
+        $usual = new Flood;
+
+        return new Flood(
+            $flood->has('person') ? $flood->at('person')->whole(0, Flood::MOST) : $usual->person,
+            $flood->has('channel') ? $flood->at('channel')->whole(0, Flood::MOST) : $usual->channel,
+        );
     }
 
     private static function readFact(Document $fact): Fact

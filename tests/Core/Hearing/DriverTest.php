@@ -71,7 +71,7 @@ final class DriverTest extends TestCase
         $needs = (new Talker)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
         self::assertSame([], $needs->requests);
-        self::assertCount(3, $needs->reads->keys, 'two cooldowns and a counter in one round');
+        self::assertCount(5, $needs->reads->keys, 'two cooldowns, two floods and a counter in one round');
         $known = new KnownView(array_map(static fn (): ?int => null, $needs->reads->keys));
         $needs = (new Talker)->hear($this->line('!tide'), $world->remembering($known));
         self::assertInstanceOf(Needs::class, $needs);
@@ -81,7 +81,7 @@ final class DriverTest extends TestCase
     public function test_without_a_trace_the_same_is_said(): void
     {
         $pack = World::pack()->withCommand(new Command('!x', [new WeightedText('[roll 1000] [caller]'), new WeightedText('b')]));
-        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new KnownView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Key::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
+        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new KnownView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Key::viewer('cast-tamsin'))->id() => null, Key::recentAnswers()->id() => null, Key::recentAnswers(Key::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
         $with = $hear(true);
         $without = $hear(false);
         self::assertInstanceOf(Outcome::class, $with);

@@ -64,7 +64,7 @@ final class TalkerTest extends TestCase
         self::assertSame(['Only moderators and up, Tamsin.'], $outcome->texts());
         self::assertSame('level', $outcome->closed?->gate);
         self::assertSame('it is for moderators and up', $outcome->closed->sentence);
-        self::assertSame([], $outcome->changes, 'a refusal starts no cooldown');
+        self::assertSame([], array_filter($outcome->changes, static fn ($change): bool => $change->key->kind === \SilverParrot\Memory\Kind::LastRun), 'a refusal starts no cooldown');
         self::assertSame(['ouch'], $this->hear($rehearsal, '!splinter', 0, 'bram')->texts());
     }
 
@@ -78,6 +78,29 @@ final class TalkerTest extends TestCase
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 10, 'bram')->texts(), 'at its very end it is open');
         self::assertSame('this person’s cooldown runs another 39 s', $this->hear($rehearsal, '!knot', 21)->closed?->sentence);
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 60)->texts());
+    }
+
+    public function test_people_who_rotate_commands_get_five_answers_in_half_a_minute_and_the_channel_twenty(): void
+    {
+        $pack = World::pack();
+        foreach (['!a', '!b', '!c'] as $trigger) {
+            $pack = $pack->withCommand(new Command($trigger, [new WeightedText('x')], levels: $trigger === '!c' ? new LevelRule([], Level::Streamer) : new LevelRule, channelCooldown: 0, personCooldown: 0, levelRefusal: 'no'));
+        }
+        $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
+        $said = 0;
+        for ($i = 0; $i < 12; $i++) {
+            $outcome = $this->hear($rehearsal, ['!a', '!b', '!c'][$i % 3], $i);
+            $said += count($outcome->sayings);
+        }
+        self::assertSame(5, $said, 'refusals count as answers');
+        $closed = $this->hear($rehearsal, '!a', 12)->closed;
+        self::assertSame('this person has had as many answers as there may be in half a minute; the next in 18 s', $closed?->sentence);
+        self::assertSame(['x'], $this->hear($rehearsal, '!a', 31)->texts());
+        for ($i = 0; $i < 25; $i++) {
+            $stranger = Person::known("id$i", "viewer$i", '', Levels::of());
+            $said += count($rehearsal->line("flood $i", $stranger, '!b', $this->now(100))->sayings);
+        }
+        self::assertSame(5 + 20, $said);
     }
 
     public function test_a_response_that_fails_changes_nothing_says_its_other_text_and_starts_the_cooldown(): void
@@ -133,7 +156,7 @@ final class TalkerTest extends TestCase
         self::assertSame([
             'heard: “!plank 2” from Tamsin',
             '!plank was set off',
-            'open: switched on', 'open: level', 'open: channel cooldown', 'open: person cooldown',
+            'open: switched on', 'open: level', 'open: channel cooldown', 'open: person cooldown', 'open: person flood', 'open: channel flood',
             '[when words] holds',
             '[add word 1 to counter.planks] said “5”',
             'counter.planks (channel): 3 → 5',

@@ -20,6 +20,7 @@ use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
@@ -55,6 +56,7 @@ final class RandomPacksTest extends TestCase
             $this->named(fn (string $name): Occasion => new Occasion($name)),
             $this->named(fn (string $name): Field => new Field($name, $this->of(FieldType::cases()), $this->of([null, '1', '']))),
             $this->several(fn (): CastMember => new CastMember('x'.$this->random->getInt(0, 99), $this->text(), $this->levels(), $this->random->getInt(0, 3), $this->text(), $this->of([[], ['boat' => $this->text()]]))),
+            $this->of([new Flood, new Flood(0, 0), new Flood(3, 40)]),
         );
     }
 

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
@@ -113,7 +114,7 @@ final class ListDrawTest extends TestCase
     private function rehearsal(DrawOrder $order, array $items, string $seed, array $memory, string $response): Rehearsal
     {
         $texts = array_map(static fn (string $text, int $weight): WeightedText => new WeightedText($text, $weight), array_keys($items), $items);
-        $pack = new Pack(World::pack()->channel, commands: [new Command('!draw', [new WeightedText($response)], channelCooldown: 0, personCooldown: 0)], lists: ['items' => new TextList('items', $texts, $order)]);
+        $pack = new Pack(World::pack()->channel, commands: [new Command('!draw', [new WeightedText($response)], channelCooldown: 0, personCooldown: 0)], lists: ['items' => new TextList('items', $texts, $order)], flood: new Flood(0, 0));
 
         return new Rehearsal($pack, new Situation($memory), $seed, ChatProfile::stream());
     }
