@@ -47,8 +47,8 @@
         <section class="page facing" id="right-page" aria-label="On the air">
             <div class="page-head"><h2>On the air</h2></div>
             <p class="health">{{ $channel->health() }}</p>
-            <p>@if ($channel->paused)The parrot is <strong>silent</strong>: it hears and answers nothing.@elseif ($onAir === null)Nothing is published yet, so the parrot answers nothing.@else Edition {{ $channel->edition_on_air }} is on the air.@endif
-                @if ($mayWrite)
+            <p>@if ($channel->paused)The parrot is <strong>silent</strong>: it hears and answers nothing.@elseif ($onAir !== null)Edition {{ $channel->edition_on_air }} is on the air.@endif
+                @if ($mayWrite && $onAir !== null)
                     <form method="post" action="{{ route('publish.pause', $channel) }}" class="inline">@csrf<input type="hidden" name="paused" value="{{ $channel->paused ? 0 : 1 }}"><button class="plain">{{ $channel->paused ? 'Let it speak' : 'Silence the parrot' }}</button></form>
                 @endif</p>
             <h3>Editions</h3>

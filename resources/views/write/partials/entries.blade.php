@@ -4,7 +4,7 @@
     <p class="small" role="status">
         @if ($find !== '')
             {{ $count }} of {{ $all }} commands {{ $count === 1 ? 'has' : 'have' }} “{{ $find }}”.
-        @else
+        @elseif ($all > 0)
             {{ $all === 1 ? 'One command.' : $all.' commands.' }}
         @endif
     </p>
