@@ -107,7 +107,10 @@ final readonly class Talker implements Parrot
     {
         foreach ($gates as $gate) {
             $closed = $gate->check($attempt, $world->memory);
-            $trace?->gate($gate->name(), $closed);
+            // An open flood gate is the rule for every line, and would only lengthen each why.
+            if ($closed !== null || ! $gate instanceof FloodGate) {
+                $trace?->gate($gate->name(), $closed);
+            }
             if ($closed !== null) {
                 return $closed;
             }

@@ -156,7 +156,7 @@ final class TalkerTest extends TestCase
         self::assertSame([
             'heard: “!plank 2” from Tamsin',
             '!plank was set off',
-            'open: switched on', 'open: level', 'open: channel cooldown', 'open: person cooldown', 'open: person flood', 'open: channel flood',
+            'open: switched on', 'open: level', 'open: channel cooldown', 'open: person cooldown',
             '[when words] holds',
             '[add word 1 to counter.planks] said “5”',
             'counter.planks (channel): 3 → 5',
