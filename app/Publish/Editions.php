@@ -44,11 +44,14 @@ final readonly class Editions
         $channel->newQuery()->whereKey($channel->id)->update(['paused' => $paused]);
     }
 
-    /** One command falls silent on the air, or speaks again, at once and without an edition. */
+    /** One command of those on the air falls silent, or speaks again, at once and without an edition. */
     public function silence(Channel $channel, string $trigger, bool $silent): void
     {
         DB::transaction(function () use ($channel, $trigger, $silent): void {
             $current = $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
+            if ($silent && $this->onAir($current)?->command($trigger) === null) {
+                return;
+            }
             $others = array_values(array_diff($current->silenced, [Fold::caseless($trigger)]));
             $current->update(['silenced' => $silent ? [...$others, Fold::caseless($trigger)] : $others]);
         });

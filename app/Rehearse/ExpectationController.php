@@ -11,6 +11,7 @@ use App\Storage\CommandRows;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Limits;
 
 /** "This is right": keeps the answer to a line of the simulated chat. */
 final class ExpectationController
@@ -22,7 +23,7 @@ final class ExpectationController
         // The answer may have come from another command than the one on the page.
         $owner = $kept === null ? null : ($row !== null && Fold::caseless($draft->command->trigger ?? '') === Fold::caseless($kept->trigger)
             ? $row : $channel->commands()->where('trigger_folded', Fold::caseless($kept->trigger))->first());
-        if ($kept === null || $owner === null) {
+        if ($kept === null || $owner === null || $owner->expectations()->count() >= Limits::EXPECTATIONS) {
             return response()->noContent(Response::HTTP_UNPROCESSABLE_ENTITY);
         }
         $rows->expect($owner, $kept->expectation);

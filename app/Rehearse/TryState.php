@@ -16,7 +16,7 @@ use SilverParrot\Value\Moment;
 final readonly class TryState
 {
     /** A chat on a page is short; a longer one is a script. */
-    public const MOST = 60;
+    public const MOST = 100;
 
     private const LONGEST_CLOCK = 86_400_000;
 
@@ -37,7 +37,7 @@ final readonly class TryState
         $kept = is_array($kept) ? $kept : [];
         $clock = min(self::LONGEST_CLOCK, max(0, is_int($kept['clock'] ?? null) ? $kept['clock'] : 0));
         $lines = [];
-        foreach (array_slice(is_array($kept['lines'] ?? null) ? $kept['lines'] : [], -self::MOST) as $line) {
+        foreach (array_slice(is_array($kept['lines'] ?? null) ? $kept['lines'] : [], 0, self::MOST) as $line) {
             if (is_array($line) && is_int($line[0] ?? null) && is_string($line[1] ?? null) && is_string($line[2] ?? null)) {
                 $lines[] = new TimedLine(min($clock, max(0, $line[0])), mb_substr($line[1], 0, 60), mb_substr($line[2], 0, Limits::LINE));
             }
@@ -68,9 +68,18 @@ final readonly class TryState
     /** A line costs a second, as it would in a chat. */
     public function with(string $by, string $text): self
     {
+        if ($this->isFull()) {
+            // Dropping the first lines instead would take what they changed out of memory again.
+            return $this->spokenBy($by);
+        }
         $clock = min(self::LONGEST_CLOCK, $this->clock + ($this->lines === [] ? 0 : 1000));
 
-        return new self($this->start, $clock, array_slice([...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))], -self::MOST), $this->seed, $by);
+        return new self($this->start, $clock, [...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))], $this->seed, $by);
+    }
+
+    public function isFull(): bool
+    {
+        return count($this->lines) >= self::MOST;
     }
 
     public function json(): string

@@ -50,7 +50,11 @@ final readonly class CommandController
     public function switch(Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse
     {
         $core = CommandRows::toCore($command);
-        $this->rows->save($channel, $command, $core->switched(! $core->enabled), $user, $command->revision);
+        try {
+            $this->rows->save($channel, $command, $core->switched(! $core->enabled), $user, $command->revision);
+        } catch (SavedMeanwhile) {
+            return back()->with('notice', "Somebody saved {$command->trigger} at this moment; look at it and press again.");
+        }
 
         return back()->with('notice', "{$command->trigger} is switched ".($core->enabled ? 'off.' : 'on.'));
     }

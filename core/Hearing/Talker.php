@@ -12,6 +12,7 @@ use SilverParrot\Hearing\Gates\EnabledGate;
 use SilverParrot\Hearing\Gates\FloodGate;
 use SilverParrot\Hearing\Gates\Gate;
 use SilverParrot\Hearing\Gates\LevelGate;
+use SilverParrot\Hearing\Gates\Reach;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\Change;
@@ -37,12 +38,12 @@ final readonly class Talker implements Parrot
         $this->gates = [
             new EnabledGate,
             new LevelGate,
-            CooldownGate::channel(),
-            CooldownGate::person(),
+            new CooldownGate(Reach::Channel),
+            new CooldownGate(Reach::Person),
         ];
         $this->floods = [
-            FloodGate::person(),
-            FloodGate::channel(),
+            new FloodGate(Reach::Person),
+            new FloodGate(Reach::Channel),
         ];
     }
 

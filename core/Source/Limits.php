@@ -43,6 +43,9 @@ final class Limits
     /** Commands of one pack. */
     public const COMMANDS = 5_000;
 
+    /** Answers of one command that are held to be right. */
+    public const EXPECTATIONS = 200;
+
     /** Lines of one rehearsal that is typed by hand. */
     public const REHEARSAL_LINES = 10_000;
 }

@@ -32,11 +32,11 @@ final class RegularExpressionsTest extends TestCase
     {
         $patterns = [];
         $finder = new NodeFinder;
-        foreach ([...$this->sources('core'), ...$this->sources('app'), ...$this->sources('bin/ground')] as $file) {
+        foreach ([...$this->sources('core'), ...$this->sources('app'), ...$this->sources('bin/ground'), ...$this->sources('harbour')] as $file) {
             $tree = (new ParserFactory)->createForHostVersion()->parse((string) file_get_contents($file)) ?? [];
-            foreach ($finder->find($tree, static fn (Node $node): bool => $node instanceof Node\Scalar\String_ && preg_match('~^/.+/[a-zA-Z]*$~Ds', $node->value) === 1 && ! str_starts_with($node->value, '/usr')) as $string) {
+            foreach ($finder->find($tree, static fn (Node $node): bool => $node instanceof Node\Scalar\String_ && preg_match('#^([/~]).+\1[a-zA-Z]*$#Ds', $node->value) === 1 && ! str_starts_with($node->value, '/usr')) as $string) {
                 self::assertInstanceOf(Node\Scalar\String_::class, $string);
-                $end = (int) strrpos($string->value, '/');
+                $end = (int) strrpos($string->value, $string->value[0]);
                 $flags = substr($string->value, $end + 1);
                 $patterns[] = [basename($file).':'.$string->getStartLine(), self::inJavaScript(substr($string->value, 1, $end - 1)), str_contains($flags, 'u') ? 'u' : ''];
             }

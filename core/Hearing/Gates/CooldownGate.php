@@ -13,23 +13,13 @@ use SilverParrot\Value\Moment;
 /** So many seconds must lie between two runs: for everybody together, or for each person. */
 final readonly class CooldownGate implements Gate
 {
-    private function __construct(private bool $forPerson)
+    public function __construct(private Reach $reach)
     {
-    }
-
-    public static function channel(): self
-    {
-        return new self(false);
-    }
-
-    public static function person(): self
-    {
-        return new self(true);
     }
 
     public function name(): string
     {
-        return $this->forPerson ? 'person cooldown' : 'channel cooldown';
+        return "{$this->reach->value} cooldown";
     }
 
     public function reads(Attempt $attempt): array
@@ -54,16 +44,16 @@ final readonly class CooldownGate implements Gate
         }
         $key = $this->key($attempt);
 
-        return [new Change($key, $memory->value($key), $attempt->at->millis, $this->name(), $this->forPerson ? $attempt->caller->login : 'channel')];
+        return [new Change($key, $memory->value($key), $attempt->at->millis, $this->name(), $this->reach->scope($attempt))];
     }
 
     private function seconds(Attempt $attempt): int
     {
-        return $this->forPerson ? $attempt->command->personCooldown : $attempt->command->channelCooldown;
+        return $this->reach === Reach::Person ? $attempt->command->personCooldown : $attempt->command->channelCooldown;
     }
 
     private function key(Attempt $attempt): Key
     {
-        return Key::lastRun($attempt->command->trigger, $this->forPerson ? Key::viewer($attempt->caller->id) : Key::CHANNEL);
+        return Key::lastRun($attempt->command->trigger, $this->reach->owner($attempt));
     }
 }

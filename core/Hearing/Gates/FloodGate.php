@@ -13,23 +13,13 @@ use SilverParrot\Pack\Flood;
 /** Only so many answers within a while, to one person or to everybody, whichever commands they are to. */
 final readonly class FloodGate implements Gate
 {
-    private function __construct(private bool $forPerson)
+    public function __construct(private Reach $reach)
     {
-    }
-
-    public static function channel(): self
-    {
-        return new self(false);
-    }
-
-    public static function person(): self
-    {
-        return new self(true);
     }
 
     public function name(): string
     {
-        return $this->forPerson ? 'person flood' : 'channel flood';
+        return "{$this->reach->value} flood";
     }
 
     public function reads(Attempt $attempt): array
@@ -53,7 +43,7 @@ final readonly class FloodGate implements Gate
         }
         $key = $this->key($attempt);
 
-        return [new Change($key, $memory->value($key), ['at' => [...$this->recent($attempt, $memory), $attempt->at->millis]], $this->name(), $this->forPerson ? $attempt->caller->login : 'channel')];
+        return [new Change($key, $memory->value($key), ['at' => [...$this->recent($attempt, $memory), $attempt->at->millis]], $this->name(), $this->reach->scope($attempt))];
     }
 
     /** @return list<int> when answers were given within the window, oldest first */
@@ -67,11 +57,11 @@ final readonly class FloodGate implements Gate
 
     private function limit(Attempt $attempt): int
     {
-        return $this->forPerson ? $attempt->flood->person : $attempt->flood->channel;
+        return $this->reach === Reach::Person ? $attempt->flood->person : $attempt->flood->channel;
     }
 
     private function key(Attempt $attempt): Key
     {
-        return Key::recentAnswers($this->forPerson ? Key::viewer($attempt->caller->id) : Key::CHANNEL);
+        return Key::recentAnswers($this->reach->owner($attempt));
     }
 }

@@ -9,6 +9,7 @@ use SilverParrot\Chat\Voice;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\WeightedText;
+use SilverParrot\Source\Limits;
 
 /** One command of a pack document. */
 final class CommandFormat
@@ -41,7 +42,7 @@ final class CommandFormat
             $text($command, 'note'),
             $command->has('voice') ? $command->at('voice')->oneOf(Voice::class) : Voice::Parrot,
             $command->has('place') ? $command->at('place')->oneOf(Place::class) : Place::Chat,
-            $command->has('expectations') ? array_map(ExpectationFormat::read(...), $command->at('expectations')->items(200)) : [],
+            $command->has('expectations') ? array_map(ExpectationFormat::read(...), $command->at('expectations')->items(Limits::EXPECTATIONS)) : [],
         );
     }
 

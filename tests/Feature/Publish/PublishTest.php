@@ -69,6 +69,8 @@ final class PublishTest extends TestCase
         $this->post(route('publish.silence', $this->cove), ['trigger' => '!TIDE', 'silent' => '1']);
         self::assertFalse($this->air()?->command('!tide')?->enabled);
         self::assertTrue($this->air()?->command('!knot')?->enabled);
+        $this->post(route('publish.silence', $this->cove), ['trigger' => 'no such command', 'silent' => '1']);
+        self::assertSame(['!tide'], $this->cove->refresh()->silenced);
         $this->post(route('publish.silence', $this->cove), ['trigger' => '!tide', 'silent' => '0']);
         self::assertTrue($this->air()?->command('!tide')?->enabled);
         $this->post(route('publish.pause', $this->cove), ['paused' => '1']);

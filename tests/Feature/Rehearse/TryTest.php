@@ -75,6 +75,24 @@ final class TryTest extends TestCase
         }
     }
 
+    public function test_a_full_chat_keeps_what_it_has_and_says_so(): void
+    {
+        $lines = array_map(static fn (int $i): array => [$i * 1000, 'pia', $i === 0 ? '!biscuit @odo' : 'x'], range(0, 99));
+        $chat = json_encode(['start' => '2026-11-25T20:00:00Z', 'clock' => 99_000, 'lines' => $lines]);
+        $full = $this->post(route('rehearse.try', $this->cove), ['chat' => $chat, 'do' => 'say', 'speaker' => 'pia', 'line' => 'one more'])->assertOk();
+        $full->assertSee('The chat is full')->assertSee('Pia hands Odo a biscuit')->assertDontSee('one more');
+    }
+
+    public function test_answers_of_one_command_that_are_right_are_not_without_end(): void
+    {
+        $chat = $this->state($this->say('pia', '!now'));
+        $row = $this->command('!now');
+        for ($i = 0; $i < 200; $i++) {
+            app(\App\Storage\CommandRows::class)->expect($row, new \SilverParrot\Pack\Expectation('!now', 'pia', ['x'], new \SilverParrot\Value\Moment(0), '1', 'e'));
+        }
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $chat, 'index' => '0'])->assertUnprocessable();
+    }
+
     public function test_what_is_kept_as_right_is_checked_on_every_save_in_its_own_circumstances(): void
     {
         $chat = $this->say('bram', '!splinter');

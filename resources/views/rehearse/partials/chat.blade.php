@@ -45,6 +45,7 @@
             <li class="empty">Say something as anybody in the cast: a trigger, or any line. It is heard by what stands on the page, saved or not, on a copy of memory: real counters stay as they are.</li>
         @endforelse
     </ol>
+    @if ($state->isFull())<p class="problem" role="status">The chat is full: start over to say more.</p>@endif
     <div class="composer">
         <p class="as"><label for="speaker">As</label> <select id="speaker" name="speaker" class="blank">
             @foreach ($tried->cast as $member)
