@@ -43,6 +43,9 @@ final class ViewsTest extends BrowserTestCase
             $page->go($this->url($path))->find('#left-page');
             self::assertLessThanOrEqual(390, $page->script('return document.documentElement.scrollWidth'), $path);
         }
+        $page->go($this->url('/channels/1/write'))->press('Chat', '.turn');
+        $this->say('!knot', 'tamsin');
+        $page->sees('tie us a', '#lines');
         $page->go($this->url($this->commandPath('!splinter')))->press('Chat', '.turn');
         $page->waitFor(fn (): bool => (bool) $page->script('const box = document.getElementById("say-line").getBoundingClientRect(); return box.top > 0 && box.bottom < innerHeight - 40'), 'the chat’s field is in sight');
         $this->say('!splinter', 'bram');
