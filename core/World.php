@@ -30,4 +30,9 @@ final readonly class World
     {
         return new self($this->pack, $memory, $this->readings, $this->now, $this->chance, $this->profile, $this->traced);
     }
+
+    public function reading(Readings $readings): self
+    {
+        return new self($this->pack, $this->memory, $readings, $this->now, $this->chance, $this->profile, $this->traced);
+    }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Reset;
 
 /**
  * @property string $name
@@ -13,10 +14,11 @@ use SilverParrot\Pack\CounterScope;
  * @property int $start
  * @property int|null $floor
  * @property int|null $ceiling
+ * @property Reset $reset
  */
 final class Counter extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['scope' => CounterScope::class];
+    protected $casts = ['scope' => CounterScope::class, 'reset' => Reset::class];
 }

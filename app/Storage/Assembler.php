@@ -43,7 +43,7 @@ final class Assembler
             array_values($commands->map(CommandRows::toCore(...))->all()),
             self::named($channel->facts()->orderBy('id')->get()->map(static fn (Models\Fact $fact): Fact => new Fact($fact->name, $fact->text))->all()),
             self::named($channel->lists()->with('items')->orderBy('id')->get()->map(static fn (Models\TextList $list): TextList => new TextList($list->name, array_values($list->items->map(static fn (Models\ListItem $item): WeightedText => new WeightedText($item->text, $item->weight))->all()), $list->draw_order))->all()),
-            self::named($channel->counters()->orderBy('id')->get()->map(static fn (Models\Counter $counter): Counter => new Counter($counter->name, $counter->scope, $counter->start, $counter->floor, $counter->ceiling))->all()),
+            self::named($channel->counters()->orderBy('id')->get()->map(static fn (Models\Counter $counter): Counter => new Counter($counter->name, $counter->scope, $counter->start, $counter->floor, $counter->ceiling, $counter->reset))->all()),
             self::named($channel->occasions()->orderBy('id')->get()->map(static fn (Models\Occasion $occasion): Occasion => new Occasion($occasion->name))->all()),
             self::named($channel->fields()->orderBy('id')->get()->map(static fn (Models\Field $field): Field => new Field($field->name, $field->type, $field->start))->all()),
             array_values($channel->cast()->get()->map(self::castMember(...))->all()),

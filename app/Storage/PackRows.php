@@ -63,7 +63,7 @@ final readonly class PackRows
             ListItem::query()->insert(array_map(static fn (WeightedText $item, int $position): array => ['channel_id' => $channel->id, 'list_id' => $saved->id, 'position' => $position, 'text' => $item->text, 'weight' => $item->weight], $list->items, array_keys($list->items)));
         }
         foreach ($pack->counters as $counter) {
-            CounterRow::query()->create($row($counter) + ['scope' => $counter->scope, 'start' => $counter->start, 'floor' => $counter->floor, 'ceiling' => $counter->ceiling]);
+            CounterRow::query()->create($row($counter) + ['scope' => $counter->scope, 'start' => $counter->start, 'floor' => $counter->floor, 'ceiling' => $counter->ceiling, 'reset' => $counter->reset]);
         }
         foreach ($pack->occasions as $occasion) {
             OccasionRow::query()->create($row($occasion));

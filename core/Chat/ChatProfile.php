@@ -14,6 +14,7 @@ final readonly class ChatProfile
      * @param  int|null  $longestCharacters  of one message
      * @param  int|null  $longestLineBytes  of the whole relayed line, its end included
      * @param  list<string>  $instructionMarks  a message that begins with one is an instruction to the chat, not a saying
+     * @param  int  $often  messages within the window
      */
     private function __construct(
         public string $name,
@@ -22,10 +23,13 @@ final readonly class ChatProfile
         public int $shortestName,
         public int $longestName,
         public array $instructionMarks,
+        public int $often = 20,
+        public int $oftenForModerators = 100,
+        public int $windowSeconds = 30,
     ) {
     }
 
-    /** 500 characters, and names of 3 to 25 letters, digits and "_", are common practice. */
+    /** 500 characters, names of 3 to 25 letters, digits and "_", and 20 messages in 30 seconds (100 for moderators) are common practice. */
     public static function stream(): self
     {
         return new self('stream', 500, null, 3, 25, ['/', '.']);
@@ -34,7 +38,8 @@ final readonly class ChatProfile
     /** A plain IRC server: 512 bytes a line (RFC 2812, 2.3). */
     public static function irc(): self
     {
-        return new self('irc', null, 512, 1, 30, ['/', '.']);
+        // Servers slow down whoever sends more than a line every two seconds (RFC 1459, 8.10).
+        return new self('irc', null, 512, 1, 30, ['/', '.'], 15, 15);
     }
 
     public static function named(string $name): ?self
@@ -54,7 +59,7 @@ final readonly class ChatProfile
 
     public function withLongest(?int $characters, ?int $lineBytes): self
     {
-        return new self($this->name, $characters, $lineBytes, $this->shortestName, $this->longestName, $this->instructionMarks);
+        return new self($this->name, $characters, $lineBytes, $this->shortestName, $this->longestName, $this->instructionMarks, $this->often, $this->oftenForModerators, $this->windowSeconds);
     }
 
     /** @return int|null bytes left for the text when it is relayed in this channel by this login */

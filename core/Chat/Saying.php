@@ -7,8 +7,16 @@ namespace SilverParrot\Chat;
 /** One thing said, ready for the chat. */
 final readonly class Saying
 {
-    /** @param  string  $answerTo the key of the line that it answers, for Place::Reply and Place::Whisper; else empty */
-    public function __construct(public string $text, public Voice $voice = Voice::Parrot, public Place $place = Place::Chat, public string $answerTo = '')
+    /**
+     * @param  string  $answerTo  the key of the line that it answers; empty for what nobody asked for
+     * @param  string  $to  the login of whoever it answers; empty for what nobody asked for
+     */
+    public function __construct(public string $text, public Voice $voice = Voice::Parrot, public Place $place = Place::Chat, public string $answerTo = '', public string $to = '')
     {
+    }
+
+    public function isAsked(): bool
+    {
+        return $this->answerTo !== '';
     }
 }

@@ -6,12 +6,15 @@ namespace SilverParrot\Hearing;
 
 use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Fenced;
-use SilverParrot\Memory\Reads;
 
-/** An event carried through, and what it read of memory on the way. */
+/** An event carried through, and what it found on the way. */
 final readonly class Carried
 {
-    public function __construct(public Outcome|Already|Fenced $outcome, public Reads $reads)
+    /**
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, as it was before; null for what was not kept
+     * @param  array<string, null|bool|int|string>  $readings  by request id
+     */
+    public function __construct(public Outcome|Already|Fenced $outcome, public array $memory = [], public array $readings = [])
     {
     }
 }

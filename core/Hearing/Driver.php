@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing;
 
 use SilverParrot\Chat\Event;
+use SilverParrot\Lookup\NoWeb;
+use SilverParrot\Lookup\RecalledReadings;
+use SilverParrot\Lookup\Web;
+use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
@@ -16,7 +20,7 @@ use SilverParrot\World;
  */
 final readonly class Driver
 {
-    /** Rounds of fetching; what is still missing then stays a gap for good. */
+    /** Rounds of fetching; what the outside has not said by then stays a gap for good. */
     public const ROUNDS = 3;
 
     public function __construct(private Parrot $parrot, private Store $store)
@@ -24,31 +28,36 @@ final readonly class Driver
     }
 
     /** @param  World  $world its memory is not looked at: the store's is */
-    public function hear(Event $event, World $world): Carried
+    public function hear(Event $event, World $world, Web $web = new NoWeb): Carried
     {
         $reads = Reads::of();
-        for ($round = 0; ; $round++) {
-            $heard = $this->parrot->hear($event, $world->remembering($this->store->snapshot($reads)));
-            if ($heard instanceof Needs) {
-                $reads = $this->more($reads, $heard, $round);
+        $readings = new RecalledReadings($world->readings);
+        $world = $world->reading($readings);
+        for ($round = 1; ; $round++) {
+            $view = $this->store->snapshot($reads);
+            $heard = $this->parrot->hear($event, $world->remembering($view));
+            if ($heard instanceof Outcome && $heard->changes !== []) {
+                $heard = $this->store->turn($event->key(), $reads, function (View $locked) use ($event, $world, &$view): Outcome|Needs {
+                    $view = $locked;
 
-                continue;
+                    return $this->parrot->hear($event, $world->remembering($locked));
+                });
             }
-            if ($heard->changes === []) {
-                return new Carried($heard, $reads);
+            if (! $heard instanceof Needs) {
+                return new Carried($heard, array_map(static fn (Key $key): null|bool|int|string|array => $view->value($key), $reads->keys), $readings->plain());
             }
-            $kept = $this->store->turn($event->key(), $reads, fn (View $view): Outcome|Needs => $this->parrot->hear($event, $world->remembering($view)));
-            if (! $kept instanceof Needs) {
-                return new Carried($kept, $reads);
-            }
-            $reads = $this->more($reads, $kept, $round);
+            $reads = $this->fetch($heard, $reads, $readings, $web, $round);
         }
     }
 
-    private function more(Reads $reads, Needs $needs, int $round): Reads
+    private function fetch(Needs $needs, Reads $reads, RecalledReadings $readings, Web $web, int $round): Reads
     {
-        if ($round >= self::ROUNDS || $needs->reads->isEmpty()) {
+        // Memory is at hand, and one thing found there may lead to another; twice as many rounds are beyond any response.
+        if ($round > 2 * self::ROUNDS || ($needs->reads->isEmpty() && $needs->requests === [])) {
             throw new \LogicException('An event asked for more than can be fetched.');
+        }
+        if ($needs->requests !== []) {
+            $round <= self::ROUNDS ? $readings->add($web->readings($needs->requests)) : $readings->complete();
         }
 
         return $reads->and($needs->reads);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace SilverParrot\Lookup;
 
 use SilverParrot\Value\Gap;
-use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
 
 /** Results given beforehand, for rehearsal; the rest of the outside is down. */
@@ -24,12 +23,7 @@ final readonly class CannedReadings implements Readings
                 return $this->results[$known];
             }
         }
-        if (! $this->restIsDown) {
-            return Gap::pending();
-        }
 
-        return $request->subject === 'lookup'
-            ? new Gap(GapReason::LookupDown, ['name' => $request->name])
-            : new Gap(GapReason::DetailsDown, ['name' => "{$request->subject}.{$request->name}"]);
+        return $this->restIsDown ? $request->couldNotBeHad() : Gap::pending();
     }
 }

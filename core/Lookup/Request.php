@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Lookup;
 
 use SilverParrot\Source\Fold;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
 
 /** Something that is asked of the outside: a detail of the channel or of a person, or a reading of a look-up. */
 final readonly class Request
@@ -18,6 +20,12 @@ final readonly class Request
     public static function channel(string $detail): self
     {
         return new self('channel', $detail, '', []);
+    }
+
+    /** @param  string  $detail "followed", "account_made", "category" */
+    public static function person(string $detail, string $login): self
+    {
+        return new self('person', $detail, Fold::caseless($login), []);
     }
 
     /** @param  array<string, string>  $arguments */
@@ -37,5 +45,12 @@ final readonly class Request
         }
 
         return $id;
+    }
+
+    public function couldNotBeHad(): Gap
+    {
+        return $this->subject === 'lookup'
+            ? new Gap(GapReason::LookupDown, ['name' => $this->name])
+            : new Gap(GapReason::DetailsDown, ['name' => "{$this->subject}.{$this->name}"]);
     }
 }

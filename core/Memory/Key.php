@@ -49,6 +49,11 @@ final readonly class Key
         return new self(Kind::LastRun, Fold::caseless($trigger), $owner);
     }
 
+    public static function stream(): self
+    {
+        return new self(Kind::Stream, '', self::CHANNEL);
+    }
+
     public static function recentAnswers(string $owner = self::CHANNEL): self
     {
         return new self(Kind::RecentAnswers, '', $owner);

@@ -28,6 +28,9 @@ enum Kind: string
     /** When the last answers were given, against floods. */
     case RecentAnswers = 'recent-answers';
 
+    /** Which stream is running, or was the last. */
+    case Stream = 'stream';
+
     /** Whether an author would call a change of it a change of memory. */
     public function isAuthored(): bool
     {

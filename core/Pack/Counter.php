@@ -16,6 +16,7 @@ final readonly class Counter
         public int $start = 0,
         public ?int $floor = 0,
         public ?int $ceiling = null,
+        public Reset $reset = Reset::Never,
     ) {
     }
 

@@ -70,12 +70,11 @@ final class Rehearsal
     public function line(string $key, Person $by, string $text, Moment $at): Outcome
     {
         $world = new World($this->pack, $this->store->whole(), $this->readings, $at, new KeyedChance($this->seed, $key), $this->profile, $this->traced);
-        $before = $this->store->values();
         $carried = $this->driver->hear(new ChatLine($key, $by, $text, $at), $world);
         if (! $carried->outcome instanceof Outcome) {
             throw new \LogicException('Two lines of a rehearsal have the same key.');
         }
-        $this->given = array_map(static fn (Key $read): null|bool|int|string|array => $before[$read->id()] ?? null, $carried->reads->keys);
+        $this->given = $carried->memory;
         $this->meet($by);
 
         return $carried->outcome;

@@ -20,8 +20,9 @@ final readonly class Situation
      * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id
      * @param  array<string, null|bool|int|string>  $channel  details by their names: "category" => "Planking"
      * @param  array<string, null|bool|int|string>  $readings  by "tide.high"
+     * @param  array<string, null|bool|int|string>  $people  details by "followed.tamsin"
      */
-    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [])
+    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [])
     {
     }
 
@@ -33,23 +34,22 @@ final readonly class Situation
             $memory += self::recordOf($member, $pack);
         }
 
-        return new self($memory, $this->channel, $this->readings);
+        return new self($memory, $this->channel, $this->readings, $this->people);
     }
 
     /** @param  array<string, null|bool|int|string>  $channel */
     public function withChannel(array $channel): self
     {
-        return new self($this->memory, $channel + $this->channel, $this->readings);
+        return new self($this->memory, $channel + $this->channel, $this->readings, $this->people);
     }
 
     public function readings(): CannedReadings
     {
         $results = [];
-        foreach ($this->channel as $detail => $value) {
-            $results["channel.$detail"] = $value;
-        }
-        foreach ($this->readings as $name => $value) {
-            $results["lookup.$name"] = $value;
+        foreach (['channel' => $this->channel, 'lookup' => $this->readings, 'person' => $this->people] as $subject => $values) {
+            foreach ($values as $name => $value) {
+                $results["$subject.$name"] = $value;
+            }
         }
 
         return new CannedReadings($results);

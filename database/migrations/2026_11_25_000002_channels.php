@@ -103,6 +103,7 @@ return new class extends Migration
                     $table->bigInteger('start')->default(0);
                     $table->bigInteger('floor')->nullable();
                     $table->bigInteger('ceiling')->nullable();
+                    $table->string('reset', 20)->default('never');
                 }
                 if ($kind === 'fields') {
                     $table->string('start', 500)->nullable();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Steps;
 
 use SilverParrot\Chat\ChatLine;
-use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Chat\Voice;
 use SilverParrot\Hearing\Prepared;
@@ -60,7 +59,7 @@ final readonly class Say
             return [[], $said];
         }
 
-        return [[new Saying($fit, $command->voice, $command->place, $command->place === Place::Chat ? '' : $line->key)], $said];
+        return [[new Saying($fit, $command->voice, $command->place, $line->key, $line->by->login)], $said];
     }
 
     private function drawn(Command $command, World $world): ?int

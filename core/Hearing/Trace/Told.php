@@ -20,7 +20,8 @@ final class Told
     {
         return match (true) {
             is_bool($value) => $value ? 'yes' : 'no',
-            is_array($value) => '…',
+            // A counter that begins anew is kept with its stream or day.
+            is_array($value) => is_int($value['n'] ?? null) ? (string) $value['n'] : '…',
             default => (string) $value,
         };
     }

@@ -16,6 +16,7 @@ use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
@@ -134,7 +135,7 @@ final class PackFormat
 
     private static function readCounter(Document $counter): Counter
     {
-        $counter->object(['name', 'scope', 'start', 'floor', 'ceiling'], ['name']);
+        $counter->object(['name', 'scope', 'start', 'floor', 'ceiling', 'reset'], ['name']);
         $bound = static fn (string $key, ?int $default): ?int => ! $counter->has($key) ? $default
             : ($counter->at($key)->scalar() === null ? null : $counter->at($key)->whole(-Limits::COUNTER, Limits::COUNTER));
 
@@ -144,6 +145,7 @@ final class PackFormat
             $bound('start', 0) ?? 0,
             $bound('floor', 0),
             $bound('ceiling', null),
+            $counter->has('reset') ? $counter->at('reset')->oneOf(Reset::class) : Reset::Never,
         );
     }
 
@@ -154,7 +156,8 @@ final class PackFormat
             + ($counter->scope === CounterScope::Channel ? [] : ['scope' => $counter->scope->value])
             + ($counter->start === 0 ? [] : ['start' => $counter->start])
             + ($counter->floor === 0 ? [] : ['floor' => $counter->floor])
-            + ($counter->ceiling === null ? [] : ['ceiling' => $counter->ceiling]);
+            + ($counter->ceiling === null ? [] : ['ceiling' => $counter->ceiling])
+            + ($counter->reset === Reset::Never ? [] : ['reset' => $counter->reset->value]);
     }
 
     private static function readField(Document $field): Field

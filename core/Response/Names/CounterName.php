@@ -6,10 +6,13 @@ namespace SilverParrot\Response\Names;
 
 use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\RunningStream;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Reset;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
@@ -57,9 +60,8 @@ final readonly class CounterName implements Name, Writable
         }
         if (isset($call->folded[2]) && $counter->scope === CounterScope::Category) {
             $total = $this->total($counter);
-            $sum = $run->knows($total) ? $run->memory->value($total) : Gap::pending();
 
-            return is_int($sum) || $sum instanceof Gap ? $sum : 0;
+            return $this->number(new Counter($counter->name, reset: $counter->reset), $total, $run);
         }
         $key = $this->key($counter, $call, $run);
 
@@ -73,6 +75,9 @@ final readonly class CounterName implements Name, Writable
             return [];
         }
         $keys = $counter->scope === CounterScope::Category ? [$this->total($counter)] : [];
+        if ($counter->reset === Reset::Stream) {
+            $keys[] = Key::stream();
+        }
         $key = $this->key($counter, $call, $run);
 
         return $key instanceof Key ? [...$keys, $key] : $keys;
@@ -96,16 +101,30 @@ final readonly class CounterName implements Name, Writable
         $sum = $counter->scope === CounterScope::Category ? $this->total($counter) : null;
         // Both are asked for before either is waited for, so that they come in one round.
         $known = $run->knows($key);
-        if (($sum !== null && ! $run->knows($sum)) || ! $known) {
+        $period = $this->period($counter, $run);
+        if (($sum !== null && ! $run->knows($sum)) || ! $known || $period === null) {
             return Gap::pending();
         }
 
-        return new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $sum);
+        return new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $sum, $period);
     }
 
     private function number(Counter $counter, Key $key, Run $run): int|Gap
     {
-        return $run->knows($key) ? CounterCell::read($counter, $run->memory->value($key)) : Gap::pending();
+        $known = $run->knows($key);
+        $period = $this->period($counter, $run);
+
+        return $known && $period !== null ? Counted::number($counter, $run->memory->value($key), $period) : Gap::pending();
+    }
+
+    /** @return string|null the stream or day that is counted for; null while it is not known */
+    private function period(Counter $counter, Run $run): ?string
+    {
+        return match ($counter->reset) {
+            Reset::Never => '',
+            Reset::Day => $run->world->now->in($run->world->pack->channel->zone)->format('Y-m-d'),
+            Reset::Stream => $run->knows(Key::stream()) ? RunningStream::period($run->memory->value(Key::stream())) : null,
+        };
     }
 
     private function key(Counter $counter, Call $call, Run $run): Key|Gap|null

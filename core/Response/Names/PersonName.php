@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Names;
 
 use SilverParrot\Chat\Person;
+use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\Pack;
@@ -24,7 +25,10 @@ use SilverParrot\Value\Value;
 /** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
 abstract readonly class PersonName implements Name, Writable
 {
-    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines'];
+    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', ...self::ASKED];
+
+    /** Parts that the streaming service is asked for. */
+    private const ASKED = ['followed', 'account_made', 'category'];
 
     /** Parts that come from the record of a person rather than from the line itself. */
     private const RECORDED = ['first_seen', 'last_seen', 'lines'];
@@ -63,6 +67,7 @@ abstract readonly class PersonName implements Name, Writable
             'tier' => $person->tier > 0 ? $person->tier : null,
             'known' => $person->isKnown(),
             'first_seen', 'last_seen', 'lines' => $this->recorded($part, $person, $run),
+            'followed', 'account_made', 'category' => self::asked($part, $person, $run),
             default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
         };
     }
@@ -123,5 +128,15 @@ abstract readonly class PersonName implements Name, Writable
         $kept = is_array($record) ? $record[$part] ?? null : null;
 
         return $part === 'lines' ? (is_int($kept) ? $kept : null) : (is_string($kept) ? Moment::fromIso($kept) : null);
+    }
+
+    private static function asked(string $part, Person $person, Run $run): null|bool|int|string|Value
+    {
+        if (! $person->isKnown()) {
+            return null;
+        }
+        $value = $run->read(Request::person($part, $person->login));
+
+        return $part !== 'category' && is_string($value) ? Moment::fromIso($value) : $value;
     }
 }

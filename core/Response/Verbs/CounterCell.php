@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Verbs;
 
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Response\Evaluation\Failed;
@@ -19,7 +20,7 @@ use SilverParrot\Value\Value;
 /** A counter's number in one scope. It stops at its floor and ceiling. */
 final readonly class CounterCell implements Cell
 {
-    public function __construct(private Counter $counter, private Key $key, private string $scope, private Run $run, private ?Key $total = null)
+    public function __construct(private Counter $counter, private Key $key, private string $scope, private Run $run, private ?Key $total = null, private string $period = '')
     {
     }
 
@@ -50,27 +51,22 @@ final readonly class CounterCell implements Cell
         $this->keep($this->counter->start);
     }
 
-    /** @param  null|bool|int|string|array<string, mixed>  $kept */
-    public static function read(Counter $counter, null|bool|int|string|array $kept): int
-    {
-        return is_int($kept) ? $kept : $counter->start;
-    }
-
     private function current(): int
     {
-        return self::read($this->counter, $this->run->memory->value($this->key));
+        return Counted::number($this->counter, $this->run->memory->value($this->key), $this->period);
     }
 
     private function keep(int $number): int
     {
         $number = $this->counter->within($number);
         if ($this->total !== null) {
-            $kept = $this->run->memory->value($this->key);
+            // What was never counted adds nothing to the sum, whatever a category starts from.
+            $fromNought = new Counter($this->counter->name, reset: $this->counter->reset);
             $sum = $this->run->memory->value($this->total);
-            $before = is_int($sum) ? $sum : 0;
-            $this->run->change(new Change($this->total, $sum, $before + $number - (is_int($kept) ? $kept : 0), "counter.{$this->counter->name}.total", 'channel'));
+            $before = Counted::number($fromNought, $sum, $this->period) - Counted::number($fromNought, $this->run->memory->value($this->key), $this->period);
+            $this->run->change(new Change($this->total, $sum, Counted::kept($this->counter, $before + $number, $this->period), "counter.{$this->counter->name}.total", 'channel'));
         }
-        $this->run->change(new Change($this->key, $this->current(), $number, "counter.{$this->counter->name}", $this->scope));
+        $this->run->change(new Change($this->key, Counted::kept($this->counter, $this->current(), $this->period), Counted::kept($this->counter, $number, $this->period), "counter.{$this->counter->name}", $this->scope));
 
         return $number;
     }

@@ -16,6 +16,8 @@ use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Parrot;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Lookup\Web;
 use SilverParrot\Memory\Already;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
@@ -23,6 +25,7 @@ use SilverParrot\Memory\KnownView;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\WeightedText;
+use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
 use SilverParrot\World as HeardIn;
 use Tests\Core\Response\World;
@@ -45,8 +48,45 @@ final class DriverTest extends TestCase
     {
         $store = new InMemoryStore;
         $carried = (new Driver(new Talker, $store))->hear($this->line('good evening'), $this->world(World::pack()));
-        self::assertTrue($carried->reads->isEmpty());
+        self::assertSame([], $carried->memory);
         self::assertSame([], $store->values());
+    }
+
+    public function test_the_outside_is_asked_once_for_equal_things_and_what_it_never_says_is_a_gap(): void
+    {
+        $pack = World::pack()->withCommand(new Command('!since', [new WeightedText('[caller.followed or "?"] [caller.followed or "?"] [channel.title or "no title"] [add 1 to counter.planks]')], channelCooldown: 0, personCooldown: 0));
+        $web = new class implements Web
+        {
+            /** @var list<list<string>> */
+            public array $asked = [];
+
+            public function readings(array $requests): array
+            {
+                $this->asked[] = array_map(static fn (Request $request): string => $request->id(), $requests);
+
+                return array_fill_keys(end($this->asked), Gap::pending()) + [];
+            }
+        };
+        $silent = $this->world($pack)->reading(new CannedReadings([], restIsDown: false));
+        $carried = (new Driver(new Talker, new InMemoryStore))->hear($this->line('!since'), $silent, $web);
+        self::assertInstanceOf(Outcome::class, $carried->outcome);
+        self::assertSame(['? ? no title 1'], $carried->outcome->texts());
+        self::assertSame(['person.followed.tamsin'], $web->asked[0]);
+        self::assertLessThanOrEqual(Driver::ROUNDS, count($web->asked));
+        $web = new class implements Web
+        {
+            public int $asked = 0;
+
+            public function readings(array $requests): array
+            {
+                $this->asked += count($requests);
+
+                return array_fill_keys(array_map(static fn (Request $request): string => $request->id(), $requests), 'yes');
+            }
+        };
+        $carried = (new Driver(new Talker, new InMemoryStore))->hear($this->line('!since'), $silent, $web);
+        self::assertSame(2, $web->asked);
+        self::assertSame(['channel.title' => 'yes', 'person.followed.tamsin' => 'yes'], $carried->readings, 'they are kept for whoever wants to hear the line again');
     }
 
     public function test_a_parrot_that_never_has_enough_is_stopped(): void

@@ -16,6 +16,7 @@ use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\Situation;
@@ -49,6 +50,8 @@ final class World
                 new Counter('splinters', CounterScope::Category),
                 new Counter('visits', CounterScope::Viewer),
                 new Counter('ballast', start: 10, floor: 5, ceiling: 12),
+                new Counter('tonight', start: 1, reset: Reset::Stream),
+                new Counter('sips', CounterScope::Category, reset: Reset::Day),
             ]),
             occasions: $named([new Occasion('leak'), new Occasion('launch'), new Occasion('never')]),
             fields: $named([
@@ -62,6 +65,10 @@ final class World
     {
         $memory = [
             Key::counter('planks')->id() => 3,
+            Key::stream()->id() => ['number' => 7, 'on' => true],
+            Key::counter('tonight')->id() => ['n' => 5, 'of' => 'stream 7'],
+            Key::counter('sips', Key::category('Planking'))->id() => ['n' => 9, 'of' => '2026-11-24'],
+            Key::counter('sips', Key::TOTAL)->id() => ['n' => 20, 'of' => '2026-11-25'],
             Key::occasion('leak')->id() => '2026-11-15T10:00:00Z',
             Key::occasion('launch')->id() => '2027-05-01T12:00:00Z',
         ] + Situation::counterKeys($pack->counters['splinters'], ['Planking' => 0, 'Caulking' => 4]);
@@ -71,7 +78,7 @@ final class World
 
         return new Situation($memory, [
             'title' => 'Planking the port side', 'category' => 'Planking', 'live' => true, 'started' => '2026-11-25T06:55:00Z', 'viewers' => 61, 'followers' => 12345,
-        ], ['wind.speed' => 12, 'wind.name' => '[caller]']);
+        ], ['wind.speed' => 12, 'wind.name' => '[caller]'], ['followed.odo' => '2024-02-01T10:00:00Z', 'category.odo' => 'Rigging', 'account_made.tamsin' => '2020-11-25T09:00:00Z', 'followed.tamsin' => null]);
     }
 
     /** @return list<CastMember> */
