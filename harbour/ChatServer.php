@@ -6,7 +6,10 @@ namespace Harbour;
 
 use function Amp\async;
 
+use Amp\ByteStream\StreamException;
 use Amp\Socket\ServerSocket;
+use Amp\Socket\Socket;
+use Amp\Socket\TlsException;
 use SilverParrot\Chat\Wire\IrcLine;
 
 /** A chat server that speaks IRC with IRCv3 capabilities, peopled by a simulated crowd. */
@@ -17,52 +20,88 @@ final class ChatServer
     /** Capabilities that can be asked for. */
     private const CAPABILITIES = ['message-tags', 'server-time', 'account-tag', 'echo-message'];
 
+    /** Of an answer to AUTHENTICATE that goes on, in bytes (IRCv3 sasl). */
+    private const SASL_PART = 400;
+
     /** @var array<int, Client> */
     private array $clients = [];
 
     private int $messages = 0;
 
     /** @param  list<string>  $moderators nicks that have rights in every channel here */
-    public function __construct(private readonly string $run, private readonly array $moderators, private readonly Limits $limits)
-    {
+    public function __construct(
+        private readonly string $run,
+        private readonly array $moderators,
+        private readonly Limits $limits,
+        private readonly Crowd $crowd,
+        private readonly Accounts $accounts,
+        private readonly Troubles $troubles,
+    ) {
     }
 
     public function serve(ServerSocket $server): void
     {
         while ($socket = $server->accept()) {
-            async(fn () => $this->listen(new Client($socket)));
+            $this->troubles->has('refuse') ? $socket->close() : async(fn () => $this->listen($socket));
         }
     }
 
     /** A simulated person says something. */
     public function hear(Viewer $viewer, string $channel, string $text): void
     {
-        $tags = ['account' => $viewer->login, self::NAME.'/name' => $viewer->name, self::NAME.'/levels' => implode(',', $viewer->levels)];
-        $this->relay($viewer->login, $channel, $text, $tags, null);
+        $this->relay($viewer->login, $channel, $text, self::tagsOf($viewer), null);
     }
 
-    private function listen(Client $client): void
+    /** A simulated person arrives or leaves. */
+    public function cross(Viewer $viewer, string $channel, bool $arrives): void
     {
+        $this->toAll($channel, new IrcLine($arrives ? 'JOIN' : 'PART', [$channel], self::mask($viewer->login)));
+    }
+
+    public function dropAll(): void
+    {
+        foreach ($this->clients as $client) {
+            $client->socket->close();
+        }
+    }
+
+    private function listen(Socket $socket): void
+    {
+        $client = new Client($socket);
         $this->clients[$client->id] = $client;
         try {
-            $buffer = '';
-            while (($bytes = $client->socket->read()) !== null) {
-                $buffer .= $bytes;
-                if (strlen($buffer) > Client::LONGEST_BUFFER) {
-                    $client->send(new IrcLine('ERROR', ['Line too long']));
-                    break;
-                }
-                while (($end = strpos($buffer, "\n")) !== false) {
-                    $line = IrcLine::parse(substr($buffer, 0, $end));
-                    $buffer = substr($buffer, $end + 1);
-                    if ($line !== null && ! $this->take($client, $line)) {
-                        break 2;
-                    }
-                }
+            if ($socket->isTlsConfigurationAvailable()) {
+                $socket->setupTls();
             }
+            $this->read($client);
+        } catch (TlsException|StreamException) {
+            // It wanted no such server, or has gone.
         } finally {
             unset($this->clients[$client->id]);
-            $client->socket->close();
+            $client->finish();
+            foreach (array_keys($client->channels) as $channel) {
+                $this->toAll($channel, new IrcLine('QUIT', [''], self::mask($client->nick)));
+            }
+        }
+    }
+
+    private function read(Client $client): void
+    {
+        $buffer = '';
+        while (($bytes = $client->socket->read()) !== null) {
+            $buffer .= $bytes;
+            if (strlen($buffer) > Client::LONGEST_BUFFER) {
+                $client->send(new IrcLine('ERROR', ['Line too long']));
+
+                return;
+            }
+            while (($end = strpos($buffer, "\n")) !== false) {
+                $line = IrcLine::parse(substr($buffer, 0, $end));
+                $buffer = substr($buffer, $end + 1);
+                if ($line !== null && ! $this->take($client, $line)) {
+                    return;
+                }
+            }
         }
     }
 
@@ -72,44 +111,71 @@ final class ChatServer
         match ($line->command) {
             'CAP' => $this->capabilities($client, $line),
             'PASS' => $client->password = $line->param(0),
+            'AUTHENTICATE' => $this->signIn($client, $line->param(0)),
             'NICK' => $this->nick($client, $line->param(0)),
             'USER' => $this->welcome($client->withUser()),
-            'PING' => $client->send(new IrcLine('PONG', [self::NAME, $line->param(0)], self::NAME)),
+            'PING' => $client->tell('PONG', self::NAME, $line->param(0)),
             'JOIN' => $this->join($client, $line->param(0)),
             'PART' => $this->part($client, $line->param(0)),
-            'PRIVMSG' => $this->said($client, $line->param(0), $line->param(1)),
+            'PRIVMSG' => $this->said($client, $line),
             'PONG', 'NOTICE', 'QUIT', 'TAGMSG' => null,
-            default => $client->send(new IrcLine('421', [$client->nick ?: '*', $line->command, 'Unknown command'], self::NAME)),
+            default => $client->tell('421', $client->nick ?: '*', $line->command, 'Unknown command'),
         };
 
-        return $line->command !== 'QUIT';
+        return $line->command !== 'QUIT' && (! $client->isReady() || $this->accounts->admits($client));
     }
 
     private function capabilities(Client $client, IrcLine $line): void
     {
-        $asked = array_filter(explode(' ', trim($line->param(1))), static fn (string $one): bool => $one !== '');
+        $offered = $this->accounts->offersSignIn() ? [...self::CAPABILITIES, 'sasl'] : self::CAPABILITIES;
+        $asked = array_values(array_filter(explode(' ', trim($line->param(1))), static fn (string $one): bool => $one !== ''));
         $nick = $client->nick ?: '*';
-        match (strtoupper($line->param(0))) {
-            'LS' => $client->send(new IrcLine('CAP', [$nick, 'LS', implode(' ', self::CAPABILITIES)], self::NAME)),
-            'REQ' => array_diff($asked, self::CAPABILITIES) === [] ? $client->grant($asked, $nick, self::NAME) : $client->send(new IrcLine('CAP', [$nick, 'NAK', implode(' ', $asked)], self::NAME)),
-            'END' => $this->welcome($client->withCapabilities()),
-            default => null,
-        };
-        if (in_array(strtoupper($line->param(0)), ['LS', 'REQ'], true)) {
+        $verb = strtoupper($line->param(0));
+        if ($verb === 'LS' || $verb === 'REQ') {
             $client->negotiates = true;
+        }
+        if ($verb === 'LS') {
+            $client->tell('CAP', $nick, 'LS', str_replace('sasl', $line->param(1) >= '302' ? 'sasl=PLAIN' : 'sasl', implode(' ', $offered)));
+        } elseif ($verb === 'REQ') {
+            $known = array_diff($asked, $offered) === [];
+            if ($known) {
+                $client->grant($asked);
+            }
+            $client->tell('CAP', $nick, $known ? 'ACK' : 'NAK', implode(' ', $asked));
+        } elseif ($verb === 'END') {
+            $this->welcome($client->withCapabilities());
+        }
+    }
+
+    private function signIn(Client $client, string $answer): void
+    {
+        $nick = $client->nick ?: '*';
+        if (! $client->has('sasl')) {
+            $client->tell('421', $nick, 'AUTHENTICATE', 'Unknown command');
+        } elseif (strtoupper($answer) === 'PLAIN') {
+            $client->answer = '';
+            $client->send(new IrcLine('AUTHENTICATE', ['+']));
+        } elseif (strlen($answer) === self::SASL_PART) {
+            $client->answer .= $answer;
+        } elseif (($account = $this->accounts->proved($client->answer.($answer === '+' ? '' : $answer))) !== null) {
+            $client->account = $account;
+            $client->tell('900', $nick, self::mask($client->nick), $account, "You are now signed in as $account");
+            $client->tell('903', $nick, 'Sign-in successful');
+        } else {
+            $client->tell('904', $nick, 'Sign-in failed');
         }
     }
 
     private function nick(Client $client, string $nick): void
     {
         if (preg_match('/^[A-Za-z0-9_]{1,30}$/D', $nick) !== 1) {
-            $client->send(new IrcLine('432', ['*', $nick, 'Erroneous nickname'], self::NAME));
+            $client->tell('432', '*', $nick, 'Erroneous nickname');
 
             return;
         }
         foreach ($this->clients as $other) {
             if ($other !== $client && strcasecmp($other->nick, $nick) === 0) {
-                $client->send(new IrcLine('433', ['*', $nick, 'Nickname is already in use'], self::NAME));
+                $client->tell('433', '*', $nick, 'Nickname is already in use');
 
                 return;
             }
@@ -120,67 +186,115 @@ final class ChatServer
 
     private function welcome(Client $client): void
     {
-        if ($client->isReady()) {
-            $client->isWelcome = true;
-            $client->send(new IrcLine('001', [$client->nick, 'Welcome to the harbour'], self::NAME));
-            $client->send(new IrcLine('376', [$client->nick, 'End of message'], self::NAME));
+        if (! $client->isReady()) {
+            return;
         }
+        if (! $this->accounts->admits($client)) {
+            $client->tell('464', $client->nick, 'Password incorrect');
+
+            return;
+        }
+        $client->isWelcome = true;
+        $client->tell('001', $client->nick, 'Welcome to the harbour');
+        $client->tell('376', $client->nick, 'End of message');
     }
 
     private function join(Client $client, string $channels): void
     {
         foreach (explode(',', $channels) as $channel) {
             if (! $client->isWelcome || preg_match('/^#[A-Za-z0-9_]{1,50}$/D', $channel) !== 1) {
-                $client->send(new IrcLine('403', [$client->nick ?: '*', $channel, 'No such channel'], self::NAME));
+                $client->tell('403', $client->nick ?: '*', $channel, 'No such channel');
 
                 continue;
             }
             $client->channels[strtolower($channel)] = true;
-            $client->send(new IrcLine('JOIN', [$channel], "{$client->nick}!{$client->nick}@".self::NAME));
+            $this->toAll($channel, new IrcLine('JOIN', [$channel], self::mask($client->nick)));
             if ($this->isModerator($client->nick)) {
-                $client->send(new IrcLine('MODE', [$channel, '+o', $client->nick], self::NAME));
+                $this->toAll($channel, new IrcLine('MODE', [$channel, '+o', $client->nick], self::NAME));
             }
-            $client->send(new IrcLine('366', [$client->nick, $channel, 'End of names'], self::NAME));
+            $client->tell('353', $client->nick, '=', $channel, implode(' ', $this->names($channel)));
+            $client->tell('366', $client->nick, $channel, 'End of names');
         }
+    }
+
+    /** @return list<string> with "@" before those with rights */
+    private function names(string $channel): array
+    {
+        $here = array_filter($this->clients, static fn (Client $client): bool => isset($client->channels[strtolower($channel)]));
+
+        return [
+            ...array_map(fn (Client $client): string => ($this->isModerator($client->nick) ? '@' : '').$client->nick, array_values($here)),
+            ...array_map(static fn (Viewer $viewer): string => (in_array('moderator', $viewer->levels, true) ? '@' : '').$viewer->login, $this->crowd->present()),
+        ];
     }
 
     private function part(Client $client, string $channel): void
     {
+        $this->toAll($channel, new IrcLine('PART', [$channel], self::mask($client->nick)));
         unset($client->channels[strtolower($channel)]);
-        $client->send(new IrcLine('PART', [$channel], "{$client->nick}!{$client->nick}@".self::NAME));
     }
 
-    private function said(Client $client, string $target, string $text): void
+    private function said(Client $client, IrcLine $line): void
     {
-        if (! isset($client->channels[strtolower($target)])) {
-            $client->send(new IrcLine('404', [$client->nick ?: '*', $target, 'Cannot send to channel'], self::NAME));
+        [$target, $text] = [$line->param(0), $line->param(1)];
+        $isWhisper = ! str_starts_with($target, '#');
+        if (! $client->isWelcome || (! $isWhisper && ! isset($client->channels[strtolower($target)]))) {
+            $client->tell('404', $client->nick ?: '*', $target, 'Cannot send to channel');
 
             return;
         }
         $isModerator = $this->isModerator($client->nick);
         $refusal = $this->limits->refusal($client, $text, $isModerator);
         if ($refusal !== null) {
-            $client->send(new IrcLine('NOTICE', [$target, $refusal], self::NAME));
+            $client->tell('NOTICE', $target, $refusal);
 
             return;
         }
-        $tags = ['account' => strtolower($client->nick), self::NAME.'/name' => $client->nick, self::NAME.'/levels' => $isModerator ? 'moderator' : ''];
+        $viewer = $this->crowd->viewer($client->nick);
+        $tags = $viewer === null ? ['account' => strtolower($client->account ?: $client->nick), self::NAME.'/name' => $client->nick, self::NAME.'/levels' => $isModerator ? 'moderator' : ''] : self::tagsOf($viewer);
+        // Client-only tags (IRCv3 message-tags) go through as they are: which line is answered, for one.
+        $tags += array_filter($line->tags, static fn (string $name): bool => str_starts_with($name, '+'), ARRAY_FILTER_USE_KEY);
         $this->relay($client->nick, $target, $text, $tags, $client);
     }
 
     /** @param  array<string, string>  $tags */
-    private function relay(string $nick, string $channel, string $text, array $tags, ?Client $from): void
+    private function relay(string $nick, string $target, string $text, array $tags, ?Client $from): void
     {
         $tags += ['msgid' => "{$this->run}-".++$this->messages, 'time' => gmdate('Y-m-d\TH:i:s').sprintf('.%03dZ', (int) (fmod(microtime(true), 1) * 1000))];
+        $send = function () use ($nick, $target, $text, $tags, $from): void {
+            $this->troubles->beLate('delay', Troubles::LATE_SECONDS);
+            foreach ($this->clients as $client) {
+                $isFor = str_starts_with($target, '#') ? isset($client->channels[strtolower($target)]) : strcasecmp($client->nick, $target) === 0;
+                if (($isFor && $client !== $from) || ($client === $from && $client->has('echo-message'))) {
+                    $client->send(new IrcLine('PRIVMSG', [$target, $text], self::mask($nick), $client->has('message-tags') ? $tags : []));
+                }
+            }
+        };
+        $this->troubles->has('delay') ? async($send) : $send();
+    }
+
+    private function toAll(string $channel, IrcLine $line): void
+    {
         foreach ($this->clients as $client) {
-            if (isset($client->channels[strtolower($channel)]) && ($client !== $from || $client->has('echo-message'))) {
-                $client->send(new IrcLine('PRIVMSG', [$channel, $text], "$nick!$nick@".self::NAME, $client->has('message-tags') ? $tags : []));
+            if (isset($client->channels[strtolower($channel)])) {
+                $client->send($line);
             }
         }
     }
 
+    /** @return array<string, string> */
+    private static function tagsOf(Viewer $viewer): array
+    {
+        return ['account' => $viewer->login, self::NAME.'/name' => $viewer->name, self::NAME.'/levels' => implode(',', $viewer->levels)];
+    }
+
+    private static function mask(string $nick): string
+    {
+        return "$nick!$nick@".self::NAME;
+    }
+
     private function isModerator(string $nick): bool
     {
-        return in_array(strtolower($nick), $this->moderators, true);
+        return in_array(strtolower($nick), $this->moderators, true) || in_array('moderator', $this->crowd->viewer($nick)->levels ?? [], true);
     }
 }

@@ -9,7 +9,9 @@ final readonly class Limits
 {
     private const WINDOW = 30.0;
 
-    public function __construct(private int $longest = 500, private int $often = 20, private int $oftenForModerators = 100)
+    public const LONGEST = 500;
+
+    public function __construct(private int $longest = self::LONGEST, private int $often = 20, private int $oftenForModerators = 100)
     {
     }
 

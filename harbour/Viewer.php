@@ -7,8 +7,18 @@ namespace Harbour;
 /** One of the simulated people in the harbour's chat. */
 final readonly class Viewer
 {
-    /** @param  list<string>  $levels */
-    public function __construct(public string $login, public string $name, public array $levels)
+    /**
+     * @param  list<string>  $levels
+     * @param  string|null  $followed  ISO 8601; null for who does not follow
+     * @param  string|null  $category  what they last streamed themselves; null for who never did
+     */
+    public function __construct(public string $login, public string $name, public array $levels, public ?string $followed = null, public string $accountMade = '', public ?string $category = null)
     {
+    }
+
+    /** @return array<string, string|null> as the web service tells them */
+    public function details(): array
+    {
+        return ['followed' => $this->followed, 'account_made' => $this->accountMade, 'category' => $this->category];
     }
 }

@@ -6,10 +6,14 @@ namespace App\Air;
 
 use function Amp\async;
 
+use Amp\Socket\ServerSocket;
+use Amp\TimeoutCancellation;
+use App\Air\Streams\Streams;
 use App\Models\Channel;
 use App\Publish\Editions;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
+use Illuminate\Database\QueryException;
 use Revolt\EventLoop;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Level;
@@ -19,7 +23,12 @@ use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Wire\IrcLine;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Talker;
-use SilverParrot\Memory\Fenced;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\RunningStream;
+use SilverParrot\Memory\Tally;
+use SilverParrot\Memory\View;
+use SilverParrot\Outbox\Pace;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
@@ -30,40 +39,58 @@ final class Air
 
     private const DETAILS_EVERY = 10.0;
 
+    private const DETAILS_WITHIN = 3.0;
+
     private const PING_EVERY = 30.0;
+
+    private const STREAMS_EVERY = 15.0;
 
     private const FORGET_EVERY = 60.0;
 
-    /** @var array<string, ChannelOnAir> by login */
+    /** @var array<int, ChannelOnAir> by the channel's number */
     private array $channels = [];
+
+    /** @var array<string, ChatConnection> by what tells connections apart */
+    private array $chats = [];
 
     private readonly Lease $lease;
 
     private readonly Outgoing $outgoing;
 
-    private readonly ChatConnection $chat;
+    private readonly Log $log;
+
+    private readonly Streams $streams;
 
     private readonly Talker $talker;
 
     private int $heard = 0;
 
-    public function __construct(private readonly Connection $connection, private readonly Editions $editions, string $chat, private readonly Details $details, string $nick)
+    public function __construct(private readonly Connection $connection, private readonly Editions $editions, private readonly AirSettings $settings)
     {
         $this->lease = new Lease($connection, gethostname().'/'.getmypid().'/'.bin2hex(random_bytes(4)));
         $this->outgoing = new Outgoing($connection);
-        $this->chat = new ChatConnection($chat, $nick, $this->hear(...));
+        $this->log = new Log($connection);
+        $this->streams = new Streams($connection, $settings->key);
         $this->talker = new Talker;
     }
 
-    public function run(): void
+    public function run(?ServerSocket $streams): void
     {
-        async(fn () => $this->chat->stay());
+        if ($streams !== null) {
+            async(fn () => $this->streams->serve($streams));
+        }
         EventLoop::repeat(self::HEARTBEAT, fn () => $this->beat());
-        EventLoop::repeat(self::DETAILS_EVERY, fn () => $this->askDetails());
-        EventLoop::repeat(self::PING_EVERY, fn () => $this->chat->ping());
+        EventLoop::repeat(self::DETAILS_EVERY, fn () => $this->lookAtStreams());
+        EventLoop::repeat(self::STREAMS_EVERY, fn () => $this->streams->beat());
+        EventLoop::repeat(self::PING_EVERY, function (): void {
+            foreach ($this->chats as $chat) {
+                $chat->ping();
+            }
+        });
         EventLoop::repeat(self::FORGET_EVERY, function (): void {
             foreach ($this->channels as $channel) {
                 $this->outgoing->forgetOld($channel->id);
+                $this->log->forgetOld($channel->id);
             }
         });
         foreach ([SIGTERM, SIGINT] as $signal) {
@@ -73,28 +100,30 @@ final class Air
         EventLoop::run();
     }
 
-    /** Keeps what it holds, takes what is free, follows what was published, tallies who was seen. */
+    /** Keeps what it holds, takes what is free, follows what was published, tallies who was seen, writes the log. */
     private function beat(): void
     {
-        foreach ($this->channels as $login => $channel) {
-            if (! $this->lease->renew($channel->id, $channel->epoch, $this->chat->stateIn($login))) {
-                unset($this->channels[$login]);
+        foreach ($this->channels as $channel) {
+            if (! $this->lease->renew($channel->id, $channel->epoch, $channel->standing(), $channel->chat?->knowsPeople() ?? true)) {
+                unset($this->channels[$channel->id]);
             }
         }
         /** @var Channel $row */
         foreach (Channel::query()->whereNotNull('edition_on_air')->orderBy('id')->get() as $row) {
-            if (! isset($this->channels[$row->login])) {
+            if (! isset($this->channels[$row->id])) {
                 $this->take($row);
             }
-            if (isset($this->channels[$row->login])) {
-                $this->follow($this->channels[$row->login], $row);
+            if (isset($this->channels[$row->id])) {
+                $this->follow($this->channels[$row->id], $row);
             }
         }
-        $this->chat->beIn(array_map(strval(...), array_keys($this->channels)));
+        $this->connect();
         foreach ($this->channels as $channel) {
             Tallies::keep($channel, $this->store($channel));
             $this->speak($channel);
+            $this->writeLog($channel);
         }
+        $this->streams->closeStrangers();
     }
 
     private function take(Channel $row): void
@@ -102,91 +131,187 @@ final class Air
         $epoch = $this->lease->take($row->id);
         if ($epoch !== null) {
             $store = new MariaDbStore($this->connection, $row->id, $epoch);
-            $this->channels[$row->login] = $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store));
-            async(fn () => $this->askDetailsOf($channel));
+            $this->channels[$row->id] = $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new KnownDetails($this->settings->details, $row->login), $this->tell(...));
+            $channel->said = $this->outgoing->handedWithin($row->id, $channel->profile()->windowSeconds);
+            async(fn () => $this->lookAtStream($channel));
         }
     }
 
     private function follow(ChannelOnAir $channel, Channel $row): void
     {
-        $stamp = json_encode([$row->edition_on_air, $row->silenced, $row->paused], JSON_THROW_ON_ERROR);
+        $stamp = json_encode([$row->edition_on_air, $row->silenced, $row->paused, $row->chat_server, hash('sha256', (string) $row->chat_secret)], JSON_THROW_ON_ERROR);
         if ($channel->stamp !== $stamp) {
             $channel->pack = $this->editions->onAir($row);
+            $channel->edition = (int) $row->edition_on_air;
             $channel->paused = $row->paused;
+            $channel->address = $this->settings->addressOf($row);
             $channel->stamp = $stamp;
         }
     }
 
-    private function hear(IrcLine $line): void
+    /** One connection for all channels that have the same chat server and name there; those that nobody needs are ended. */
+    private function connect(): void
     {
-        $channel = $this->channels[ltrim(strtolower($line->param(0)), '#')] ?? null;
-        if ($channel === null) {
-            return;
+        $rooms = [];
+        foreach ($this->channels as $channel) {
+            if ($channel->address === null) {
+                continue;
+            }
+            $key = $channel->address->connection();
+            if (! isset($this->chats[$key])) {
+                $this->chats[$key] = $chat = new ChatConnection($channel->address, $this->hear(...), $this->settings->authorities);
+                async(static fn () => $chat->stay());
+            }
+            $channel->chat = $this->chats[$key];
+            $rooms[$key][] = $channel->address->room;
         }
-        $outcome = $channel->hear($this->lineOf($line));
-        if ($outcome instanceof Fenced) {
-            unset($this->channels[$channel->login]);
-        } elseif ($outcome !== null) {
-            $this->speak($channel);
+        foreach ($this->chats as $key => $chat) {
+            if (isset($rooms[$key])) {
+                $chat->beIn($rooms[$key]);
+            } elseif ($this->channels !== []) {
+                $chat->end();
+                unset($this->chats[$key]);
+            }
         }
     }
 
-    private function lineOf(IrcLine $line): ChatLine
+    private function hear(IrcLine $line, ChatConnection $chat): void
     {
-        $nick = $line->nick();
-        $account = Fold::caseless(($line->tags['account'] ?? '') === '' ? $nick : $line->tags['account']);
-        $levels = [];
-        foreach ($line->tags as $name => $value) {
-            if (str_ends_with($name, '/levels')) {
-                $levels = array_filter(array_map(Level::named(...), explode(',', $value)));
+        $room = ltrim(strtolower($line->param(0)), '#');
+        foreach ($this->channels as $channel) {
+            if ($channel->chat === $chat && $channel->address?->room === $room) {
+                $line->command === 'PRIVMSG' ? $this->heardIn($channel, $this->lineOf($line, $chat, $room)) : $this->noted($channel, $line);
             }
         }
+    }
+
+    private function heardIn(ChannelOnAir $channel, ChatLine $line): void
+    {
+        // In a fiber of its own: one that waits for the outside holds up nobody else.
+        async(function () use ($channel, $line): void {
+            try {
+                $mine = $channel->hear($line);
+            } catch (QueryException $lost) {
+                // Without memory nothing can be heard: whoever watches starts a talker that finds it again.
+                throw $lost;
+            } catch (\Throwable $broken) {
+                // One line that cannot be heard must not silence the others.
+                report($broken);
+
+                return;
+            }
+            if ($mine === false && ($this->channels[$channel->id] ?? null) === $channel) {
+                unset($this->channels[$channel->id]);
+            } elseif ($mine === true) {
+                $this->speak($channel);
+            }
+        });
+    }
+
+    private function noted(ChannelOnAir $channel, IrcLine $line): void
+    {
+        if (! str_contains($line->prefix, '!')) {
+            $channel->log(HeardLine::NOTICE, '', Person::unknown($line->nick()), mb_scrub($line->param(1)), Moment::of(now()));
+        }
+    }
+
+    private function lineOf(IrcLine $line, ChatConnection $chat, string $room): ChatLine
+    {
+        $nick = $line->nick();
+        $account = $line->tags['account'] ?? '';
+        $login = Fold::caseless($account === '' ? $nick : $account);
+        $levels = [
+            ...($chat->room($room)?->isOperator($nick) === true ? [Level::Moderator] : []),
+            ...($chat->room($room)?->hasVoice($nick) === true ? [Level::Vip] : []),
+        ];
         $name = '';
         foreach ($line->tags as $tag => $value) {
-            $name = str_ends_with($tag, '/name') ? $value : $name;
+            if (str_ends_with($tag, '/levels')) {
+                array_push($levels, ...array_filter(array_map(Level::named(...), explode(',', $value))));
+            } elseif (str_ends_with($tag, '/name')) {
+                $name = $value;
+            }
         }
         $at = isset($line->tags['time']) ? Moment::fromIso($line->tags['time']) : null;
 
         return new ChatLine(
-            $line->tags['msgid'] ?? $this->chat->run.'-'.++$this->heard,
-            Person::known('account:'.$account, $account, $name === '' ? $nick : $name, Levels::of(...array_values($levels))),
+            $line->tags['msgid'] ?? $chat->run.'-'.++$this->heard,
+            // Whoever has an account is another than who only took its name.
+            Person::known(($account === '' ? 'nick:' : 'account:').$login, $login, $name === '' ? $nick : $name, Levels::of(...$levels)),
             mb_scrub($line->param(1)),
             $at ?? Moment::of(now()),
         );
     }
 
-    /** Says what is queued. Each is marked before it goes out, so that it never goes out twice. */
+    /** Says what is queued, as far as the chat takes it. Each is marked before it goes out, so that it never goes out twice. */
     private function speak(ChannelOnAir $channel): void
     {
-        if (! $this->chat->isWelcome() || $this->chat->stateIn($channel->login) === 'away') {
+        [$standing, $chat, $address] = [$channel->standing(), $channel->chat, $channel->address];
+        if ($address === null || $chat === null || ! $chat->isWelcome() || ($standing !== Standing::Connected && $standing !== Standing::Moderator)) {
             return;
         }
-        foreach ($this->outgoing->queued($channel->id) as $number => $saying) {
-            if ($saying->place !== Place::Whisper && $this->outgoing->hand($channel->id, $number, $channel->epoch)) {
-                $this->chat->say("#{$channel->login}", $saying->text);
+        $queued = $this->outgoing->queued($channel->id);
+        if ($queued === []) {
+            return;
+        }
+        $now = Moment::of(now());
+        $profile = $channel->profile();
+        $pace = Pace::of($queued, $channel->said, $now, $standing === Standing::Moderator ? $profile->oftenForModerators : $profile->often, $profile->windowSeconds);
+        foreach ($pace->dropped as $number) {
+            $this->outgoing->giveUp($channel->id, $number, 'dropped');
+            $channel->logSaying(HeardLine::DROPPED, $queued[$number], $now);
+        }
+        foreach ($pace->now as $number) {
+            if ($this->outgoing->hand($channel->id, $number, $channel->epoch)) {
+                $saying = $queued[$number];
+                $chat->say($saying->place === Place::Whisper ? $saying->to : "#{$address->room}", $saying->text, $saying->place === Place::Reply ? $saying->answerTo : '');
+                $channel->said = [...array_slice($channel->said, -$profile->oftenForModerators), $now];
+                $channel->logSaying(HeardLine::SAID, $saying, $now);
             }
         }
     }
 
-    private function askDetails(): void
+    private function tell(ChannelOnAir $channel, HeardLine $line): void
+    {
+        $this->streams->publish($channel->id, $line->number, $line->outcome === '' ? 'line' : 'outcome', $line->told($channel->zone()));
+    }
+
+    private function writeLog(ChannelOnAir $channel): void
+    {
+        [$lines, $channel->unwritten] = [$channel->unwritten, []];
+        $this->log->keep($channel->id, $lines);
+    }
+
+    private function lookAtStreams(): void
     {
         foreach ($this->channels as $channel) {
-            async(fn () => $this->askDetailsOf($channel));
+            async(fn () => $this->lookAtStream($channel));
         }
     }
 
-    private function askDetailsOf(ChannelOnAir $channel): void
+    /** Whether the stream runs: what is counted for each stream begins anew with the next one. */
+    private function lookAtStream(ChannelOnAir $channel): void
     {
-        $channel->details = $this->details->of($channel->login) ?? [];
+        $details = $channel->details->lookAtChannel(new TimeoutCancellation(self::DETAILS_WITHIN));
+        $isLive = is_bool($details['live'] ?? null) ? $details['live'] : null;
+        $now = Moment::of(now());
+        $look = static fn (View $memory): Tally => new Tally(array_filter([RunningStream::look($memory->value(Key::stream()), $isLive, $now)]));
+        $store = $this->store($channel);
+        if (($this->channels[$channel->id] ?? null) === $channel && $look($store->snapshot(Reads::of(Key::stream())))->changesToKeep() !== []) {
+            $store->turn("stream {$channel->epoch} {$now->millis}", Reads::of(Key::stream()), $look);
+        }
     }
 
     private function end(): void
     {
         foreach ($this->channels as $channel) {
             Tallies::keep($channel, $this->store($channel));
+            $this->writeLog($channel);
             $this->lease->leave($channel->id, $channel->epoch);
         }
-        $this->chat->end();
+        foreach ($this->chats as $chat) {
+            $chat->end();
+        }
         EventLoop::getDriver()->stop();
     }
 

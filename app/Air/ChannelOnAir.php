@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Air;
 
+use Closure;
+use DateTimeZone;
 use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Person;
+use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
-use SilverParrot\Hearing\Outcome;
-use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Fenced;
 use SilverParrot\Memory\WholeView;
@@ -20,15 +22,21 @@ use SilverParrot\World;
 /** One channel that this talker speaks for. */
 final class ChannelOnAir
 {
+    /** Numbers of the log grow over the epochs: so many lines fit into one lease. */
+    private const LINES_AN_EPOCH = 1_000_000_000;
+
     public bool $paused = false;
 
-    /** Which edition, pause and silences are in force: when it differs from the row's, they are read again. */
+    /** Which edition, pause, silences and chat server are in force: when it differs from the row's, they are read again. */
     public string $stamp = '';
 
     public ?Pack $pack = null;
 
-    /** @var array<string, null|bool|int|string> details of the channel, as they were last told */
-    public array $details = [];
+    public int $edition = 0;
+
+    public ?ChatAddress $address = null;
+
+    public ?ChatConnection $chat = null;
 
     /** @var array<string, ChatLine> the last line of whoever spoke since the last tally, by login */
     public array $seen = [];
@@ -41,24 +49,81 @@ final class ChannelOnAir
 
     public int $tallies = 0;
 
-    public function __construct(public readonly int $id, public readonly string $login, public readonly int $epoch, private readonly string $seed, private readonly Driver $driver)
-    {
+    /** @var list<Moment> when something was said lately */
+    public array $said = [];
+
+    /** @var array<int, HeardLine> what the log has not written yet, by number */
+    public array $unwritten = [];
+
+    private int $logged = 0;
+
+    /** @param  Closure(self, HeardLine): void  $tell  whoever reads along */
+    public function __construct(
+        public readonly int $id,
+        public readonly string $login,
+        public readonly int $epoch,
+        private readonly string $seed,
+        private readonly Driver $driver,
+        public readonly KnownDetails $details,
+        private readonly Closure $tell,
+    ) {
     }
 
-    public function hear(ChatLine $line): Outcome|Already|Fenced|null
+    public function profile(): ChatProfile
+    {
+        return $this->address?->isHarbour === false ? ChatProfile::irc() : ChatProfile::stream();
+    }
+
+    public function standing(): Standing
+    {
+        return $this->address === null || $this->chat === null ? Standing::Away : $this->chat->standingIn($this->address->room);
+    }
+
+    public function zone(): DateTimeZone
+    {
+        return $this->pack?->channel->zone ?? new DateTimeZone('UTC');
+    }
+
+    /** @return bool whether the channel is still ours, and there may be something to say */
+    public function hear(ChatLine $line): ?bool
     {
         $this->seen[$line->by->login] = $line;
         $this->first[$line->by->login] ??= $line->at;
         $this->lines[$line->by->login] = ($this->lines[$line->by->login] ?? 0) + 1;
+        $logged = $this->log(HeardLine::HEARD, $line->key, $line->by, $line->text, $line->at);
         if ($this->paused || $this->pack === null) {
             return null;
         }
-        $results = [];
-        foreach ($this->details as $name => $value) {
-            $results["channel.$name"] = $value;
+        $world = new World($this->pack, new WholeView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile());
+        $carried = $this->driver->hear($line, $world, new Asking($this->details));
+        if ($carried->outcome instanceof Fenced) {
+            return false;
         }
-        $world = new World($this->pack, new WholeView, new CannedReadings($results), $line->at, new KeyedChance($this->seed, $line->key), ChatProfile::stream());
+        if ($carried->outcome instanceof Already) {
+            return null;
+        }
+        $logged->foundBy($carried);
+        // Where it waited for the outside, the log was written meanwhile.
+        $this->unwritten[$logged->number] = $logged;
+        if ($logged->outcome !== '') {
+            ($this->tell)($this, $logged);
+        }
 
-        return $this->driver->hear($line, $world)->outcome;
+        return $carried->outcome->sayings !== [] ? true : null;
+    }
+
+    public function log(string $kind, string $key, Person $by, string $text, Moment $at): HeardLine
+    {
+        $line = new HeardLine($this->epoch * self::LINES_AN_EPOCH + ++$this->logged, $kind, $at, $key, $by, $text, $this->edition);
+        $this->unwritten[$line->number] = $line;
+        ($this->tell)($this, $line);
+
+        return $line;
+    }
+
+    public function logSaying(string $kind, Saying $saying, Moment $at): void
+    {
+        $name = $this->pack->parrot ?? 'parrot';
+        $this->log($kind, $saying->answerTo, Person::unknown($name), $saying->text, $at);
     }
 }

@@ -23,8 +23,9 @@ final readonly class Lease
     public function take(int $channel): ?int
     {
         $taken = $this->connection->update(
+            // A lease that ends later than any can was written under a clock that was wrong since.
             'UPDATE channels SET lease_epoch = lease_epoch + 1, lease_holder = ?, lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND
-             WHERE id = ? AND (lease_until IS NULL OR lease_until < UTC_TIMESTAMP(3))',
+             WHERE id = ? AND (lease_until IS NULL OR lease_until < UTC_TIMESTAMP(3) OR lease_until > UTC_TIMESTAMP(3) + INTERVAL '.(2 * self::SECONDS).' SECOND)',
             [$this->holder, $channel],
         );
         /** @var object{lease_epoch: int}|null $row */
@@ -33,18 +34,18 @@ final readonly class Lease
         return $row?->lease_epoch;
     }
 
-    public function renew(int $channel, int $epoch, string $state): bool
+    public function renew(int $channel, int $epoch, Standing $standing, bool $knowsPeople): bool
     {
         // Matched rows count, changed or not: the moment always differs.
         return $this->connection->update(
-            'UPDATE channels SET lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND, air_state = ?, air_seen_at = UTC_TIMESTAMP(3)
+            'UPDATE channels SET lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND, air_state = ?, air_knows_people = ?, air_seen_at = UTC_TIMESTAMP(3)
              WHERE id = ? AND lease_holder = ? AND lease_epoch = ?',
-            [$state, $channel, $this->holder, $epoch],
+            [$standing->value, $knowsPeople, $channel, $this->holder, $epoch],
         ) === 1;
     }
 
     public function leave(int $channel, int $epoch): void
     {
-        $this->connection->update('UPDATE channels SET lease_until = NULL, air_state = ? WHERE id = ? AND lease_holder = ? AND lease_epoch = ?', ['away', $channel, $this->holder, $epoch]);
+        $this->connection->update('UPDATE channels SET lease_until = NULL, air_state = ? WHERE id = ? AND lease_holder = ? AND lease_epoch = ?', [Standing::Away->value, $channel, $this->holder, $epoch]);
     }
 }

@@ -8,6 +8,7 @@ use Illuminate\Database\Connection;
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Chat\Voice;
+use SilverParrot\Value\Moment;
 
 /** Sayings between the commit and the chat: each is said at most once, and not at all when it is too late. */
 final readonly class Outgoing
@@ -22,17 +23,36 @@ final readonly class Outgoing
     /** @return array<int, Saying> by number, in their order */
     public function queued(int $channel): array
     {
-        $this->connection->update(
-            "UPDATE outgoing SET state = 'stale' WHERE channel_id = ? AND state = 'queued' AND queued_at < UTC_TIMESTAMP(3) - INTERVAL ".self::FRESH_SECONDS.' SECOND',
-            [$channel],
-        );
         $queued = [];
-        /** @var object{id: int, text: string, voice: string, place: string, answer_to: string} $row */
-        foreach ($this->connection->select("SELECT id, text, voice, place, answer_to FROM outgoing WHERE channel_id = ? AND state = 'queued' ORDER BY id", [$channel]) as $row) {
-            $queued[$row->id] = new Saying($row->text, Voice::from($row->voice), Place::from($row->place), $row->answer_to);
+        $stale = [];
+        /** @var object{id: int, text: string, voice: string, place: string, answer_to: string, to_login: string, is_stale: int} $row */
+        foreach ($this->connection->select('SELECT id, text, voice, place, answer_to, to_login, queued_at < UTC_TIMESTAMP(3) - INTERVAL '.self::FRESH_SECONDS." SECOND AS is_stale FROM outgoing WHERE channel_id = ? AND state = 'queued' ORDER BY id", [$channel]) as $row) {
+            if ($row->is_stale) {
+                $stale[] = $row->id;
+            } else {
+                $queued[$row->id] = new Saying($row->text, Voice::from($row->voice), Place::from($row->place), $row->answer_to, $row->to_login);
+            }
+        }
+        foreach ($stale as $number) {
+            $this->giveUp($channel, $number, 'stale');
         }
 
         return $queued;
+    }
+
+    /** @return list<Moment> when something was handed on within so many seconds, oldest first */
+    public function handedWithin(int $channel, int $seconds): array
+    {
+        /** @var list<object{at: string}> $rows */
+        $rows = $this->connection->select("SELECT handed_at AS at FROM outgoing WHERE channel_id = ? AND state = 'handed' AND handed_at > UTC_TIMESTAMP(3) - INTERVAL $seconds SECOND ORDER BY handed_at", [$channel]);
+
+        return array_values(array_filter(array_map(static fn (object $row): ?Moment => Moment::fromIso($row->at), $rows)));
+    }
+
+    /** @param  string  $state  "stale" for what is too late, "dropped" for what the chat would not take */
+    public function giveUp(int $channel, int $number, string $state): void
+    {
+        $this->connection->update("UPDATE outgoing SET state = ? WHERE id = ? AND channel_id = ? AND state = 'queued'", [$state, $number, $channel]);
     }
 
     /** What was heard and said is looked back at for a day; an event that old comes no second time. */

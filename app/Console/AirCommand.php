@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use function Amp\Socket\listen;
+
+use Amp\Socket\ServerSocket;
+use Amp\Socket\SocketException;
 use App\Air\Air;
-use App\Air\Details;
+use App\Air\AirSettings;
 use App\Publish\Editions;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Config\Repository;
@@ -14,16 +18,29 @@ use Illuminate\Database\QueryException;
 
 final class AirCommand extends Command
 {
-    protected $signature = 'parrot:air';
+    protected $signature = 'parrot:air {--stream-port= : where streams of events are served; 0: nowhere}';
 
     protected $description = 'Hear the chats of all published channels and answer; started by bin/parrot up';
 
     public function handle(Connection $connection, Editions $editions, Repository $config): int
     {
         $this->awaitTables($connection);
-        (new Air($connection, $editions, $config->string('air.chat'), new Details($config->string('air.details')), $config->string('air.nick')))->run();
+        $port = $this->option('stream-port');
+        (new Air($connection, $editions, AirSettings::of($config)))->run($this->streams(is_string($port) ? (int) $port : $config->integer('air.stream_port')));
 
         return self::SUCCESS;
+    }
+
+    /** Without it pages ask by themselves now and then; a second talker on the same machine goes without. */
+    private function streams(int $port): ?ServerSocket
+    {
+        try {
+            return $port === 0 ? null : listen("127.0.0.1:$port");
+        } catch (SocketException) {
+            $this->warn("Port $port is taken, so there are no streams of events; pages ask by themselves. Choose another with --stream-port.");
+
+            return null;
+        }
     }
 
     /** At the first start the tables are made while this waits. */

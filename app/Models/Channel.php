@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Air\Standing;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -25,7 +26,10 @@ use Illuminate\Support\Carbon;
  * @property bool $paused
  * @property list<string> $silenced folded triggers
  * @property int $lease_epoch
- * @property string $air_state "away", "connected" or "moderator"
+ * @property Standing $air_state
+ * @property bool $air_knows_people
+ * @property array{host: string, port: int, tls: bool, nick: string, room: string, sign_in: string, account: string}|null $chat_server null for the harbour
+ * @property string|null $chat_secret
  * @property Carbon|null $air_seen_at
  * @property Collection<int, Membership> $memberships
  */
@@ -33,7 +37,9 @@ final class Channel extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime'];
+    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime', 'air_state' => Standing::class, 'air_knows_people' => 'boolean', 'chat_server' => 'array', 'chat_secret' => 'encrypted'];
+
+    protected $hidden = ['chat_secret'];
 
     /** In plain words, how the parrot stands in this channel's chat. */
     public function health(): string
@@ -46,11 +52,7 @@ final class Channel extends Model
             return 'The talker is not running. “bin/parrot up” starts it.';
         }
 
-        return match ($this->air_state) {
-            'moderator' => 'Connected to the chat, with the rights it needs.',
-            'connected' => 'Connected to the chat, but not a moderator there: make its account one, or links and fast answers are refused.',
-            default => 'Not in the chat: it tries again by itself.',
-        };
+        return $this->air_state->sentence();
     }
 
     /** @return HasMany<Membership, $this> */

@@ -149,10 +149,10 @@ final readonly class MariaDbStore implements Store
     {
         $rows = [];
         foreach ($turn->sayingsToQueue() as $position => $saying) {
-            $rows[] = [$this->channel, $eventKey, $position, $saying->text, $saying->voice->value, $saying->place->value, $saying->answerTo, 'queued', gmdate('Y-m-d H:i:s.').sprintf('%03d', (int) (fmod(microtime(true), 1) * 1000))];
+            $rows[] = [$this->channel, $eventKey, $position, $saying->text, $saying->voice->value, $saying->place->value, $saying->answerTo, $saying->to, 'queued', gmdate('Y-m-d H:i:s.').sprintf('%03d', (int) (fmod(microtime(true), 1) * 1000))];
         }
         if ($rows !== []) {
-            $this->insert('outgoing', ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'state', 'queued_at'], $rows);
+            $this->insert('outgoing', ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'to_login', 'state', 'queued_at'], $rows);
         }
     }
 

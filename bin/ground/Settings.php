@@ -21,7 +21,8 @@ final class Settings
         $settings = new self($paths->settings, self::read($paths->settings));
         $settings->needs('APP_KEY', static fn (): string => 'base64:'.base64_encode(random_bytes(32)));
         $settings->needs('DB_PASSWORD', static fn (): string => bin2hex(random_bytes(16)));
-        foreach (['DB_PORT' => 3307, 'HARBOUR_CHAT_PORT' => 16680, 'HARBOUR_DETAILS_PORT' => 16780] as $name => $port) {
+        $settings->needs('HARBOUR_KEY', static fn (): string => bin2hex(random_bytes(16)));
+        foreach (['DB_PORT' => 3307, 'HARBOUR_CHAT_PORT' => 16680, 'HARBOUR_DETAILS_PORT' => 16780, 'AIR_STREAM_PORT' => 16880] as $name => $port) {
             $settings->needs($name, static fn (): string => (string) Port::firstFreeFrom($port));
         }
         foreach (self::parse($template, '.env.example') as $name => $value) {

@@ -19,6 +19,28 @@ return new class extends Migration
             // What the talker last said of its connection, and when.
             $table->string('air_state', 20)->default('away');
             $table->dateTime('air_seen_at', 3)->nullable();
+            // Whether the chat tells people apart by something lasting, or by their nicks alone.
+            $table->boolean('air_knows_people')->default(true);
+            // Which chat; null for the harbour. The secret is encrypted.
+            $table->json('chat_server')->nullable();
+            $table->text('chat_secret')->nullable();
+        });
+        // What was heard and said, for a day. What a line found is kept with it, so that it can be heard again.
+        Schema::create('heard_lines', function (Blueprint $table): void {
+            $table->foreignId('channel_id')->constrained()->cascadeOnDelete();
+            $table->unsignedBigInteger('number');
+            $table->dateTime('at', 3);
+            // heard, said, dropped, or a notice of the chat's
+            $table->string('kind', 20);
+            $table->string('event_key', 190);
+            $table->string('text', 2000);
+            $table->json('person');
+            $table->unsignedInteger('edition');
+            $table->string('outcome', 500);
+            $table->json('memory');
+            $table->json('readings');
+            $table->primary(['channel_id', 'number']);
+            $table->index(['channel_id', 'at']);
         });
         Schema::create('heard_events', function (Blueprint $table): void {
             $table->foreignId('channel_id')->constrained()->cascadeOnDelete();
@@ -36,6 +58,7 @@ return new class extends Migration
             $table->string('voice', 20);
             $table->string('place', 20);
             $table->string('answer_to', 190);
+            $table->string('to_login', 60);
             // queued, then handed before the socket is written to, or stale, or dropped
             $table->string('state', 20);
             $table->dateTime('queued_at', 3);

@@ -15,6 +15,9 @@ final class ChatClient
     /** @var list<array{string, string}> nick and text of what was said in the channel */
     public array $heard = [];
 
+    /** @var array<string, array<string, string>> by what was said */
+    private array $tags = [];
+
     /** @var list<IrcLine> everything else */
     public array $others = [];
 
@@ -55,6 +58,12 @@ final class ChatClient
         return array_values(array_map(static fn (array $one): string => $one[1], array_filter($this->heard, static fn (array $one): bool => $one[0] === $nick)));
     }
 
+    /** @return array<string, string> */
+    public function tagsOf(string $text): array
+    {
+        return $this->tags[$text] ?? [];
+    }
+
     /** @param  callable(self): bool  $until */
     public function await(callable $until, float $seconds = 10): bool
     {
@@ -87,6 +96,11 @@ final class ChatClient
         return $found;
     }
 
+    public function isGone(): bool
+    {
+        return feof($this->socket);
+    }
+
     private function read(): void
     {
         $this->buffer .= (string) stream_get_contents($this->socket);
@@ -95,6 +109,7 @@ final class ChatClient
             $this->buffer = substr($this->buffer, $end + 1);
             if ($line?->command === 'PRIVMSG') {
                 $this->heard[] = [$line->nick(), $line->param(1)];
+                $this->tags[$line->param(1)] = $line->tags;
             } elseif ($line !== null) {
                 $this->others[] = $line;
             }

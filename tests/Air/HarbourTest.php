@@ -4,37 +4,25 @@ declare(strict_types=1);
 
 namespace Tests\Air;
 
-use Ground\Port;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Wire\IrcLine;
-use Tests\Ground\Sandbox;
 
 /** The harbour as a server of its own. */
 final class HarbourTest extends TestCase
 {
+    private HarbourProcess $harbour;
+
     private int $port;
-
-    private int $details;
-
-    /** @var resource */
-    private $process;
 
     protected function setUp(): void
     {
-        $this->port = Port::firstFreeFrom(26880);
-        $this->details = Port::firstFreeFrom($this->port + 1);
-        $process = proc_open([PHP_BINARY, Sandbox::project().'/harbour/run.php', "--chat-port={$this->port}", "--details-port={$this->details}", '--pace=0'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]], $pipes);
-        self::assertIsResource($process);
-        $this->process = $process;
-        for ($tries = 0; $tries < 200 && (Port::isFree($this->port) || Port::isFree($this->details)); $tries++) {
-            usleep(25_000);
-        }
+        $this->harbour = HarbourProcess::start();
+        $this->port = $this->harbour->chat;
     }
 
     protected function tearDown(): void
     {
-        proc_terminate($this->process, SIGKILL);
-        proc_close($this->process);
+        $this->harbour->end();
     }
 
     public function test_tags_come_to_whoever_asked_for_them_only(): void
@@ -93,11 +81,67 @@ final class HarbourTest extends TestCase
 
     public function test_details_are_told_over_http_and_nothing_else_is(): void
     {
-        $ask = fn (string $path): string => (string) file_get_contents("http://127.0.0.1:{$this->details}$path", false, stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]]));
-        $details = json_decode($ask('/channels/lantern_cove'), true);
+        $details = json_decode($this->harbour->ask('/channels/lantern_cove'), true);
         self::assertIsArray($details);
         self::assertSame(['Planking', true], [$details['category'], $details['live']]);
-        self::assertSame('{"error":"not found"}', $ask('/channels/nowhere'));
-        self::assertSame('{"error":"not found"}', $ask('/channels/../etc'));
+        self::assertSame('{"error":"not found"}', $this->harbour->ask('/channels/nowhere'));
+        self::assertSame('{"error":"not found"}', $this->harbour->ask('/channels/../etc'));
+        $person = json_decode($this->harbour->ask('/people/tamsin'), true);
+        self::assertIsArray($person);
+        self::assertSame(['followed', 'account_made', 'category'], array_keys($person));
+        self::assertSame('{"error":"not found"}', $this->harbour->ask('/people/nobody'));
+    }
+
+    public function test_whoever_has_the_key_may_write_as_one_of_the_people_and_change_the_channel(): void
+    {
+        $viewer = ChatClient::join($this->port, 'silver_parrot', 'lantern_cove');
+        self::assertSame('{"done":true}', $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => '!tide']));
+        $viewer->awaitSaying('!tide');
+        self::assertSame(['bram', 'follower,moderator'], [$viewer->tagsOf('!tide')['account'], $viewer->tagsOf('!tide')['harbour.example/levels']]);
+        self::assertSame('{"error":"not allowed"}', $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => 'x'], 'guessed'));
+        foreach ([['as' => 'nobody', 'text' => 'x'], ['as' => 'bram', 'text' => ' '], ['as' => 'bram'], ['as' => 'bram', 'text' => str_repeat('x', 501)]] as $wrong) {
+            self::assertSame('{"error":"not understood"}', $this->harbour->post('/channels/lantern_cove/lines', $wrong));
+        }
+        self::assertSame('{"done":true}', $this->harbour->post('/channels/lantern_cove', ['category' => 'Rigging', 'live' => false, 'title' => 'Masts']));
+        $after = json_decode($this->harbour->ask('/channels/lantern_cove'), true);
+        self::assertIsArray($after);
+        self::assertSame(['Rigging', false, null, 'Masts'], [$after['category'], $after['live'], $after['started'], $after['title']]);
+        $this->harbour->post('/channels/lantern_cove', ['category' => 'Juggling']);
+        self::assertStringContainsString('"category":"Rigging"', $this->harbour->ask('/channels/lantern_cove'));
+        self::assertSame('{"done":true}', $this->harbour->post('/pace', ['lines_a_minute' => 3000]));
+        self::assertTrue($viewer->await(static fn (ChatClient $self): bool => count($self->heard) > 20));
+        self::assertSame('{"error":"not understood"}', $this->harbour->post('/pace', ['lines_a_minute' => 3001]));
+    }
+
+    public function test_troubles_come_on_demand(): void
+    {
+        $viewer = ChatClient::join($this->port, 'odo', 'lantern_cove');
+        self::assertSame('{"error":"not understood"}', $this->harbour->post('/troubles', ['kind' => 'plague']));
+        $this->harbour->post('/troubles', ['kind' => 'delay', 'seconds' => 5]);
+        $start = hrtime(true);
+        $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => 'late']);
+        $viewer->awaitSaying('late');
+        self::assertGreaterThan(1.9e9, hrtime(true) - $start);
+        $this->harbour->post('/troubles', ['kind' => 'refuse', 'seconds' => 60]);
+        self::assertSame('{"error":"refused"}', $this->harbour->ask('/channels/lantern_cove'));
+        $refused = stream_socket_client("tcp://127.0.0.1:{$this->port}");
+        self::assertIsResource($refused);
+        stream_set_timeout($refused, 5);
+        self::assertSame('', (string) fread($refused, 10));
+        $this->harbour->post('/troubles', ['kind' => 'drop']);
+        self::assertTrue($viewer->await(static fn (ChatClient $self): bool => $self->isGone()));
+    }
+
+    public function test_a_slow_reader_holds_nobody_up(): void
+    {
+        $slow = stream_socket_client("tcp://127.0.0.1:{$this->port}");
+        self::assertIsResource($slow);
+        fwrite($slow, "NICK slow\r\nUSER slow 0 * :slow\r\nJOIN #lantern_cove\r\n");
+        $viewer = ChatClient::join($this->port, 'odo', 'lantern_cove');
+        $this->harbour->post('/pace', ['lines_a_minute' => 3000]);
+        for ($i = 0; $i < 50; $i++) {
+            $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => str_repeat('x', 490).$i]);
+        }
+        $viewer->awaitSaying(str_repeat('x', 490).'49');
     }
 }

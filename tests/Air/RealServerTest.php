@@ -7,7 +7,9 @@ namespace Tests\Air;
 use function Amp\async;
 use function Amp\delay;
 
+use App\Air\ChatAddress;
 use App\Air\ChatConnection;
+use App\Air\Standing;
 use Ground\Port;
 use Ground\Shell;
 use PHPUnit\Framework\TestCase;
@@ -43,15 +45,18 @@ final class RealServerTest extends TestCase
     public function test_it_connects_joins_hears_answers_is_cut_off_and_comes_back(): void
     {
         $heard = [];
-        $chat = new ChatConnection("127.0.0.1:{$this->port}", 'silver_parrot', static function (IrcLine $line) use (&$heard): void {
-            $heard[] = [$line->nick(), $line->param(0), $line->param(1)];
+        $chat = new ChatConnection(new ChatAddress('127.0.0.1', $this->port, 'silver_parrot', 'lantern_cove', isNear: true), static function (IrcLine $line) use (&$heard): void {
+            if ($line->command === 'PRIVMSG') {
+                $heard[] = [$line->nick(), $line->param(0), $line->param(1)];
+            }
         });
         async(static fn () => $chat->stay());
         $this->until(static fn (): bool => $chat->isWelcome(), 'it is welcome');
         $chat->beIn(['lantern_cove']);
         $viewer = ChatClient::join($this->port, 'wren', 'lantern_cove', '');
         // The first to enter a channel here is its operator: the parrot sees its rights.
-        $this->until(static fn (): bool => $chat->stateIn('lantern_cove') !== 'away', 'it is in');
+        $this->until(static fn (): bool => $chat->standingIn('lantern_cove') === Standing::Moderator, 'it is in, with the rights');
+        self::assertFalse($chat->knowsPeople(), 'a server without accounts tells people apart by nicks alone');
         $viewer->say('ahoy : there');
         $this->until(static function () use (&$heard): bool {
             return $heard !== [];

@@ -32,7 +32,7 @@ final readonly class Harbour implements Server
 
     public function environment(): array
     {
-        return [];
+        return ['HARBOUR_KEY' => $this->settings->get('HARBOUR_KEY')];
     }
 
     public function folder(): string

@@ -66,7 +66,7 @@ final readonly class Up implements Verb
         if (! Port::isFree($port)) {
             throw Trouble::portTaken($port, 'the application', '--port');
         }
-        foreach (['DB_PORT', 'HARBOUR_CHAT_PORT', 'HARBOUR_DETAILS_PORT'] as $name) {
+        foreach (['DB_PORT', 'HARBOUR_CHAT_PORT', 'HARBOUR_DETAILS_PORT', 'AIR_STREAM_PORT'] as $name) {
             // Only the settings file knows these ports, so another one may be taken without asking.
             if (! Port::isFree($settings->port($name))) {
                 $settings->put($name, (string) Port::firstFreeFrom($settings->port($name) + 1));

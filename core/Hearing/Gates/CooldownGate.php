@@ -31,7 +31,8 @@ final readonly class CooldownGate implements Gate
     {
         $seconds = $this->seconds($attempt);
         $last = $seconds > 0 ? $memory->value($this->key($attempt)) : null;
-        $opens = is_int($last) ? new Moment($last + $seconds * 1000) : null;
+        // A run that lies further ahead than its own cooldown was noted under a clock that was wrong, and closes nothing.
+        $opens = is_int($last) && $last <= $attempt->at->millis + $seconds * 1000 ? new Moment($last + $seconds * 1000) : null;
 
         return $opens !== null && $attempt->at->millis < $opens->millis
             ? Closed::cooldown($this->name(), $attempt->at, $opens, $attempt->command->cooldownRefusal) : null;

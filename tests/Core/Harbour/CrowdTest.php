@@ -32,10 +32,29 @@ final class CrowdTest extends TestCase
         self::assertSame($say(7), $say(7));
         self::assertNotSame($say(7), $say(8));
         $all = implode("\n", $say(7));
-        foreach (['!tide', '!tidee', '://', 'kettle', '@'] as $habit) {
+        self::assertMatchesRegularExpression('/: !(?!tide\b|knot\b|ahoy\b|dry\b|luck\b|now\b|crew\b|biscuit\b|chart\b|TIDE\b)/', $all, 'some mistype');
+        foreach (['!tide', '://', 'kettle', '@'] as $habit) {
             self::assertStringContainsString($habit, $all);
         }
         self::assertStringNotContainsString('{name}', $all);
+    }
+
+    public function test_people_arrive_and_leave_and_only_who_is_here_speaks(): void
+    {
+        $crowd = new Crowd(5);
+        $came = [];
+        for ($i = 0; $i < 2000; $i++) {
+            $crossing = $crowd->crossing();
+            if ($crossing !== null) {
+                $came[$crossing->login] = $crowd->isHere($crossing);
+            }
+            [$viewer] = $crowd->next();
+            self::assertTrue($crowd->isHere($viewer));
+            self::assertGreaterThanOrEqual(15, count($crowd->present()));
+        }
+        self::assertGreaterThan(50, count($came));
+        self::assertContains(true, $came);
+        self::assertContains(false, $came);
     }
 
     public function test_the_pace_is_kept_on_the_whole(): void

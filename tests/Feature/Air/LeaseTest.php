@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature\Air;
 
 use App\Air\ChannelOnAir;
+use App\Air\Details;
+use App\Air\KnownDetails;
 use App\Air\Lease;
 use App\Air\Outgoing;
+use App\Air\Standing;
 use App\Air\Tallies;
 use App\Storage\MariaDbStore;
 use Illuminate\Support\Facades\DB;
@@ -32,13 +35,15 @@ final class LeaseTest extends TestCase
         $epoch = $first->take($this->cove->id);
         self::assertSame(1, $epoch);
         self::assertNull($second->take($this->cove->id));
-        self::assertTrue($first->renew($this->cove->id, 1, 'moderator'));
-        self::assertFalse($second->renew($this->cove->id, 1, 'moderator'));
+        self::assertTrue($first->renew($this->cove->id, 1, Standing::Moderator, true));
+        self::assertFalse($second->renew($this->cove->id, 1, Standing::Moderator, true));
         $this->runOut();
         self::assertSame(2, $second->take($this->cove->id));
-        self::assertFalse($first->renew($this->cove->id, 1, 'moderator'), 'who lost it cannot renew it');
+        self::assertFalse($first->renew($this->cove->id, 1, Standing::Moderator, true), 'who lost it cannot renew it');
         $second->leave($this->cove->id, 2);
         self::assertSame(3, $first->take($this->cove->id), 'who leaves makes room at once');
+        DB::table('channels')->where('id', $this->cove->id)->update(['lease_until' => DB::raw('UTC_TIMESTAMP(3) + INTERVAL 1 HOUR')]);
+        self::assertSame(4, $second->take($this->cove->id), 'a lease from before the clock was put right holds nobody off');
     }
 
     public function test_a_saying_is_handed_on_once_and_only_by_who_holds_the_channel(): void
@@ -80,7 +85,7 @@ final class LeaseTest extends TestCase
     public function test_who_was_seen_is_tallied_in_one_turn(): void
     {
         $store = new MariaDbStore(DB::connection(), $this->cove->id, 0);
-        $channel = new ChannelOnAir($this->cove->id, 'lantern_cove', 0, 's', new Driver(new Talker, $store));
+        $channel = new ChannelOnAir($this->cove->id, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new KnownDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null);
         $quill = Person::known('account:quill', 'quill', 'Quill', Levels::of());
         foreach ([0, 1000, 2000] as $i => $millis) {
             $channel->hear(new ChatLine("k$i", $quill, 'hello', new Moment(1_795_597_200_000 + $millis)));

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Air;
+
+use App\Models\Channel;
+use Illuminate\Contracts\Config\Repository;
+use SensitiveParameter;
+
+/** Where the talker finds chats and details, and what it may trust. */
+final readonly class AirSettings
+{
+    private function __construct(
+        private string $chat,
+        private string $nick,
+        public Details $details,
+        public string $authorities,
+        private bool $goesNear,
+        #[SensitiveParameter]
+        public string $key,
+    ) {
+    }
+
+    public static function of(Repository $config): self
+    {
+        return new self($config->string('air.chat'), $config->string('air.nick'), new Details($config->string('air.details')), $config->string('air.authorities'), $config->boolean('air.near'), $config->string('app.key'));
+    }
+
+    /** The channel's own chat server, or else the harbour. */
+    public function addressOf(Channel $channel): ChatAddress
+    {
+        $server = $channel->chat_server;
+        if ($server === null) {
+            [$host, $port] = explode(':', $this->chat, 2) + [1 => '6667'];
+
+            return new ChatAddress($host, (int) $port, $this->nick, $channel->login, isNear: true, isHarbour: true);
+        }
+
+        return new ChatAddress($server['host'], $server['port'], $server['nick'], $server['room'], $server['tls'], SignIn::from($server['sign_in']), $server['account'], (string) $channel->chat_secret, $this->goesNear);
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Air;
+
+use function Amp\async;
+
+use Amp\TimeoutCancellation;
+use SilverParrot\Lookup\Web;
+use SilverParrot\Value\Value;
+
+/** The outside for one line: whatever it asks must come within one deadline. Other lines go on meanwhile. */
+final class Asking implements Web
+{
+    private const SECONDS = 3.0;
+
+    private ?TimeoutCancellation $within = null;
+
+    public function __construct(private readonly KnownDetails $details)
+    {
+    }
+
+    public function readings(array $requests): array
+    {
+        $within = $this->within ??= new TimeoutCancellation(self::SECONDS);
+        $asked = [];
+        foreach ($requests as $request) {
+            $asked[$request->id()] = async(fn (): null|bool|int|string|Value => $this->details->ask($request, $within));
+        }
+
+        $readings = [];
+        foreach ($asked as $id => $answer) {
+            /** @var null|bool|int|string|Value $reading */
+            $reading = $answer->await();
+            $readings[$id] = $reading;
+        }
+
+        return $readings;
+    }
+}

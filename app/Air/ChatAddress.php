@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Air;
+
+use SensitiveParameter;
+
+/** Which chat server, and as whom. */
+final readonly class ChatAddress
+{
+    /**
+     * @param  string  $room  the channel there, without its sign
+     * @param  bool  $isNear  whether it may lie on this machine or in its own network
+     */
+    public function __construct(
+        public string $host,
+        public int $port,
+        public string $nick,
+        public string $room,
+        public bool $tls = false,
+        public SignIn $signIn = SignIn::None,
+        public string $account = '',
+        #[SensitiveParameter]
+        public string $secret = '',
+        public bool $isNear = false,
+        public bool $isHarbour = false,
+    ) {
+    }
+
+    /** Equal where one connection serves both. */
+    public function connection(): string
+    {
+        return hash('sha256', json_encode([$this->host, $this->port, $this->nick, $this->tls, $this->signIn, $this->account, $this->secret], JSON_THROW_ON_ERROR));
+    }
+
+    /** @return array<string, mixed> without the secret */
+    public function __debugInfo(): array
+    {
+        return ['host' => $this->host, 'port' => $this->port, 'nick' => $this->nick, 'room' => $this->room, 'secret' => '…'];
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Air;
+
+use SilverParrot\Chat\Wire\IrcLine;
+
+/** One channel of a chat server: whether the talker is in, and who has which rights there. */
+final class Room
+{
+    public bool $isJoined = false;
+
+    public bool $isLeft = false;
+
+    /** @var array<string, string> "o" for operators, "v" for who has a voice, both or neither; by nick in lower case */
+    private array $modes = [];
+
+    /** @param  string  $channel with its sign */
+    public function take(IrcLine $line, string $channel, string $ownNick): void
+    {
+        $nick = strtolower($line->nick());
+        $isHere = strcasecmp($line->param($line->command === '353' ? 2 : ($line->command === '366' ? 1 : 0)), $channel) === 0;
+        $isOwn = strcasecmp($nick, $ownNick) === 0;
+        match (true) {
+            $line->command === 'QUIT' => $this->modes = array_diff_key($this->modes, [$nick => true]),
+            $line->command === 'NICK' => $this->rename($nick, strtolower($line->param(0))),
+            ! $isHere => null,
+            $line->command === '353' => $this->names($line->param(3)),
+            $line->command === '366', $line->command === 'JOIN' && $isOwn => $this->isJoined = true,
+            $line->command === 'PART' && $isOwn => null,
+            $line->command === 'PART' => $this->modes = array_diff_key($this->modes, [$nick => true]),
+            $line->command === 'KICK' => $this->sentAway(strtolower($line->param(1)), strtolower($ownNick)),
+            $line->command === 'MODE' => $this->mode($line),
+            default => null,
+        };
+    }
+
+    public function isOperator(string $nick): bool
+    {
+        return str_contains($this->modes[strtolower($nick)] ?? '', 'o');
+    }
+
+    public function hasVoice(string $nick): bool
+    {
+        return str_contains($this->modes[strtolower($nick)] ?? '', 'v');
+    }
+
+    private function names(string $names): void
+    {
+        foreach (array_filter(explode(' ', $names)) as $name) {
+            $nick = ltrim($name, '~&@%+');
+            $signs = substr($name, 0, strlen($name) - strlen($nick));
+            $this->modes[strtolower($nick)] = (strpbrk($signs, '~&@') !== false ? 'o' : '').(str_contains($signs, '+') ? 'v' : '');
+        }
+    }
+
+    private function rename(string $from, string $to): void
+    {
+        if (isset($this->modes[$from])) {
+            $this->modes[$to] = $this->modes[$from];
+            unset($this->modes[$from]);
+        }
+    }
+
+    private function sentAway(string $nick, string $ownNick): void
+    {
+        unset($this->modes[$nick]);
+        $this->isLeft = $this->isLeft || $nick === $ownNick;
+    }
+
+    private function mode(IrcLine $line): void
+    {
+        $adds = true;
+        $next = 2;
+        foreach (str_split($line->param(1)) as $letter) {
+            if ($letter === '+' || $letter === '-') {
+                $adds = $letter === '+';
+            } elseif ($letter === 'o' || $letter === 'v') {
+                $nick = strtolower($line->param($next++));
+                $others = str_replace($letter, '', $this->modes[$nick] ?? '');
+                $this->modes[$nick] = $adds ? $others.$letter : $others;
+            } elseif (str_contains('beIqahkl', $letter) && ($adds || $letter !== 'l')) {
+                // These have a word of their own behind them (RFC 2811, 4; `l` only where it is set).
+                $next++;
+            }
+        }
+    }
+}

@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Harbour;
+
+use function Amp\async;
+
+use Amp\ByteStream\StreamException;
+use Amp\CancelledException;
+use Amp\Socket\ServerSocket;
+use Amp\Socket\Socket;
+use Amp\TimeoutCancellation;
+use GuzzleHttp\Psr7\Message;
+use Psr\Http\Message\RequestInterface;
+
+/**
+ * A small web service. Anybody may ask: GET /channels/LOGIN, /channels/LOGIN/people, /people/LOGIN. Whoever has the key
+ * (Authorization: Bearer) may also write as one of the people, change the channel and the pace, and cause troubles.
+ */
+final readonly class WebService
+{
+    private const LONGEST_HEAD = 8_192;
+
+    private const LONGEST_BODY = 8_192;
+
+    private const PATIENCE_SECONDS = 5;
+
+    public function __construct(private Town $town, private ChatServer $chat, private Troubles $troubles, private string $key)
+    {
+    }
+
+    public function serve(ServerSocket $server): void
+    {
+        while ($socket = $server->accept()) {
+            async(fn () => $this->answer($socket));
+        }
+    }
+
+    private function answer(Socket $socket): void
+    {
+        try {
+            $request = $this->read($socket);
+            [$status, $body] = $request === null ? ['400 Bad Request', ['error' => 'not understood']] : $this->route($request);
+            $this->troubles->beLate('slow', Troubles::SLOW_SECONDS);
+            $json = json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+            $socket->write("HTTP/1.1 $status\r\nContent-Type: application/json\r\nContent-Length: ".strlen($json)."\r\nConnection: close\r\n\r\n$json");
+            $socket->end();
+        } catch (StreamException|CancelledException) {
+            $socket->close();
+        }
+    }
+
+    private function read(Socket $socket): ?RequestInterface
+    {
+        $within = new TimeoutCancellation(self::PATIENCE_SECONDS);
+        $text = '';
+        while (! str_contains($text, "\r\n\r\n") && strlen($text) < self::LONGEST_HEAD && ($bytes = $socket->read($within)) !== null) {
+            $text .= $bytes;
+        }
+        [$head, $body] = explode("\r\n\r\n", $text, 2) + [1 => ''];
+        $length = preg_match('/^Content-Length:\s*(\d{1,6})\s*$/mi', $head, $found) === 1 ? min(self::LONGEST_BODY, (int) $found[1]) : 0;
+        while (strlen($body) < $length && ($bytes = $socket->read($within)) !== null) {
+            $body .= $bytes;
+        }
+        try {
+            return Message::parseRequest("$head\r\n\r\n".substr($body, 0, $length));
+        } catch (\InvalidArgumentException) {
+            return null;
+        }
+    }
+
+    /** @return array{string, array<array-key, mixed>} */
+    private function route(RequestInterface $request): array
+    {
+        if ($this->troubles->has('refuse') && $request->getMethod() === 'GET') {
+            return ['503 Service Unavailable', ['error' => 'refused']];
+        }
+        $path = explode('/', trim($request->getUri()->getPath(), '/'));
+        if ($request->getMethod() === 'GET') {
+            $found = match (true) {
+                count($path) === 2 && $path[0] === 'channels' => $this->town->channel($path[1]),
+                count($path) === 3 && $path[0] === 'channels' && $path[2] === 'people' => $this->town->channel($path[1]) === null ? null : $this->people(),
+                count($path) === 2 && $path[0] === 'people' => $this->town->crowd->viewer($path[1])?->details(),
+                default => null,
+            };
+
+            return $found === null ? ['404 Not Found', ['error' => 'not found']] : ['200 OK', $found];
+        }
+        if ($request->getMethod() !== 'POST' || $this->key === '' || ! hash_equals("Bearer {$this->key}", $request->getHeaderLine('Authorization'))) {
+            return ['403 Forbidden', ['error' => 'not allowed']];
+        }
+        $asked = json_decode((string) $request->getBody(), true);
+        $asked = is_array($asked) ? $asked : [];
+        $isDone = match (true) {
+            count($path) === 3 && $path[0] === 'channels' && $path[2] === 'lines' => $this->line($path[1], $asked),
+            count($path) === 2 && $path[0] === 'channels' => $this->town->change($path[1], $asked),
+            $path === ['pace'] => $this->pace($asked),
+            $path === ['troubles'] => $this->trouble($asked),
+            default => false,
+        };
+
+        return $isDone ? ['200 OK', ['done' => true]] : ['422 Unprocessable Content', ['error' => 'not understood']];
+    }
+
+    /** @return array<string, mixed> */
+    private function people(): array
+    {
+        return [
+            'people' => array_map(static fn (Viewer $viewer): array => ['login' => $viewer->login, 'name' => $viewer->name, 'levels' => $viewer->levels], $this->town->crowd->viewers),
+            'here' => array_map(static fn (Viewer $viewer): string => $viewer->login, $this->town->crowd->present()),
+            'pace' => $this->town->pace,
+            'troubles' => (object) $this->troubles->lasting(),
+        ];
+    }
+
+    /** @param  array<array-key, mixed>  $asked */
+    private function line(string $channel, array $asked): bool
+    {
+        $viewer = is_string($asked['as'] ?? null) ? $this->town->crowd->viewer($asked['as']) : null;
+        if ($viewer === null || ! is_string($asked['text'] ?? null) || trim($asked['text']) === '' || mb_strlen($asked['text']) > Limits::LONGEST || $this->town->channel($channel) === null) {
+            return false;
+        }
+        $this->chat->hear($viewer, "#$channel", $asked['text']);
+
+        return true;
+    }
+
+    /** @param  array<array-key, mixed>  $asked */
+    private function pace(array $asked): bool
+    {
+        $pace = $asked['lines_a_minute'] ?? null;
+        if ((! is_int($pace) && ! is_float($pace)) || $pace < 0 || $pace > Town::FASTEST) {
+            return false;
+        }
+        $this->town->pace = (float) $pace;
+
+        return true;
+    }
+
+    /** @param  array<array-key, mixed>  $asked */
+    private function trouble(array $asked): bool
+    {
+        if (! in_array($asked['kind'] ?? null, Troubles::KINDS, true)) {
+            return false;
+        }
+        $this->troubles->begin((string) $asked['kind'], min(120, max(1, is_int($asked['seconds'] ?? null) ? $asked['seconds'] : 10)));
+        if ($asked['kind'] === 'drop') {
+            $this->chat->dropAll();
+        }
+
+        return true;
+    }
+}
