@@ -8,6 +8,8 @@ use App\Accounts\PasswordController;
 use App\Accounts\RegistrationController;
 use App\Accounts\SessionController;
 use App\Accounts\SignInLinkController;
+use App\Publish\ChatController;
+use App\Publish\ConnectionController;
 use App\Publish\PublishController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\TryController;
@@ -43,6 +45,11 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->whereNumber('command')->name('write.command');
         Route::post('/write/preview', PreviewController::class)->middleware('throttle:1200,1')->name('write.preview');
         Route::get('/publish', [PublishController::class, 'index'])->name('publish');
+        Route::get('/publish/chat', [ChatController::class, 'index'])->name('publish.chat');
+        Route::get('/publish/chat/lines', [ChatController::class, 'lines'])->middleware('throttle:120,1')->name('publish.lines');
+        Route::get('/publish/chat/lines/{number}/why', [ChatController::class, 'show'])->whereNumber('number')->name('publish.why');
+        Route::get('/publish/chat/lines/{number}/twice', [ChatController::class, 'twice'])->whereNumber('number')->name('publish.twice');
+        Route::post('/publish/chat/stream', [ChatController::class, 'stream'])->middleware('throttle:60,1')->name('publish.stream');
         Route::post('/rehearse/try', TryController::class)->middleware('throttle:600,1')->name('rehearse.try');
     });
     Route::middleware('can:write,channel')->group(function (): void {
@@ -56,11 +63,15 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
         Route::post('/publish', [PublishController::class, 'store'])->name('publish.store');
         Route::post('/publish/editions/{edition}', [PublishController::class, 'putOnAir'])->name('publish.put');
+        Route::post('/publish/chat', [ChatController::class, 'say'])->middleware('throttle:120,1')->name('publish.say');
+        Route::post('/publish/chat/harbour', [ChatController::class, 'harbour'])->middleware('throttle:60,1')->name('publish.harbour');
         Route::post('/publish/pause', [PublishController::class, 'pause'])->name('publish.pause');
         Route::post('/publish/silence', [PublishController::class, 'silence'])->name('publish.silence');
         Route::delete('/write/commands/{command}/expectations/{expectation}', [ExpectationController::class, 'destroy'])->name('rehearse.unexpect');
     });
     Route::middleware('can:manage,channel')->group(function (): void {
+        Route::get('/publish/connection', [ConnectionController::class, 'edit'])->name('publish.connection');
+        Route::put('/publish/connection', [ConnectionController::class, 'update']);
         Route::get('/members', [MembersController::class, 'index'])->name('members');
         Route::post('/members', [MembersController::class, 'store'])->name('members.store');
         Route::delete('/members/{membership}', [MembersController::class, 'destroy'])->name('members.destroy');

@@ -131,8 +131,8 @@ final class Air
         $epoch = $this->lease->take($row->id);
         if ($epoch !== null) {
             $store = new MariaDbStore($this->connection, $row->id, $epoch);
-            $this->channels[$row->id] = $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new KnownDetails($this->settings->details, $row->login), $this->tell(...));
-            $channel->said = $this->outgoing->handedWithin($row->id, $channel->profile()->windowSeconds);
+            $this->channels[$row->id] = $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new KnownDetails($this->settings->details, $row->login), $this->tell(...), $row->profile());
+            $channel->said = $this->outgoing->handedWithin($row->id, $channel->profile->windowSeconds);
             async(fn () => $this->lookAtStream($channel));
         }
     }
@@ -144,6 +144,7 @@ final class Air
             $channel->pack = $this->editions->onAir($row);
             $channel->edition = (int) $row->edition_on_air;
             $channel->paused = $row->paused;
+            $channel->profile = $row->profile();
             $channel->address = $this->settings->addressOf($row);
             $channel->stamp = $stamp;
         }
@@ -255,7 +256,7 @@ final class Air
             return;
         }
         $now = Moment::of(now());
-        $profile = $channel->profile();
+        $profile = $channel->profile;
         $pace = Pace::of($queued, $channel->said, $now, $standing === Standing::Moderator ? $profile->oftenForModerators : $profile->often, $profile->windowSeconds);
         foreach ($pace->dropped as $number) {
             $this->outgoing->giveUp($channel->id, $number, 'dropped');

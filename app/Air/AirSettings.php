@@ -34,7 +34,7 @@ final readonly class AirSettings
         if ($server === null) {
             [$host, $port] = explode(':', $this->chat, 2) + [1 => '6667'];
 
-            return new ChatAddress($host, (int) $port, $this->nick, $channel->login, isNear: true, isHarbour: true);
+            return new ChatAddress($host, (int) $port, $this->nick, $channel->login, isNear: true);
         }
 
         return new ChatAddress($server['host'], $server['port'], $server['nick'], $server['room'], $server['tls'], SignIn::from($server['sign_in']), $server['account'], (string) $channel->chat_secret, $this->goesNear);

@@ -66,12 +66,8 @@ final class ChannelOnAir
         private readonly Driver $driver,
         public readonly KnownDetails $details,
         private readonly Closure $tell,
+        public ChatProfile $profile,
     ) {
-    }
-
-    public function profile(): ChatProfile
-    {
-        return $this->address?->isHarbour === false ? ChatProfile::irc() : ChatProfile::stream();
     }
 
     public function standing(): Standing
@@ -94,7 +90,7 @@ final class ChannelOnAir
         if ($this->paused || $this->pack === null) {
             return null;
         }
-        $world = new World($this->pack, new WholeView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile());
+        $world = new World($this->pack, new WholeView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
         $carried = $this->driver->hear($line, $world, new Asking($this->details));
         if ($carried->outcome instanceof Fenced) {
             return false;

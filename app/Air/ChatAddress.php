@@ -24,7 +24,6 @@ final readonly class ChatAddress
         #[SensitiveParameter]
         public string $secret = '',
         public bool $isNear = false,
-        public bool $isHarbour = false,
     ) {
     }
 

@@ -85,9 +85,8 @@ final class HeardLine
     public function row(): array
     {
         $json = static fn (array $value): string => json_encode((object) $value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
-        $person = ['id' => $this->by->id, 'login' => $this->by->login, 'name' => $this->by->name, 'levels' => $this->by->levels->words(), 'tier' => $this->by->tier];
 
-        return [$this->number, str_replace(['T', 'Z'], [' ', ''], $this->at->iso()), $this->kind, $this->key, $this->text, $json($person), $this->edition, mb_substr($this->outcome, 0, 500), $json($this->memory), $json($this->readings)];
+        return [$this->number, str_replace(['T', 'Z'], [' ', ''], $this->at->iso()), $this->kind, $this->key, $this->text, $json($this->by->record()), $this->edition, mb_substr($this->outcome, 0, 500), $json($this->memory), $json($this->readings)];
     }
 
     /** @param  object{number: int, at: string, kind: string, event_key: string, text: string, person: string, edition: int, outcome: string, memory: string, readings: string}  $row */

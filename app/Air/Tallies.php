@@ -31,7 +31,7 @@ final class Tallies
                 $kept = $memory->value($key);
                 $before = is_array($kept) && is_int($kept['lines'] ?? null) ? $kept['lines'] : 0;
                 $record = [
-                    'id' => $line->by->id, 'login' => $line->by->login, 'name' => $line->by->name, 'levels' => $line->by->levels->words(), 'tier' => $line->by->tier,
+                    ...$line->by->record(),
                     'first_seen' => is_array($kept) && is_string($kept['first_seen'] ?? null) ? $kept['first_seen'] : ($first[$login] ?? $line->at)->iso(), 'last_seen' => $line->at->iso(), 'lines' => $before + ($lines[$login] ?? 0),
                 ];
                 $changes[] = new Change($key, $kept, $record, 'person', $line->by->login);

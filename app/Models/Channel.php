@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use SilverParrot\Chat\ChatProfile;
 
 /**
  * @property int $id
@@ -41,6 +42,12 @@ final class Channel extends Model
 
     protected $hidden = ['chat_secret'];
 
+    /** What its kind of chat allows. */
+    public function profile(): ChatProfile
+    {
+        return $this->chat_server === null ? ChatProfile::stream() : ChatProfile::irc();
+    }
+
     /** In plain words, how the parrot stands in this channel's chat. */
     public function health(): string
     {
@@ -52,7 +59,9 @@ final class Channel extends Model
             return 'The talker is not running. “bin/parrot up” starts it.';
         }
 
-        return $this->air_state->sentence();
+        $isThere = $this->air_state === Standing::Connected || $this->air_state === Standing::Moderator;
+
+        return $this->air_state->sentence().($isThere && ! $this->air_knows_people ? ' This chat has no accounts, so people are known by their names alone.' : '');
     }
 
     /** @return HasMany<Membership, $this> */

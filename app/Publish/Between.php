@@ -7,8 +7,9 @@ namespace App\Publish;
 use App\Models\Channel;
 use App\Models\Edition;
 use App\Storage\Assembler;
-use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Difference;
 use SilverParrot\Pack\Differences;
 use SilverParrot\Pack\Pack;
@@ -24,8 +25,16 @@ final readonly class Between
      * @param  list<Holding>  $broken  expectations that no longer hold
      * @param  list<Difference>  $differences
      */
-    private function __construct(public Pack $draft, public array $findings, public array $broken, public array $differences)
+    private function __construct(public Pack $draft, public ?Pack $air, public array $findings, public array $broken, public array $differences)
     {
+    }
+
+    /** @return array{string, string} what a command is in one sentence, on the air and in the draft; empty where there is none */
+    public function sentences(Difference $difference): array
+    {
+        $of = static fn (?Command $command): string => $command === null ? '' : InOneSentence::of($command);
+
+        return [$of($this->air?->command($difference->trigger)), $of($this->draft->command($difference->trigger))];
     }
 
     public static function of(Channel $channel, Assembler $assembler): self
@@ -34,7 +43,7 @@ final readonly class Between
         $broken = [];
         foreach ($draft->commands as $command) {
             foreach ($command->expectations as $expectation) {
-                $holding = Expected::check($draft, $expectation, ChatProfile::stream());
+                $holding = Expected::check($draft, $expectation, $channel->profile());
                 if (! $holding->holds()) {
                     $broken[] = $holding;
                 }
@@ -43,7 +52,9 @@ final readonly class Between
         /** @var Edition|null $edition */
         $edition = $channel->edition_on_air === null ? null : $channel->editions()->where('number', $channel->edition_on_air)->first();
 
-        return new self($draft, Checks::of($draft), $broken, Differences::between($edition === null ? null : Editions::packOf($edition), $draft));
+        $air = $edition === null ? null : Editions::packOf($edition);
+
+        return new self($draft, $air, Checks::of($draft), $broken, Differences::between($air, $draft));
     }
 
     public function hasErrors(): bool

@@ -19,11 +19,16 @@ final readonly class PublishController
     {
     }
 
-    public function index(Channel $channel, Assembler $assembler): View
+    public function index(Channel $channel, Assembler $assembler, Rehear $rehear): View
     {
+        $between = Between::of($channel, $assembler);
+        [$looked, $different] = $between->differences === [] ? [0, []] : $rehear->differently($channel, $between->draft);
+
         return view('publish.page', [
             'channel' => $channel,
-            'between' => Between::of($channel, $assembler),
+            'between' => $between,
+            'looked' => $looked,
+            'different' => $different,
             'editions' => $channel->editions()->with('user')->orderByDesc('number')->limit(50)->get(),
             'onAir' => $this->editions->onAir($channel),
         ]);

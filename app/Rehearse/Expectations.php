@@ -9,7 +9,6 @@ use App\Models\Command as Row;
 use App\Models\Expectation as ExpectationRow;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
-use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Rehearsal\Expected;
 use SilverParrot\Rehearsal\Holding;
 
@@ -33,7 +32,7 @@ final readonly class Expectations
             /** @var ExpectationRow $row */
             $expectation = CommandRows::expectation($row);
             if ($expectation !== null) {
-                $holdings[$row->id] = Expected::check($pack, $expectation, ChatProfile::stream());
+                $holdings[$row->id] = Expected::check($pack, $expectation, $channel->profile());
             }
         }
 

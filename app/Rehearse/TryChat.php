@@ -4,22 +4,35 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
+use App\Air\HeardLine;
+use App\Air\Log;
 use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MemoryRows;
-use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Heard;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
+use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Rehearsal\TimedLine;
 
 /** Runs the page's simulated chat: on a copy of memory, with the command as it stands in the fields. */
 final readonly class TryChat
 {
-    public function __construct(private Assembler $assembler, private MemoryRows $memory)
+    public function __construct(private Assembler $assembler, private MemoryRows $memory, private Log $log)
     {
+    }
+
+    /** @param  int  $line  number of a line on the air to begin with; 0 for none */
+    public function begin(Channel $channel, int $line): TryState
+    {
+        $heard = $line > 0 ? $this->log->line($channel->id, $line) : null;
+
+        return $heard === null ? TryState::fresh($channel->seed) : TryState::takenFrom($heard, $channel->seed);
     }
 
     /**
@@ -29,21 +42,24 @@ final readonly class TryChat
     public function run(Channel $channel, TryState $state, ?Command $draft = null, ?string $insteadOf = null): TriedChat
     {
         $pack = $this->pack($channel, $draft, $insteadOf);
-        $rehearsal = new Rehearsal($pack, $this->memory->copy($channel), $state->seed, ChatProfile::stream());
+        $from = $this->from($channel, $state);
+        $rehearsal = $this->rehearsal($channel, $pack, $this->situation($channel, $from), $state, $from, traced: true);
 
-        return new TriedChat($state, Runner::run($rehearsal, $state->lines, [], $state->start)->heard, $pack->cast);
+        return new TriedChat($state, Runner::run($rehearsal, self::lines($state, $from), [], $state->start)->heard, self::cast($pack, $from));
     }
 
     /** The circumstances of one line, as an expectation keeps them; null when there is no such line, or no command. */
     public function expectation(Channel $channel, TryState $state, int $index, ?Command $draft, ?string $insteadOf): ?Kept
     {
         $pack = $this->pack($channel, $draft, $insteadOf);
-        $situation = $this->memory->copy($channel);
-        $rehearsal = new Rehearsal($pack, $situation, $state->seed, ChatProfile::stream(), traced: false);
-        $heard = Runner::run($rehearsal, array_slice($state->lines, 0, $index + 1), [], $state->start)->heard[$index] ?? null;
+        $from = $this->from($channel, $state);
+        $situation = $this->situation($channel, $from);
+        $rehearsal = $this->rehearsal($channel, $pack, $situation, $state, $from, traced: false);
+        $heard = Runner::run($rehearsal, array_slice(self::lines($state, $from), 0, $index + 1), [], $state->start)->heard[$index] ?? null;
         if (! $heard instanceof Heard || $heard->outcome->command === null) {
             return null;
         }
+        $record = $from !== null && $from->by->login === $heard->by->login ? [Key::person($heard->by->login)->id() => $from->by->record()] : [];
 
         return new Kept($heard->outcome->command->trigger, new Expectation(
             $heard->line->text,
@@ -51,10 +67,49 @@ final readonly class TryChat
             $heard->outcome->texts(),
             $state->start->plusMillis($heard->line->millis),
             $state->seed,
-            "line $index",
-            $rehearsal->given(),
+            Runner::key($index, $heard->line),
+            $record + $rehearsal->given(),
             $situation->channel,
         ));
+    }
+
+    private function rehearsal(Channel $channel, Pack $pack, Situation $situation, TryState $state, ?HeardLine $from, bool $traced): Rehearsal
+    {
+        $rehearsal = new Rehearsal($pack, $situation, $state->seed, $channel->profile(), $traced);
+        if ($from !== null) {
+            $rehearsal->enter($from->by);
+        }
+
+        return $rehearsal;
+    }
+
+    /** The line on the air that the chat begins with, as long as it is remembered. */
+    private function from(Channel $channel, TryState $state): ?HeardLine
+    {
+        return $state->from === 0 ? null : $this->log->line($channel->id, $state->from);
+    }
+
+    private function situation(Channel $channel, ?HeardLine $from): Situation
+    {
+        $now = $this->memory->copy($channel);
+
+        return $from === null ? $now : $now->as($from->memory, $from->readings);
+    }
+
+    /** @return list<TimedLine> */
+    private static function lines(TryState $state, ?HeardLine $from): array
+    {
+        $first = $state->lines[0] ?? null;
+
+        return $from === null || $first === null ? $state->lines : [new TimedLine($first->millis, $first->by, $first->text, $from->key), ...array_slice($state->lines, 1)];
+    }
+
+    /** @return list<CastMember> with whoever came over from the real chat */
+    private static function cast(Pack $pack, ?HeardLine $from): array
+    {
+        $others = array_values(array_filter($pack->cast, static fn (CastMember $member): bool => $from === null || $member->login !== $from->by->login));
+
+        return $from === null ? $others : [new CastMember($from->by->login, $from->by->name, array_slice($from->by->levels->all(), 1), $from->by->tier, 'from the real chat'), ...$others];
     }
 
     private function pack(Channel $channel, ?Command $draft, ?string $insteadOf): Pack

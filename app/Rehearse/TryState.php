@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
+use App\Air\HeardLine;
 use Illuminate\Http\Request;
 use SilverParrot\Rehearsal\TimedLine;
 use SilverParrot\Source\Limits;
@@ -20,14 +21,23 @@ final readonly class TryState
 
     private const LONGEST_CLOCK = 86_400_000;
 
-    /** @param  list<TimedLine>  $lines */
-    private function __construct(public Moment $start, public int $clock, public array $lines, public string $seed, public string $speaker)
+    /**
+     * @param  list<TimedLine>  $lines
+     * @param  int  $from  number of the line on the air that the chat begins with; 0 for none
+     */
+    private function __construct(public Moment $start, public int $clock, public array $lines, public string $seed, public string $speaker, public int $from = 0)
     {
     }
 
     public static function fresh(string $seed): self
     {
         return new self(Moment::of(now()->startOfSecond()), 0, [], $seed, '');
+    }
+
+    /** Begins with a line that was heard on the air, as it was heard. */
+    public static function takenFrom(HeardLine $line, string $seed): self
+    {
+        return new self($line->at, 0, [new TimedLine(0, $line->by->login, $line->text, $line->key)], $seed, $line->by->login, $line->number);
     }
 
     public static function read(Request $request, string $seed): self
@@ -52,17 +62,18 @@ final readonly class TryState
             $lines,
             is_string($own) && $own !== '' ? mb_substr($own, 0, 100) : $seed,
             is_string($speaker) ? mb_substr($speaker, 0, 60) : '',
+            is_int($kept['from'] ?? null) ? $kept['from'] : 0,
         );
     }
 
     public function spokenBy(string $speaker): self
     {
-        return new self($this->start, $this->clock, $this->lines, $this->seed, $speaker);
+        return new self($this->start, $this->clock, $this->lines, $this->seed, $speaker, $this->from);
     }
 
     public function turnedOn(int $seconds): self
     {
-        return new self($this->start, min(self::LONGEST_CLOCK, $this->clock + max(0, $seconds) * 1000), $this->lines, $this->seed, $this->speaker);
+        return new self($this->start, min(self::LONGEST_CLOCK, $this->clock + max(0, $seconds) * 1000), $this->lines, $this->seed, $this->speaker, $this->from);
     }
 
     /** A line costs a second, as it would in a chat. */
@@ -74,7 +85,7 @@ final readonly class TryState
         }
         $clock = min(self::LONGEST_CLOCK, $this->clock + ($this->lines === [] ? 0 : 1000));
 
-        return new self($this->start, $clock, [...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))], $this->seed, $by);
+        return new self($this->start, $clock, [...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))], $this->seed, $by, $this->from);
     }
 
     public function isFull(): bool
@@ -86,6 +97,7 @@ final readonly class TryState
     {
         return json_encode([
             'start' => $this->start->iso(),
+            'from' => $this->from,
             'clock' => $this->clock,
             'lines' => array_map(static fn (TimedLine $line): array => [$line->millis, $line->by, $line->text], $this->lines),
         ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);

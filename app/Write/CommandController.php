@@ -32,9 +32,9 @@ final readonly class CommandController
         return $this->page->view($channel, null, new Command('!', [new WeightedText('')]));
     }
 
-    public function edit(Channel $channel, Row $command): View
+    public function edit(Request $request, Channel $channel, Row $command): View
     {
-        return $this->page->view($channel, $command, CommandRows::toCore($command));
+        return $this->page->view($channel, $command, CommandRows::toCore($command), line: $request->integer('line'));
     }
 
     public function store(Request $request, Channel $channel, #[CurrentUser] User $user): Response|RedirectResponse

@@ -8,7 +8,6 @@ use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Rehearse\Expectations;
 use App\Rehearse\TryChat;
-use App\Rehearse\TryState;
 use App\Storage\CommandRows;
 use Illuminate\Contracts\View\View;
 use SilverParrot\Hearing\InOneSentence;
@@ -27,8 +26,9 @@ final readonly class CommandPage
      * @param  Row|null  $row  null for one that was never saved
      * @param  Command  $command  as it stands in the fields
      * @param  array<string, list<string>>  $errors  sentences by field
+     * @param  int  $line  number of a line on the air that the simulated chat begins with; 0 for none
      */
-    public function view(Channel $channel, ?Row $row, Command $command, array $errors = [], ?int $revision = null): View
+    public function view(Channel $channel, ?Row $row, Command $command, array $errors = [], ?int $revision = null, int $line = 0): View
     {
         return view('write.command', [
             'channel' => $channel,
@@ -39,7 +39,7 @@ final readonly class CommandPage
             'problems' => $errors,
             'conflict' => null,
             'preview' => $this->preview->of($channel, $command, 0, '', ''),
-            'tried' => $this->try->run($channel, TryState::fresh($channel->seed), $command, $row?->trigger),
+            'tried' => $this->try->run($channel, $this->try->begin($channel, $line), $command, $row?->trigger),
             'holdings' => $row === null ? [] : $this->expectations->check($channel, $row),
         ]);
     }

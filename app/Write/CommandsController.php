@@ -6,7 +6,6 @@ namespace App\Write;
 
 use App\Models\Channel;
 use App\Rehearse\TryChat;
-use App\Rehearse\TryState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
@@ -21,6 +20,6 @@ final class CommandsController
             return view('write.partials.entries', $found);
         }
 
-        return view('write.commands', $found + ['tried' => $try->run($channel, TryState::fresh($channel->seed))]);
+        return view('write.commands', $found + ['tried' => $try->run($channel, $try->begin($channel, $request->integer('line')))]);
     }
 }

@@ -7,7 +7,6 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MemoryRows;
-use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
@@ -48,28 +47,28 @@ final readonly class Preview
 
         return new PreviewResult(
             $caller,
-            self::say($pack, $situation, $caller, $shown, $words, $channel->seed),
-            $response === null ? [] : self::edges($pack, $situation, $caller, $shown, $channel->seed),
+            self::say($pack, $situation, $caller, $shown, $words, $channel),
+            $response === null ? [] : self::edges($pack, $situation, $caller, $shown, $channel),
             $findings,
         );
     }
 
     /** @return array<string, Outcome> by what is at the edge */
-    private static function edges(Pack $pack, Situation $situation, Person $caller, Command $command, string $seed): array
+    private static function edges(Pack $pack, Situation $situation, Person $caller, Command $command, Channel $channel): array
     {
-        $longest = Person::known('longest', str_repeat('w', ChatProfile::stream()->longestName), 'Wwww'.str_repeat('w', ChatProfile::stream()->longestName - 4), $caller->levels, $caller->tier);
+        $longest = Person::known('longest', str_repeat('w', $channel->profile()->longestName), 'Wwww'.str_repeat('w', $channel->profile()->longestName - 4), $caller->levels, $caller->tier);
 
         return [
-            'without words' => self::say($pack, $situation, $caller, $command, '', $seed),
-            'to somebody unknown' => self::say($pack, $situation, $caller, $command, '@nobody_here 1', $seed),
-            'the longest name' => self::say($pack, $situation, $longest, $command, '@'.$longest->login, $seed),
-            'offline' => self::say($pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $seed),
+            'without words' => self::say($pack, $situation, $caller, $command, '', $channel),
+            'to somebody unknown' => self::say($pack, $situation, $caller, $command, '@nobody_here 1', $channel),
+            'the longest name' => self::say($pack, $situation, $longest, $command, '@'.$longest->login, $channel),
+            'offline' => self::say($pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $channel),
         ];
     }
 
-    private static function say(Pack $pack, Situation $situation, Person $caller, Command $command, string $words, string $seed): Outcome
+    private static function say(Pack $pack, Situation $situation, Person $caller, Command $command, string $words, Channel $channel): Outcome
     {
-        return (new Rehearsal($pack, $situation, $seed, ChatProfile::stream(), talker: new Talker))
+        return (new Rehearsal($pack, $situation, $channel->seed, $channel->profile(), talker: new Talker))
             ->line('preview', $caller, trim("{$command->trigger} $words"), Moment::of(now()));
     }
 

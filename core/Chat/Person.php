@@ -36,6 +36,12 @@ final readonly class Person implements Value
         return $this->id !== '';
     }
 
+    /** @return array{id: string, login: string, name: string, levels: list<string>, tier: int} as memory keeps it */
+    public function record(): array
+    {
+        return ['id' => $this->id, 'login' => $this->login, 'name' => $this->name, 'levels' => $this->levels->words(), 'tier' => $this->tier];
+    }
+
     public function is(string $login): bool
     {
         return $this->login === Fold::caseless(ltrim(trim($login), '@'));

@@ -98,7 +98,7 @@ final class Rehearsal
         $key = Key::person($person->login);
         $known = $this->store->snapshot(Reads::of($key))->value($key);
         if ($known === null && $person->isKnown()) {
-            $record = ['id' => $person->id, 'login' => $person->login, 'name' => $person->name, 'levels' => $person->levels->words(), 'tier' => $person->tier];
+            $record = $person->record();
             $this->store->turn("met {$person->login}", Reads::of($key), static fn (): Tally => new Tally([new Change($key, null, $record, 'person', $person->login)]));
         }
     }

@@ -30,9 +30,15 @@ final class Runner
                 $person = Person::known('cast-'.Fold::caseless($line->by), $line->by, $line->by, Levels::of());
                 $rehearsal->enter($person);
             }
-            $heard[] = new Heard($line, $person, $rehearsal->line("line $index", $person, $line->text, $start->plusMillis($line->millis)));
+            $heard[] = new Heard($line, $person, $rehearsal->line(self::key($index, $line), $person, $line->text, $start->plusMillis($line->millis)));
         }
 
         return new Report($heard);
+    }
+
+    /** Luck hangs on it: a line taken from the air keeps its own. */
+    public static function key(int $index, TimedLine $line): string
+    {
+        return $line->key === '' ? "line $index" : $line->key;
     }
 }

@@ -37,6 +37,28 @@ final readonly class Situation
         return new self($memory, $this->channel, $this->readings, $this->people);
     }
 
+    /**
+     * As a line on the air found it: that first, the rest as it is.
+     *
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id
+     * @param  array<string, null|bool|int|string>  $readings  by request id
+     */
+    public function as(array $memory, array $readings): self
+    {
+        $of = static function (string $subject) use ($readings): array {
+            $values = [];
+            foreach ($readings as $id => $value) {
+                if (str_starts_with($id, "$subject.")) {
+                    $values[substr($id, strlen($subject) + 1)] = $value;
+                }
+            }
+
+            return $values;
+        };
+
+        return new self($memory + $this->memory, $of('channel') + $this->channel, $of('lookup') + $this->readings, $of('person') + $this->people);
+    }
+
     /** @param  array<string, null|bool|int|string>  $channel */
     public function withChannel(array $channel): self
     {
@@ -59,7 +81,7 @@ final readonly class Situation
     public static function recordOf(CastMember $member, Pack $pack): array
     {
         $person = $member->person();
-        $memory = [Key::person($person->login)->id() => ['id' => $person->id, 'login' => $person->login, 'name' => $person->name, 'levels' => $person->levels->words(), 'tier' => $person->tier]];
+        $memory = [Key::person($person->login)->id() => $person->record()];
         foreach ($member->record as $name => $value) {
             $field = $pack->fields[Fold::caseless($name)] ?? null;
             if ($field !== null) {

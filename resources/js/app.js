@@ -1,4 +1,5 @@
 import htmx from 'htmx.org';
+import { startAir } from './air.js';
 import { startChat } from './chat.js';
 import { startCommand } from './command.js';
 import { startKeys } from './keys.js';
@@ -11,4 +12,5 @@ startSession();
 startKeys();
 startChat();
 startCommand();
+startAir();
 layNotes();

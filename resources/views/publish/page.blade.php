@@ -29,12 +29,25 @@
             <ul class="ruled">
                 @foreach ($between->differences as $difference)
                     <li><b>{{ $difference->trigger === '' ? 'Everything else' : $difference->trigger }}</b> <span class="small">{{ $difference->kind }}</span>
+                        @php([$was, $is] = $between->sentences($difference))
+                        @if ($was !== $is)<div class="field-change sentence">@include('publish.partials.changed-words', ['before' => $was, 'after' => $is])</div>@endif
                         @foreach ($difference->fields as $field => [$before, $after])
-                            <div class="field-change"><span class="small">{{ preg_replace('/^responses (\d+) text$/', 'response $1', $field) }}</span> <del>{{ $before === '' ? '–' : $before }}</del> <ins>{{ $after === '' ? '–' : $after }}</ins></div>
+                            <div class="field-change"><span class="small">{{ preg_replace('/^responses (\d+) text$/', 'response $1', $field) }}</span> @include('publish.partials.changed-words')</div>
                         @endforeach
                     </li>
                 @endforeach
             </ul>
+            @if ($looked > 0)
+                <h2>The last {{ $count($looked, 'line', 'lines') }} of the real chat</h2>
+                <p>{{ match (true) { $different === [] => 'Each would be answered as it is now.', default => ucfirst($count(count($different), 'line', 'lines')).' would be answered differently.' } }}</p>
+                <ul class="ruled" id="differently">
+                    @foreach ($different as $one)
+                        <li><details class="twice" hx-get="{{ route('publish.twice', [$channel, $one->line->number]) }}" hx-trigger="toggle once" hx-target="find .whys"><summary><b>{{ $one->line->by->name }}</b> {{ $one->line->text }}
+                            <span class="field-change">@include('publish.partials.changed-words', ['before' => $one->air->texts() === [] ? '(silent)' : implode(' / ', $one->air->texts()), 'after' => $one->draft->texts() === [] ? '(silent)' : implode(' / ', $one->draft->texts())])</span></summary>
+                            <div class="whys"></div></details></li>
+                    @endforeach
+                </ul>
+            @endif
             @if ($mayWrite && ($between->differences !== [] || $onAir === null))
                 <form method="post" action="{{ route('publish.store', $channel) }}" class="publish-form">
                     @csrf
@@ -47,6 +60,8 @@
         <section class="page facing" id="right-page" aria-label="On the air">
             <div class="page-head"><h2>On the air</h2></div>
             <p class="health">{{ $channel->health() }}</p>
+            <p><a class="plain" href="{{ route('publish.chat', $channel) }}">Watch the real chat</a>
+                @can('manage', $channel)<a class="as-link" href="{{ route('publish.connection', $channel) }}">{{ $channel->chat_server === null ? 'It speaks in the harbour' : 'It speaks at '.$channel->chat_server['host'] }}</a>@endcan</p>
             <p>@if ($channel->paused)The parrot is <strong>silent</strong>: it hears and answers nothing.@elseif ($onAir !== null)Edition {{ $channel->edition_on_air }} is on the air.@endif
                 @if ($mayWrite && $onAir !== null)
                     <form method="post" action="{{ route('publish.pause', $channel) }}" class="inline">@csrf<input type="hidden" name="paused" value="{{ $channel->paused ? 0 : 1 }}"><button class="plain">{{ $channel->paused ? 'Let it speak' : 'Silence the parrot' }}</button></form>

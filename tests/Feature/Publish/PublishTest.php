@@ -30,7 +30,7 @@ final class PublishTest extends TestCase
         $row = $this->command('!tide');
         $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'Low water.', 'weight' => '1']], 'revision' => (string) $row->revision]));
         self::assertEquals($draft, $this->air(), 'the air follows editions, not the draft');
-        $this->get(route('publish', $this->cove))->assertSee('What would change')->assertSee('Low water.')->assertSee('[fact.tide] Now it is [now].')->assertSee('The first one');
+        $this->get(route('publish', $this->cove))->assertSee('What would change')->assertSee('<ins>Low water</ins>', false)->assertSee('<del>[fact.tide] Now it is [now]</del>', false)->assertSee('The first one');
         $this->post(route('publish.store', $this->cove), ['note' => '']);
         self::assertSame('Low water.', $this->air()?->command('!tide')?->responses[0]->text);
         $this->get(route('publish', $this->cove))->assertSee('The air is as the draft');

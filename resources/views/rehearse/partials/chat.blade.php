@@ -17,6 +17,7 @@
             <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "over"}'>Start over</button>
         </span>
     </div>
+    @if ($state->from > 0)<p class="small">Begins with a line of the real chat, as it was heard then; what follows is yours, and changes nothing there.</p>@endif
     <ol class="lines" id="lines" tabindex="-1">
         @forelse ($tried->heard as $index => $one)
             <li class="line" id="line-{{ $index }}">

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publish;
+
+use App\Air\HeardLine;
+use App\Air\Log;
+use App\Air\Streams\Token;
+use App\Models\Channel;
+use App\Models\User;
+use App\Storage\Assembler;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\Config\Repository;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use SilverParrot\Hearing\Triggered;
+
+/** The real chat: watched, written in as one of the harbour's people, and each line with its why. */
+final readonly class ChatController
+{
+    private const SHOWN = 60;
+
+    private const LONGEST = 500;
+
+    public function __construct(private Log $log, private HarbourTown $harbour)
+    {
+    }
+
+    public function index(Request $request, Channel $channel, Rehear $rehear, Assembler $assembler): View
+    {
+        $chosen = $request->integer('line') > 0 ? $this->log->line($channel->id, $request->integer('line')) : null;
+
+        return view('publish.chat', [
+            'channel' => $channel,
+            'lines' => $this->log->last($channel->id, self::SHOWN),
+            'harbour' => $channel->chat_server === null ? $this->harbour->look($channel) : null,
+            'chosen' => $chosen,
+        ] + ($chosen === null ? [] : self::why($channel, $chosen, $rehear, $assembler)));
+    }
+
+    /** For a page that cannot read along with the stream. */
+    public function lines(Request $request, Channel $channel): JsonResponse
+    {
+        $zone = new \DateTimeZone($channel->zone);
+
+        return response()->json(array_map(static fn (HeardLine $line): array => $line->told($zone), $this->log->last($channel->id, self::SHOWN, $request->integer('after'))));
+    }
+
+    /** Where this person may read along for now. */
+    public function stream(Request $request, Channel $channel, Repository $config, #[CurrentUser] User $user): JsonResponse
+    {
+        return response()->json(['url' => self::streamAddress($request, $config).'/stream?token='.rawurlencode(Token::issue($user->id, $channel->id, now()->getTimestamp(), $config->string('app.key')))]);
+    }
+
+    public static function streamAddress(Request $request, Repository $config): string
+    {
+        return rtrim($config->string('air.stream_url'), '/') ?: 'http://'.$request->getHost().':'.$config->integer('air.stream_port');
+    }
+
+    public function show(Channel $channel, int $number, Rehear $rehear, Assembler $assembler): View|Response
+    {
+        $line = $this->log->line($channel->id, $number);
+
+        return $line === null ? response(view('publish.partials.forgotten'), Response::HTTP_NOT_FOUND)
+            : view('publish.partials.why', ['channel' => $channel, 'line' => $line] + self::why($channel, $line, $rehear, $assembler));
+    }
+
+    /** Both whys of a line that a draft would answer differently. */
+    public function twice(Channel $channel, int $number, Rehear $rehear): View|Response
+    {
+        $line = $this->log->line($channel->id, $number);
+        $twice = $line === null ? null : $rehear->twice($channel, $line);
+
+        return $twice === null ? response(view('publish.partials.forgotten'), Response::HTTP_NOT_FOUND)
+            : view('publish.partials.twice', ['channel' => $channel, 'twice' => $twice]);
+    }
+
+    public function say(Request $request, Channel $channel): JsonResponse|RedirectResponse
+    {
+        $text = trim($request->string('text')->value());
+        $problem = match (true) {
+            $text === '' => 'Write something first.',
+            mb_strlen($text) > self::LONGEST => 'A line has at most '.self::LONGEST.' characters; this one has '.mb_strlen($text).'.',
+            $channel->chat_server !== null => 'This channel’s chat is not the harbour’s: write in it there.',
+            ! $this->harbour->say($channel, $request->string('as')->value(), $text) => 'The harbour did not take it: it is not running, or knows nobody of that name.',
+            default => '',
+        };
+        if ($request->expectsJson()) {
+            return response()->json(['problem' => $problem], $problem === '' ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+        }
+
+        return redirect()->route('publish.chat', $channel)->withInput()->with('notice', $problem);
+    }
+
+    public function harbour(Request $request, Channel $channel): RedirectResponse
+    {
+        $done = match ($request->string('what')->value()) {
+            'pace' => $this->harbour->pace($request->integer('pace')),
+            'stream' => $this->harbour->change($channel, ['live' => $request->boolean('live'), 'category' => $request->string('category')->value(), 'title' => $request->string('title')->value()]),
+            'trouble' => $this->harbour->trouble($request->string('trouble')->value(), $request->integer('seconds')),
+            default => false,
+        };
+
+        return redirect()->route('publish.chat', $channel)->with('notice', $done ? 'The harbour has it so.' : 'The harbour did not take it: a pace goes from 0 to 3000 lines a minute, a trouble lasts from 1 to 120 seconds.');
+    }
+
+    /** @return array<string, mixed> */
+    private static function why(Channel $channel, HeardLine $line, Rehear $rehear, Assembler $assembler): array
+    {
+        $heard = $line->kind === HeardLine::HEARD ? $rehear->why($channel, $line) : null;
+        $trigger = $heard === null ? null : Triggered::in($assembler->pack($channel), $line->text)?->command->trigger;
+
+        return [
+            'outcome' => $heard,
+            // Where it can be taken up: with the command of the draft that it sets off, or with a new one.
+            'command' => $trigger === null ? null : $channel->commands()->where('trigger', $trigger)->first(),
+        ];
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publish;
+
+use App\Air\HeardLine;
+use App\Air\Log;
+use App\Models\Channel;
+use App\Models\Edition;
+use App\Storage\Assembler;
+use App\Storage\MariaDbStore;
+use Illuminate\Database\Connection;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\HeardAgain;
+
+/** Lines of the real chat, heard again: for their why, and for what a draft would have said. */
+final readonly class Rehear
+{
+    /** How many of the last lines go through draft and air before publishing. */
+    public const LINES = 300;
+
+    public function __construct(private Connection $connection, private Log $log, private Assembler $assembler, private Editions $editions)
+    {
+    }
+
+    /** Why it was answered as it was; null where its edition is not kept any more. */
+    public function why(Channel $channel, HeardLine $line): ?Outcome
+    {
+        /** @var Edition|null $edition */
+        $edition = $channel->editions()->where('number', $line->edition)->first();
+
+        return $edition === null ? null : $this->again($channel)->by(Editions::packOf($edition), $line->line(), $line->memory, $line->readings, traced: true);
+    }
+
+    /**
+     * What was heard last, through the edition on the air and through the draft.
+     *
+     * @return array{int, list<HeardTwice>} how many lines were looked at, and those that would be answered differently
+     */
+    public function differently(Channel $channel, Pack $draft): array
+    {
+        $air = $this->editions->onAir($channel);
+        if ($air === null) {
+            return [0, []];
+        }
+        $lines = $this->log->lastHeard($channel->id, self::LINES);
+        $again = $this->again($channel);
+        $different = [];
+        foreach ($lines as $line) {
+            $before = $again->by($air, $line->line(), $line->memory, $line->readings);
+            $after = $again->by($draft, $line->line(), $line->memory, $line->readings);
+            if ($before->texts() !== $after->texts()) {
+                $different[] = new HeardTwice($line, $before, $after);
+            }
+        }
+
+        return [count($lines), $different];
+    }
+
+    public function twice(Channel $channel, HeardLine $line): ?HeardTwice
+    {
+        $air = $this->editions->onAir($channel);
+        $again = $this->again($channel);
+        $by = static fn (Pack $pack): Outcome => $again->by($pack, $line->line(), $line->memory, $line->readings, traced: true);
+
+        return $air === null ? null : new HeardTwice($line, $by($air), $by($this->assembler->pack($channel)));
+    }
+
+    private function again(Channel $channel): HeardAgain
+    {
+        return new HeardAgain($channel->seed, $channel->profile(), new MariaDbStore($this->connection, $channel->id), $channel->details);
+    }
+}

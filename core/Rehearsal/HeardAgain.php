@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chat\ChatLine;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Talker;
+use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Memory\FoundStore;
+use SilverParrot\Memory\InMemoryStore;
+use SilverParrot\Memory\Store;
+use SilverParrot\Memory\WholeView;
+use SilverParrot\Pack\Pack;
+use SilverParrot\World;
+
+/**
+ * A line that was heard on the air, heard again as it was: by the same person at the same moment, with what it found then
+ * and the same luck. What another pack looks at beyond that is as it is now.
+ */
+final readonly class HeardAgain
+{
+    private Talker $talker;
+
+    /** @param  array<string, null|bool|int|string>  $channel  details as they are now, by their names */
+    public function __construct(private string $seed, private ChatProfile $profile, private Store $now = new InMemoryStore, private array $channel = [])
+    {
+        $this->talker = new Talker;
+    }
+
+    /**
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  what it found, by key id
+     * @param  array<string, null|bool|int|string>  $readings  what it was told, by request id
+     */
+    public function by(Pack $pack, ChatLine $line, array $memory, array $readings, bool $traced = false): Outcome
+    {
+        foreach ($this->channel as $name => $value) {
+            $readings += ["channel.$name" => $value];
+        }
+        $store = new FoundStore($memory, $this->now);
+        $world = new World($pack, new WholeView, new CannedReadings($readings), $line->at, new KeyedChance($this->seed, $line->key), $this->profile, $traced);
+        $outcome = (new Driver($this->talker, $store))->hear($line, $world)->outcome;
+
+        return $outcome instanceof Outcome ? $outcome : throw new \LogicException('Nothing lasts here, so nothing was heard before.');
+    }
+}

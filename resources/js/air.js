@@ -1,0 +1,153 @@
+import htmx from 'htmx.org';
+import { post } from './session.js';
+
+/** Milliseconds: how often a page asks that cannot read along, and after how long it tries to read along again. */
+const ASKS_EVERY = 2000;
+const TRIES_AGAIN = 15000;
+
+/** Lines that stay on the page; the oldest make room. */
+const MOST = 200;
+
+const KINDS = { dropped: 'not said, the chat takes no more:', notice: 'the chat says:' };
+
+let list;
+let after = 0;
+
+function fill(row, told) {
+    const part = (name) => row.querySelector(`[data-part=${name}]`);
+    row.dataset.number = told.number;
+    row.classList.toggle('is-said', told.kind === 'said');
+    row.classList.toggle('is-aside', told.kind in KINDS);
+    for (const name of ['time', 'name', 'level', 'text', 'outcome']) {
+        part(name).textContent = told[name];
+    }
+    part('level').hidden = told.level === '';
+    part('outcome').hidden = told.outcome === '';
+    part('kind').hidden = !(told.kind in KINDS);
+    part('kind').textContent = KINDS[told.kind] ?? '';
+    part('text').classList.toggle('saying', told.kind === 'said');
+    const link = row.querySelector('.said-by');
+    if (told.kind === 'heard') {
+        link.href = link.href.replace(/line=0$/, `line=${told.number}`);
+        link.dataset.airWhy = link.dataset.airWhy.replace(/\/0\/why$/, `/${told.number}/why`);
+    } else {
+        link.removeAttribute('href');
+        delete link.dataset.airWhy;
+    }
+}
+
+function take(told) {
+    const known = list.querySelector(`[data-number="${told.number}"]`);
+    if (known) {
+        fill(known, told);
+        return;
+    }
+    const follows = list.scrollHeight - list.scrollTop - list.clientHeight < 40;
+    const row = document.getElementById('air-line').content.firstElementChild.cloneNode(true);
+    fill(row, told);
+    list.append(row);
+    list.querySelector('.empty').hidden = true;
+    after = Math.max(after, told.number);
+    const rows = list.querySelectorAll('.line');
+    if (rows.length > MOST && !rows[0].contains(document.activeElement)) {
+        rows[0].remove();
+    }
+    if (follows) {
+        list.scrollTop = list.scrollHeight;
+    }
+}
+
+function say(how) {
+    document.getElementById('reading-along').textContent = how;
+}
+
+async function askNow() {
+    try {
+        const response = await fetch(`${list.dataset.airLines}?after=${after}`, { headers: { Accept: 'application/json' } });
+        (response.ok ? await response.json() : []).forEach(take);
+    } catch {
+        // The next round asks again.
+    }
+}
+
+/** Asks now and then, and tries again to read along. */
+function askMeanwhile() {
+    say('asking every two seconds');
+    const asking = setInterval(askNow, ASKS_EVERY);
+    setTimeout(() => {
+        clearInterval(asking);
+        readAlong();
+    }, TRIES_AGAIN);
+}
+
+async function readAlong() {
+    let address = null;
+    try {
+        address = await post(list.dataset.airStream, new FormData());
+    } catch {
+        // No answer is like no address.
+    }
+    if (!address) {
+        askMeanwhile();
+        return;
+    }
+    const source = new EventSource(`${address.url}&after=${after}`);
+    source.onopen = () => say('reading along');
+    source.addEventListener('line', (event) => take(JSON.parse(event.data)));
+    source.addEventListener('outcome', (event) => take(JSON.parse(event.data)));
+    source.onerror = async () => {
+        // A token opens a stream once and for a short while, so every stream begins with a new one.
+        source.close();
+        await askNow();
+        askMeanwhile();
+    };
+}
+
+function showWhy(link) {
+    list.querySelectorAll('[aria-current]').forEach((one) => one.removeAttribute('aria-current'));
+    link.setAttribute('aria-current', 'true');
+    htmx.ajax('GET', link.dataset.airWhy, { target: '#air-why', swap: 'innerHTML' });
+}
+
+function startSaying() {
+    const form = document.getElementById('air-say');
+    form?.addEventListener('submit', async (event) => {
+        event.preventDefault();
+        const problem = document.getElementById('air-problem');
+        const text = document.getElementById('air-text');
+        const fields = new FormData(form);
+        const response = await fetch(form.action, { method: 'POST', body: fields, headers: { Accept: 'application/json' } }).catch(() => null);
+        problem.textContent = response === null ? 'Silver Parrot does not answer.' : response.ok ? '' : ((await response.json().catch(() => ({}))).problem ?? 'That did not work; try again.');
+        if (response?.ok) {
+            text.value = '';
+        }
+        text.focus();
+    });
+}
+
+export function startAir() {
+    list = document.querySelector('[data-air-lines]');
+    if (!list) {
+        return;
+    }
+    after = Number(list.dataset.airAfter);
+    list.scrollTop = list.scrollHeight;
+    list.querySelector('[aria-current]')?.scrollIntoView({ block: 'center' });
+    list.addEventListener('click', (event) => {
+        const link = event.target.closest('[data-air-why]');
+        if (link && !event.ctrlKey && !event.metaKey) {
+            event.preventDefault();
+            showWhy(link);
+        }
+    });
+    list.addEventListener('keydown', (event) => {
+        const all = [...list.querySelectorAll('[data-air-why]')];
+        const at = all.indexOf(event.target);
+        if (at >= 0 && ['ArrowUp', 'ArrowDown'].includes(event.key)) {
+            event.preventDefault();
+            all[at + (event.key === 'ArrowUp' ? -1 : 1)]?.focus();
+        }
+    });
+    startSaying();
+    readAlong();
+}

@@ -1,0 +1,62 @@
+@php
+    $mayWrite = auth()->user()->can('write', $channel);
+    $zone = new DateTimeZone($channel->zone);
+    $troubles = ['drop' => 'drop all connections', 'delay' => 'deliver lines late', 'slow' => 'answer details slowly', 'refuse' => 'refuse whoever comes'];
+@endphp
+<x-book :title="'Chat · '.$channel->name" :channel="$channel" room="publish">
+    <main class="book is-even">
+        <section class="page" id="left-page" aria-label="The real chat">
+            <div class="page-head"><h1>The real chat</h1><span class="small" id="reading-along" role="status"></span><a class="plain" href="{{ route('publish', $channel) }}">Back to the draft</a></div>
+            <p class="health">{{ $channel->health() }}</p>
+            <ol class="lines is-tall" id="air-lines" tabindex="-1" data-air-lines="{{ route('publish.lines', $channel) }}" data-air-stream="{{ route('publish.stream', $channel) }}" data-air-after="{{ $lines === [] ? 0 : end($lines)->number }}">
+                @foreach ($lines as $line)
+                    @include('publish.partials.line', ['told' => $line->told($zone), 'isChosen' => $chosen?->number === $line->number])
+                @endforeach
+                <li class="empty" @if ($lines !== []) hidden @endif>Nothing was heard yet. Lines stand here as they come, and are kept for a day.</li>
+            </ol>
+            <template id="air-line">@include('publish.partials.line', ['told' => ['number' => 0, 'kind' => 'heard', 'time' => '', 'name' => '', 'level' => '', 'text' => '', 'outcome' => ''], 'isChosen' => false])</template>
+            @if ($mayWrite && $harbour !== null)
+                <form method="post" action="{{ route('publish.say', $channel) }}" class="composer" id="air-say" autocomplete="off">
+                    @csrf
+                    <p class="as"><label for="air-as">As</label> <select id="air-as" name="as" class="blank">
+                        @foreach ($harbour['people'] as $person)
+                            <option value="{{ $person['login'] }}" @selected(old('as') === $person['login'])>{{ $person['name'] }}{{ $person['levels'] === [] ? '' : ', '.SilverParrot\Chat\Level::named(end($person['levels']))?->label() }}</option>
+                        @endforeach
+                    </select></p>
+                    <label class="visually-hidden" for="air-text">A line for the real chat</label>
+                    <input id="air-text" name="text" class="blank wide" placeholder="a line for the real chat" maxlength="500" value="{{ old('text') }}" aria-describedby="air-problem">
+                    <button class="strong">Say</button>
+                </form>
+                <p class="problem" id="air-problem" role="status"></p>
+            @elseif ($channel->chat_server === null && $mayWrite)
+                <p class="small">The harbour does not answer, so nobody can write in it now.</p>
+            @endif
+        </section>
+        <section class="page facing" id="right-page" aria-label="Why">
+            <div id="air-why" class="air-why" aria-live="polite">
+                @if ($chosen !== null)
+                    @include('publish.partials.why', ['line' => $chosen])
+                @else
+                    <div class="page-head"><h2>Why</h2></div>
+                    <p class="small">Choose a line: here stands what set it off, each gate, each slot’s value, and what it changed.</p>
+                @endif
+            </div>
+            @if ($mayWrite && $harbour !== null)
+                <div class="harbour">
+                    <h2>The harbour</h2>
+                    <p class="small">A simulated streaming service on this machine: its people write by themselves, and you may write as any of them. Here memory is the real one.</p>
+                    <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="pace">
+                        Its people write <input name="pace" value="{{ (int) $harbour['pace'] }}" class="blank short" inputmode="numeric" aria-label="Lines a minute, from 0 to 3000"> lines a minute. <button class="as-link">change the pace</button></form>
+                    <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="stream">
+                        The stream is <select name="live" class="blank" aria-label="Live or offline"><option value="1" @selected($harbour['live'])>live</option><option value="0" @selected(! $harbour['live'])>offline</option></select>,
+                        busy with <select name="category" class="blank" aria-label="Category">@foreach ($harbour['categories'] as $category)<option @selected($category === $harbour['category'])>{{ $category }}</option>@endforeach</select>,
+                        titled <input name="title" value="{{ $harbour['title'] }}" class="blank" size="24" maxlength="140" aria-label="Title">. <button class="as-link">change the stream</button></form>
+                    <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="trouble">
+                        For <input name="seconds" value="20" class="blank short" inputmode="numeric" aria-label="Seconds, from 1 to 120">&nbsp;s it shall <select name="trouble" class="blank" aria-label="Trouble">@foreach ($troubles as $kind => $words)<option value="{{ $kind }}">{{ $words }}</option>@endforeach</select>. <button class="as-link">cause this trouble</button>
+                        @foreach ($harbour['troubles'] as $kind => $seconds)<span class="problem-text">For {{ $seconds }} s more: {{ $troubles[$kind] ?? $kind }}.</span>@endforeach</form>
+                </div>
+            @endif
+        </section>
+    </main>
+    <nav class="turn" aria-label="Pages"><a href="#left-page">Chat</a><a href="#right-page">Why</a></nav>
+</x-book>

@@ -1,0 +1,2 @@
+<div class="page-head"><h2>Why</h2></div>
+<p class="small">This line is not remembered any more: lines are kept for a day.</p>

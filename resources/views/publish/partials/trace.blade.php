@@ -1,0 +1,5 @@
+<ol class="why-list">
+    @foreach ($outcome->trace?->entries() ?? [] as $entry)
+        @if ($entry->kind->value !== 'heard')<li class="why-{{ $entry->kind->value }}">{{ $entry->sentence() }}</li>@endif
+    @endforeach
+</ol>

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Rehearsal;
+
+use PHPUnit\Framework\TestCase;
+use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chat\ChatLine;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Talker;
+use SilverParrot\Memory\InMemoryStore;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\WholeView;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\WeightedText;
+use SilverParrot\Rehearsal\HeardAgain;
+use SilverParrot\Value\Moment;
+use SilverParrot\World as HeardIn;
+use Tests\Core\Response\World;
+
+final class HeardAgainTest extends TestCase
+{
+    public function test_it_says_the_same_however_memory_went_on_and_a_draft_sees_the_rest_as_it_is_now(): void
+    {
+        $pack = World::pack()->withCommand(new Command('!mix', [new WeightedText('[add 1 to counter.planks] [roll 1000000] [list.knots] [channel.category] [target]')], channelCooldown: 5));
+        $store = new InMemoryStore(World::situation($pack)->memory);
+        $line = new ChatLine('m-1', Person::known('account:pia', 'pia', 'Pia', Levels::of()), '!mix @odo', Moment::fromIso(World::NOW) ?? new Moment(0));
+        $readings = World::situation($pack)->readings();
+        $carried = (new Driver(new Talker, $store))->hear($line, new HeardIn($pack, new WholeView, $readings, $line->at, new KeyedChance('7', $line->key), ChatProfile::stream()));
+        self::assertInstanceOf(Outcome::class, $carried->outcome);
+        // Memory goes on; the cooldown alone would close the gate now.
+        (new Driver(new Talker, $store))->hear(new ChatLine('m-2', $line->by, '!mix', $line->at->plusMillis(60_000)), new HeardIn($pack, new WholeView, $readings, $line->at->plusMillis(60_000), new KeyedChance('7', 'm-2'), ChatProfile::stream()));
+
+        $again = new HeardAgain('7', ChatProfile::stream(), $store, ['title' => 'now']);
+        $outcome = $again->by($pack, $line, $carried->memory, $carried->readings, traced: true);
+        self::assertSame($carried->outcome->texts(), $outcome->texts());
+        self::assertEquals($carried->outcome->changes, $outcome->changes);
+        self::assertNotNull($outcome->trace);
+        self::assertSame(5, $store->values()[Key::counter('planks')->id()], 'hearing again keeps nothing');
+
+        $draft = $pack->withCommand(new Command('!mix', [new WeightedText('[counter.planks] [counter.ballast] [channel.title] [channel.category]')]), '!mix');
+        self::assertSame(['3 10 now Planking'], $again->by($draft, $line, $carried->memory, $carried->readings)->texts());
+    }
+}

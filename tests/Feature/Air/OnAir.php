@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Air;
+
+use App\Air\ChannelOnAir;
+use App\Air\Details;
+use App\Air\KnownDetails;
+use App\Air\Log;
+use App\Models\Channel;
+use App\Publish\Editions;
+use App\Storage\MariaDbStore;
+use Illuminate\Support\Facades\DB;
+use SilverParrot\Chat\ChatLine;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\Talker;
+use SilverParrot\Value\Moment;
+
+/** A channel on the air without a chat: lines are heard, kept and logged as the talker does it. */
+final class OnAir
+{
+    private int $heard = 0;
+
+    private function __construct(private readonly Channel $channel, public readonly ChannelOnAir $air)
+    {
+    }
+
+    public static function of(Channel $channel): self
+    {
+        $air = new ChannelOnAir($channel->id, $channel->login, 0, $channel->seed, new Driver(new Talker, new MariaDbStore(DB::connection(), $channel->id)), new KnownDetails(new Details('127.0.0.1:1'), $channel->login), static fn (): null => null, $channel->profile());
+        $air->pack = app(Editions::class)->onAir($channel->refresh());
+        $air->edition = (int) $channel->edition_on_air;
+
+        return new self($channel, $air);
+    }
+
+    /** @return int the line's number in the log */
+    public function hear(string $login, string $text, Level ...$levels): int
+    {
+        $this->air->hear(new ChatLine('line-'.++$this->heard, Person::known("account:$login", $login, ucfirst($login), Levels::of(...$levels)), $text, Moment::of(now())->plusMillis($this->heard * 60_000)));
+        [$lines, $this->air->unwritten] = [$this->air->unwritten, []];
+        (new Log(DB::connection()))->keep($this->channel->id, $lines);
+
+        return (int) array_key_last($lines);
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Publish;
+
+use App\Air\HeardLine;
+use App\Air\Log;
+use App\Air\Streams\Token;
+use App\Publish\Editions;
+use App\Storage\MariaDbStore;
+use Illuminate\Http\Client\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Http;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\Tally;
+use Tests\Feature\Air\OnAir;
+use Tests\Feature\TestCase;
+
+final class ChatTest extends TestCase
+{
+    private OnAir $onAir;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Http::fake([
+            '*/people' => Http::response(['people' => [['login' => 'odo', 'name' => 'Odo', 'levels' => ['follower', 'vip']]], 'here' => [], 'pace' => 12, 'troubles' => ['slow' => 7]]),
+            '*/channels/lantern_cove' => Http::response(['title' => 'Planking', 'category' => 'Rigging', 'categories' => ['Planking', 'Rigging'], 'live' => true]),
+            '*' => Http::response(['done' => true]),
+        ]);
+        app(Editions::class)->publish($this->cove, 'one', $this->wren);
+        $this->onAir = OnAir::of($this->cove);
+        $this->actingAs($this->wren);
+    }
+
+    public function test_each_line_stands_there_with_its_why_as_it_was_then(): void
+    {
+        $number = $this->onAir->hear('pia', '!knot');
+        $silent = $this->onAir->hear('odo', 'good evening');
+        $said = $this->said('!knot');
+        // Memory goes on, and so does the pack; the line's why does not.
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn('later', Reads::of(), static fn (): Tally => new Tally([new Change(Key::listPosition('knots'), null, ['of' => 'x', 'last' => 0, 'left' => [0]], 'list', 'channel')]));
+        $this->delete(route('write.drop', [$this->cove, $this->command('!knot')]));
+        app(Editions::class)->publish($this->cove, 'two', $this->wren);
+
+        $this->get(route('publish.chat', $this->cove))->assertOk()->assertSeeInOrder(['Pia', '!knot', 'Odo', 'good evening', 'Odo, VIP', 'For 7 s more']);
+        $this->get(route('publish.why', [$this->cove, $number]))->assertOk()->assertSee($said)->assertSee('!knot was set off')->assertSee('edition 1');
+        $this->get(route('publish.why', [$this->cove, $silent]))->assertOk()->assertSee('begins with no trigger');
+        $this->get(route('publish.why', [$this->cove, 999]))->assertNotFound()->assertSee('kept for a day');
+        $this->get(route('publish.chat', ['channel' => $this->cove, 'line' => $number]))->assertSee($said);
+    }
+
+    public function test_a_page_that_cannot_read_along_asks_for_what_came_after(): void
+    {
+        $first = $this->onAir->hear('pia', 'one <b>');
+        $this->onAir->hear('pia', '!tide');
+        $told = $this->getJson(route('publish.lines', ['channel' => $this->cove, 'after' => $first]))->assertOk()->json();
+        self::assertIsArray($told);
+        self::assertSame(['!tide'], array_column($told, 'text'));
+        self::assertSame(['number', 'kind', 'time', 'name', 'level', 'text', 'outcome'], array_keys($told[0]));
+        self::assertStringContainsString('one &lt;b&gt;', (string) $this->get(route('publish.chat', $this->cove))->getContent());
+        $far = $this->harbour($pia = $this->person('Pia'));
+        $this->actingAs($pia)->getJson(route('publish.lines', ['channel' => $far, 'after' => 0]))->assertExactJson([]);
+        $this->get(route('publish.why', [$far, $first]))->assertNotFound();
+    }
+
+    public function test_a_stream_is_opened_by_a_short_lived_token_for_this_person_and_channel(): void
+    {
+        $url = $this->postJson(route('publish.stream', $this->cove))->assertOk()->json('url');
+        self::assertIsString($url);
+        parse_str((string) parse_url($url, PHP_URL_QUERY), $query);
+        $text = $query['token'] ?? '';
+        self::assertIsString($text);
+        $key = (string) config('app.key');
+        $now = now()->getTimestamp();
+        $token = Token::read($text, $now, $key);
+        self::assertSame([$this->wren->id, $this->cove->id], [$token?->user, $token?->channel]);
+        self::assertNull(Token::read($text, $now + Token::SECONDS + 1, $key), 'too late');
+        self::assertNull(Token::read($text, $now - 1, $key), 'valid for longer than any token is');
+        self::assertNull(Token::read($text, $now, 'another key'));
+        [$user, $channel, $until, $sign] = explode('.', $text);
+        foreach (["$user.".((int) $channel + 1).".$until.$sign", ((int) $user + 1).".$channel.$until.$sign", "$user.$channel.".((int) $until + 1).".$sign", "$user.$channel.$until.", '', "$user.$channel.$until.$sign "] as $forged) {
+            self::assertNull(Token::read($forged, $now, $key), $forged);
+        }
+    }
+
+    public function test_one_writes_in_the_harbour_as_one_of_its_people(): void
+    {
+        config(['air.harbour_key' => 'the key']);
+        $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' !tide '])->assertOk();
+        Http::assertSent(static fn (Request $request): bool => $request->method() === 'POST' && $request->hasHeader('Authorization', 'Bearer the key') && $request->data() === ['as' => 'odo', 'text' => '!tide']);
+        $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' '])->assertUnprocessable()->assertJson(['problem' => 'Write something first.']);
+        $this->post(route('publish.say', $this->cove), ['as' => 'odo', 'text' => str_repeat('x', 501)])->assertRedirect()->assertSessionHas('notice', 'A line has at most 500 characters; this one has 501.');
+        $this->post(route('publish.harbour', $this->cove), ['what' => 'trouble', 'trouble' => 'drop', 'seconds' => '20'])->assertSessionHas('notice', 'The harbour has it so.');
+        Http::assertSent(static fn (Request $request): bool => $request->data() === ['kind' => 'drop', 'seconds' => 20]);
+        $this->post(route('publish.harbour', $this->cove), ['what' => 'nonsense'])->assertSessionHas('notice');
+    }
+
+    public function test_a_line_is_taken_into_write_with_the_same_person_moment_memory_and_luck(): void
+    {
+        $number = $this->onAir->hear('quill', '!luck');
+        $said = $this->said('!luck');
+        $command = $this->command('!luck');
+        $page = $this->get(route('write.command', ['channel' => $this->cove, 'command' => $command, 'line' => $number]))->assertOk();
+        $page->assertSeeText($said)->assertSee('Begins with a line of the real chat')->assertSee('Quill');
+        self::assertSame(1, preg_match('/name="chat" value="([^"]+)"/', (string) $page->getContent(), $state));
+        $fields = ['chat' => html_entity_decode($state[1]), 'speaker' => 'quill', 'do' => 'say', 'line' => '!crew'];
+        $this->post(route('rehearse.try', $this->cove), $fields)->assertSeeText($said)->assertSeeText('!crew');
+        // What is held to be right is right in those circumstances, though nobody of that name is in the cast.
+        $this->post(route('rehearse.expect', $this->cove), ['index' => 0] + $fields)->assertOk()->assertSee('It still holds')->assertSeeText($said);
+        $this->get(route('write', ['channel' => $this->cove, 'line' => $this->onAir->hear('odo', '!nothing of the kind')]))->assertSee('!nothing of the kind');
+    }
+
+    public function test_the_last_lines_go_through_draft_and_air_before_publishing(): void
+    {
+        foreach (['!tide', 'ahoy', '!knot', '!nothing'] as $text) {
+            $this->onAir->hear('quill', $text);
+        }
+        $this->get(route('publish', $this->cove))->assertDontSee('answered differently');
+        $row = $this->command('!tide');
+        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'Low water, [caller].', 'weight' => '1']], 'revision' => (string) $row->revision]));
+        $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!nothing', 'responses' => [['text' => 'Something.', 'weight' => '1']]]));
+        $page = $this->get(route('publish', $this->cove))->assertSee('The last 4 lines')->assertSee('2 lines would be answered differently.');
+        self::assertSame(1, preg_match('~lines/(\d+)/twice~', (string) $page->getContent(), $link));
+        $this->get(route('publish.twice', [$this->cove, (int) $link[1]]))->assertOk()->assertSeeInOrder(['on the air', '!tide was set off', 'in the draft', 'Low water, Quill.']);
+        $this->get(route('publish.twice', [$this->cove, 999]))->assertNotFound();
+    }
+
+    public function test_lines_are_forgotten_after_a_day_and_each_channel_forgets_its_own(): void
+    {
+        $log = new Log(DB::connection());
+        $old = $this->onAir->hear('quill', 'old');
+        $new = $this->onAir->hear('quill', 'new');
+        DB::table('heard_lines')->where('number', $old)->update(['at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 25 HOUR')]);
+        DB::table('heard_lines')->where('number', $new)->update(['at' => DB::raw('UTC_TIMESTAMP(3)')]);
+        $log->forgetOld($this->harbour($this->person('Pia'))->id);
+        self::assertNotNull($log->line($this->cove->id, $old));
+        $log->forgetOld($this->cove->id);
+        self::assertSame(['new'], array_map(static fn (HeardLine $line): string => $line->text, $log->last($this->cove->id, 10)));
+    }
+
+    /** What the air queued in answer to the last line. */
+    private function said(string $because): string
+    {
+        $text = DB::table('outgoing')->orderByDesc('id')->value('text');
+
+        return is_string($text) ? $text : self::fail("$because was not answered");
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Publish;
+
+use App\Air\AirSettings;
+use App\Models\Channel;
+use App\Models\Role;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use SilverParrot\Chat\ChatProfile;
+use Tests\Feature\TestCase;
+
+final class ConnectionTest extends TestCase
+{
+    private const GOOD = ['where' => 'server', 'host' => 'Chat.Lantern-Cove.example', 'port' => '6697', 'tls' => '1', 'room' => '#Cove', 'nick' => 'silver_parrot', 'sign_in' => 'account', 'account' => 'parrot', 'secret' => 'tar & oakum'];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+    }
+
+    public function test_a_chat_server_is_kept_and_its_secret_is_neither_readable_nor_shown_again(): void
+    {
+        $this->put(route('publish.connection', $this->cove), self::GOOD)->assertRedirect(route('publish', $this->cove));
+        $kept = DB::table('channels')->where('id', $this->cove->id)->first();
+        self::assertNotNull($kept);
+        self::assertStringNotContainsString('oakum', json_encode($kept, JSON_THROW_ON_ERROR));
+        $channel = Channel::query()->findOrFail($this->cove->id);
+        $address = AirSettings::of(config())->addressOf($channel);
+        self::assertSame(['chat.lantern-cove.example', 6697, 'cove', 'tar & oakum', true], [$address->host, $address->port, $address->room, $address->secret, $address->tls]);
+        self::assertStringNotContainsString('oakum', print_r($address, true));
+        self::assertArrayNotHasKey('chat_secret', $channel->toArray());
+        self::assertEquals(ChatProfile::irc(), $channel->profile());
+        $this->get(route('publish.connection', $this->cove))->assertOk()->assertSee('kept, and not shown')->assertDontSee('oakum');
+    }
+
+    public function test_a_secret_never_goes_where_it_was_not_meant_for(): void
+    {
+        $this->put(route('publish.connection', $this->cove), self::GOOD);
+        $this->put(route('publish.connection', $this->cove), ['secret' => '', 'room' => 'other'] + self::GOOD)->assertRedirect();
+        self::assertSame('tar & oakum', $this->cove->refresh()->chat_secret, 'the same server and account: it is kept');
+        foreach ([['host' => 'elsewhere.example'], ['port' => '6698'], ['account' => 'another'], ['sign_in' => 'password']] as $changed) {
+            $this->put(route('publish.connection', $this->cove), $changed + ['secret' => ''] + self::GOOD)->assertUnprocessable()->assertSee('Give the secret');
+        }
+        $this->put(route('publish.connection', $this->cove), ['sign_in' => 'none'] + self::GOOD)->assertRedirect();
+        self::assertNull($this->cove->refresh()->chat_secret);
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> what is typed, and what is said to it */
+    public static function mistakes(): iterable
+    {
+        yield 'no server' => [['host' => ''], 'Name the chat server'];
+        yield 'an address of another kind' => [['host' => 'irc://chat.example'], 'without a port and without'];
+        yield 'a port in it' => [['host' => 'chat.example:6697'], 'without a port'];
+        yield 'a line break' => [['host' => "chat.example\nQUIT"], 'letters, digits'];
+        yield 'no port' => [['port' => '70000'], 'A port is a whole number'];
+        yield 'two channels' => [['room' => 'cove,other'], 'without spaces and commas'];
+        yield 'a name with a space' => [['nick' => 'silver parrot'], 'name there has 1 to 30'];
+        yield 'no account' => [['account' => ''], 'Signing in needs'];
+        yield 'a secret in the open' => [['tls' => '0'], 'over an encrypted connection only'];
+        yield 'a secret of two lines' => [['secret' => "tar\r\nQUIT"], 'on one line'];
+        yield 'a way of signing in that is none' => [['sign_in' => 'magic'], 'Choose how'];
+    }
+
+    /** @param  array<string, string>  $typed */
+    #[DataProvider('mistakes')]
+    public function test_a_mistake_is_told_beside_its_place_and_nothing_typed_is_lost(array $typed, string $told): void
+    {
+        $this->put(route('publish.connection', $this->cove), $typed + self::GOOD)->assertUnprocessable()->assertSee($told)->assertSee('aria-invalid', false)->assertSee('value="'.e($typed['nick'] ?? self::GOOD['nick']).'"', false);
+        self::assertNull($this->cove->refresh()->chat_server);
+    }
+
+    public function test_only_the_streamer_chooses_and_the_harbour_needs_nothing(): void
+    {
+        $this->actingAs($this->member('Ilse', Role::Author))->put(route('publish.connection', $this->cove), self::GOOD)->assertForbidden();
+        $this->actingAs($this->wren)->put(route('publish.connection', $this->cove), self::GOOD);
+        $this->put(route('publish.connection', $this->cove), ['where' => 'harbour'])->assertRedirect();
+        self::assertSame([null, null], [$this->cove->refresh()->chat_server, $this->cove->chat_secret]);
+        self::assertTrue(AirSettings::of(config())->addressOf($this->cove)->isNear);
+    }
+}
