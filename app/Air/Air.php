@@ -37,6 +37,8 @@ final class Air
 {
     private const HEARTBEAT = 1.0;
 
+    private const LOG_EVERY = 0.25;
+
     private const DETAILS_EVERY = 10.0;
 
     private const DETAILS_WITHIN = 3.0;
@@ -80,6 +82,11 @@ final class Air
             async(fn () => $this->streams->serve($streams));
         }
         EventLoop::repeat(self::HEARTBEAT, fn () => $this->beat());
+        EventLoop::repeat(self::LOG_EVERY, function (): void {
+            foreach ($this->channels as $channel) {
+                $this->writeLog($channel);
+            }
+        });
         EventLoop::repeat(self::DETAILS_EVERY, fn () => $this->lookAtStreams());
         EventLoop::repeat(self::STREAMS_EVERY, fn () => $this->streams->beat());
         EventLoop::repeat(self::PING_EVERY, function (): void {
@@ -100,7 +107,7 @@ final class Air
         EventLoop::run();
     }
 
-    /** Keeps what it holds, takes what is free, follows what was published, tallies who was seen, writes the log. */
+    /** Keeps what it holds, takes what is free, follows what was published, tallies who was seen. */
     private function beat(): void
     {
         foreach ($this->channels as $channel) {
@@ -121,7 +128,6 @@ final class Air
         foreach ($this->channels as $channel) {
             Tallies::keep($channel, $this->store($channel));
             $this->speak($channel);
-            $this->writeLog($channel);
         }
         $this->streams->closeStrangers();
     }
@@ -279,8 +285,10 @@ final class Air
 
     private function writeLog(ChannelOnAir $channel): void
     {
-        [$lines, $channel->unwritten] = [$channel->unwritten, []];
-        $this->log->keep($channel->id, $lines);
+        if ($channel->unwritten !== []) {
+            [$lines, $channel->unwritten] = [$channel->unwritten, []];
+            $this->log->keep($channel->id, $lines);
+        }
     }
 
     private function lookAtStreams(): void

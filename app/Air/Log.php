@@ -6,7 +6,7 @@ namespace App\Air;
 
 use Illuminate\Database\Connection;
 
-/** What was heard and said, kept for a day. Nothing depends on it: it is written once a second, apart from the turns. */
+/** What was heard and said, kept for a day. Nothing depends on it: it is written four times a second, apart from the turns. */
 final readonly class Log
 {
     private const COLUMNS = 'channel_id, number, at, kind, event_key, text, person, edition, outcome, memory, readings';

@@ -6,6 +6,7 @@ namespace App\Storage;
 
 use App\Models\Channel;
 use App\Models\MemoryRow;
+use SilverParrot\Memory\Kind;
 use SilverParrot\Rehearsal\Situation;
 
 /** A copy of what a channel remembers, for a rehearsal. */
@@ -14,7 +15,13 @@ final class MemoryRows
     public function copy(Channel $channel): Situation
     {
         $values = [];
-        foreach ($channel->memory()->get() as $row) {
+        // A rehearsal begins with all gates open: what people of the real chat just used would close them for no reason seen.
+        $others = [Kind::LastRun, Kind::RecentAnswers];
+        $rows = $channel->memory();
+        foreach ($others as $kind) {
+            $rows->where('key', 'not like', $kind->value."\x1F%");
+        }
+        foreach ($rows->get() as $row) {
             /** @var MemoryRow $row */
             $values[$row->key] = $row->value;
         }

@@ -45,6 +45,7 @@ function take(told) {
     const follows = list.scrollHeight - list.scrollTop - list.clientHeight < 40;
     const row = document.getElementById('air-line').content.firstElementChild.cloneNode(true);
     fill(row, told);
+    row.querySelector('.said-by').came = Date.now();
     list.append(row);
     list.querySelector('.empty').hidden = true;
     after = Math.max(after, told.number);
@@ -103,7 +104,15 @@ async function readAlong() {
     };
 }
 
+/** A line is told at once and written down a moment later; only then can it be asked for. */
+const WRITTEN_AFTER = 600;
+
 function showWhy(link) {
+    const wait = WRITTEN_AFTER - (Date.now() - (link.came ?? 0));
+    if (wait > 0) {
+        setTimeout(() => showWhy(link), wait);
+        return;
+    }
     list.querySelectorAll('[aria-current]').forEach((one) => one.removeAttribute('aria-current'));
     link.setAttribute('aria-current', 'true');
     htmx.ajax('GET', link.dataset.airWhy, { target: '#air-why', swap: 'innerHTML' });

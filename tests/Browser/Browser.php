@@ -202,9 +202,9 @@ final class Browser
      * @param  string|callable(): string  $complaint
      * @return T
      */
-    public function waitFor(callable $ask, string|callable $complaint = 'it did not happen'): mixed
+    public function waitFor(callable $ask, string|callable $complaint = 'it did not happen', float $seconds = self::PATIENCE): mixed
     {
-        $until = microtime(true) + self::PATIENCE;
+        $until = microtime(true) + $seconds;
         do {
             try {
                 $answer = $ask();

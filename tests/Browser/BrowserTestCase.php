@@ -50,6 +50,11 @@ abstract class BrowserTestCase extends TestCase
         return self::$sandbox?->database() ?? throw new \LogicException('not started');
     }
 
+    protected function server(string $name): int
+    {
+        return self::$sandbox?->instance()['servers'][$name]['pid'] ?? throw new \LogicException('not started');
+    }
+
     /** The number of a demo command. */
     protected function commandPath(string $trigger): string
     {

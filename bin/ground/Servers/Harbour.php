@@ -26,7 +26,7 @@ final readonly class Harbour implements Server
     {
         return [
             PHP_BINARY, $this->paths->project.'/harbour/run.php',
-            '--chat-port='.$this->settings->port('HARBOUR_CHAT_PORT'), '--details-port='.$this->settings->port('HARBOUR_DETAILS_PORT'), '--pace='.$this->settings->get('HARBOUR_PACE'),
+            '--chat-port='.$this->settings->port('HARBOUR_CHAT_PORT'), '--details-port='.$this->settings->port('HARBOUR_DETAILS_PORT'), '--pace='.$this->settings->get('HARBOUR_PACE'), '--moderators='.$this->settings->get('HARBOUR_MODERATORS'),
         ];
     }
 

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Air;
+
+use Ground\Port;
+use PHPUnit\Framework\TestCase;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\WeightedText;
+use Tests\Ground\Sandbox;
+
+/** The talker as it runs: real processes, a real chat over a socket, a real database. One instance serves all of these tests. */
+abstract class AirTestCase extends TestCase
+{
+    private static ?Sandbox $sandbox = null;
+
+    protected Sandbox $air;
+
+    public static function setUpBeforeClass(): void
+    {
+        if (self::$sandbox === null) {
+            self::$sandbox = Sandbox::make();
+            file_put_contents(self::$sandbox->home.'/.env', "HARBOUR_PACE=0\nHARBOUR_MODERATORS=silver_parrot,second_parrot\n");
+            [$code, $printed] = self::$sandbox->parrot(['up', '--port='.Port::firstFreeFrom(18380)]);
+            self::assertSame(0, $code, $printed);
+            register_shutdown_function(static fn () => self::$sandbox?->remove());
+        }
+        self::publish('[add 1 to counter.planks]');
+    }
+
+    protected function setUp(): void
+    {
+        $this->air = self::$sandbox ?? throw new \LogicException('not started');
+        $this->awaitTalker();
+    }
+
+    protected static function publish(string $count): void
+    {
+        $database = self::$sandbox?->database() ?? throw new \LogicException('not started');
+        $document = (string) $database->query('SELECT document FROM editions WHERE channel_id = 1 ORDER BY number DESC LIMIT 1')->fetchColumn();
+        /** @var array<string, mixed> $read */
+        $read = json_decode($document, true);
+        // Dozens of answers in a second are wanted here.
+        $read['flood'] = ['person' => 0, 'channel' => 0];
+        $pack = PackFormat::read(json_encode($read, JSON_THROW_ON_ERROR))[0]->withCommand(new Command('!count', [new WeightedText($count)], channelCooldown: 0, personCooldown: 0), '!count');
+        $number = (int) $database->query('SELECT MAX(number) FROM editions WHERE channel_id = 1')->fetchColumn() + 1;
+        $database->prepare('INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (1, ?, "", ?, UTC_TIMESTAMP())')->execute([$number, PackFormat::write($pack)]);
+        $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);
+    }
+
+    protected function viewer(string $nick): ChatClient
+    {
+        return ChatClient::join((int) $this->air->setting('HARBOUR_CHAT_PORT'), $nick, 'lantern_cove');
+    }
+
+    /**
+     * Until it has said lately that it is in the chat.
+     *
+     * @param  int  $after the lease of a talker that was killed: the next one has a later
+     */
+    protected function awaitTalker(int $after = 0): void
+    {
+        for ($tries = 0; $tries < 400; $tries++) {
+            try {
+                if ($this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND lease_epoch > $after AND air_state = 'moderator' AND air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND") === '1') {
+                    return;
+                }
+            } catch (\PDOException) {
+            }
+            usleep(50_000);
+        }
+        self::fail('The talker is not there: '.file_get_contents($this->air->home.'/storage/logs/web.log'));
+    }
+
+    protected function epoch(): int
+    {
+        return (int) $this->value('SELECT lease_epoch FROM channels WHERE id = 1');
+    }
+
+    protected function planks(): int
+    {
+        return (int) $this->value('SELECT value FROM memory WHERE channel_id = 1 AND `key` = '.$this->air->database()->quote(Key::counter('planks')->id()));
+    }
+
+    /** @return array<string, mixed>|null */
+    protected function memory(string $key): ?array
+    {
+        $value = $this->value('SELECT value FROM memory WHERE channel_id = 1 AND `key` = '.$this->air->database()->quote($key));
+        $read = $value === '' ? null : json_decode($value, true);
+
+        return is_array($read) ? $read : null;
+    }
+
+    protected function value(string $query): string
+    {
+        return (string) $this->air->database()->query($query)->fetchColumn();
+    }
+}

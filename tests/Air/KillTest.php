@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Air;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Ground\Sandbox;
+
+/** Memory: exactly once. Sayings: at most once. Whoever is killed, and wherever. */
+final class KillTest extends AirTestCase
+{
+    private const ROUNDS = 20;
+
+    /** @var resource|null */
+    private $talker = null;
+
+    private int $stopped = 0;
+
+    protected function tearDown(): void
+    {
+        if ($this->talker !== null) {
+            proc_terminate($this->talker, SIGKILL);
+            proc_close($this->talker);
+        }
+        if ($this->stopped !== 0) {
+            posix_kill($this->stopped, SIGCONT);
+        }
+    }
+
+    public function test_twenty_kills_of_the_talker_at_seeded_times(): void
+    {
+        mt_srand(20261125);
+        $this->survive(function (int $round): void {
+            $epoch = $this->epoch();
+            posix_kill($this->air->instance()['servers']['air']['pid'], SIGKILL);
+            $this->awaitTalker($epoch);
+        });
+    }
+
+    public function test_twenty_kills_of_the_database_at_seeded_times(): void
+    {
+        mt_srand(20261126);
+        $this->survive(function (int $round): void {
+            $before = $this->epoch();
+            posix_kill($this->air->instance()['servers']['database']['pid'], SIGKILL);
+            // The talker that finds no memory any more dies, and the next one takes a new lease.
+            $this->awaitTalker($before);
+        });
+    }
+
+    /** @return iterable<string, array{string, bool, int}> the point, whether the database is killed and not the talker, answers that are never said */
+    public static function points(): iterable
+    {
+        foreach (['before-key', 'before-commit', 'after-commit', 'after-handed', 'after-write'] as $point) {
+            // Handed on, and not written: at most once means that it is never said.
+            yield "the talker, $point" => [$point, false, $point === 'after-handed' ? 1 : 0];
+            yield "the database, $point" => [$point, true, 0];
+        }
+    }
+
+    #[DataProvider('points')]
+    public function test_a_kill_at_each_point_of_the_way(string $point, bool $ofDatabase, int $neverSaid): void
+    {
+        $this->stopped = $this->air->instance()['servers']['air']['pid'];
+        $epoch = $this->epoch();
+        posix_kill($this->stopped, SIGSTOP);
+        $this->start($point, 3, $ofDatabase ? $this->air->instance()['servers']['database']['pid'] : 0);
+        $this->awaitTalker($epoch);
+        [$before, $viewer] = [$this->planks(), $this->viewer('watch'.crc32("$point $ofDatabase"))];
+        $epoch = $this->epoch();
+        for ($i = 0; $i < 6; $i++) {
+            $viewer->say('!count');
+            usleep(60_000);
+        }
+        $this->restartWhenDead();
+        $this->awaitTalker($epoch);
+        $viewer->say('!count');
+        self::assertTrue($viewer->await(fn (ChatClient $self): bool => $self->saidBy('second_parrot') !== [] && (int) max($self->saidBy('second_parrot')) === $this->planks()));
+        $this->agree($viewer, 'second_parrot', $before, $neverSaid);
+    }
+
+    /** @param  callable(int): void  $kill */
+    private function survive(callable $kill): void
+    {
+        [$before, $watch] = [$this->planks(), $this->viewer('watch'.mt_rand())];
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            // The harbour lets one account say twenty lines in half a minute, so each round has its own.
+            $caller = $this->viewer('caller'.mt_rand());
+            $killed = mt_rand(2, 8);
+            for ($i = 0; $i < 10; $i++) {
+                $caller->say('!count');
+                usleep(mt_rand(4_000, 30_000));
+                if ($i === $killed) {
+                    $kill($round);
+                }
+            }
+        }
+        usleep(1_500_000);
+        $this->agree($watch, 'silver_parrot', $before, null);
+        self::assertGreaterThan(self::ROUNDS * 2, count($watch->saidBy('silver_parrot')));
+    }
+
+    /** What was said, what is remembered, and how it came about, tell the same story. */
+    private function agree(ChatClient $viewer, string $nick, int $before, ?int $neverSaid): void
+    {
+        $said = array_map(intval(...), $viewer->saidBy($nick));
+        $after = $this->planks();
+        self::assertSame($said, array_values(array_unique($said)), 'nothing is said twice');
+        self::assertSame([], array_diff($said, range($before + 1, max($before + 1, $after))), 'what was said was kept');
+        self::assertSame($after - $before, (int) $this->value("SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE `key` LIKE 'counter%planks%' AND CAST(after AS INT) > $before"), 'each change has its history, and its own line');
+        self::assertSame('0', $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'"), 'what was queued was said or declared stale');
+        $handed = (int) $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'handed' AND CAST(text AS INT) > $before");
+        self::assertGreaterThanOrEqual(count($said), $handed, 'nothing is said that was not handed on');
+        if ($neverSaid !== null) {
+            self::assertCount($after - $before - $neverSaid, $said);
+        }
+    }
+
+    private function start(string $point = '', int $times = 0, int $pid = 0): void
+    {
+        $process = proc_open(
+            [PHP_BINARY, __DIR__.'/talker.php', $point, (string) $times, (string) $pid],
+            [['file', '/dev/null', 'r'], ['file', $this->air->home.'/talker.log', 'a'], ['redirect', 1]], $pipes, Sandbox::project(), ['AIR_NICK' => 'second_parrot'] + $this->air->environment(),
+        );
+        self::assertIsResource($process);
+        $this->talker = $process;
+    }
+
+    /** As the supervisor does it: as often as it dies. */
+    private function restartWhenDead(): void
+    {
+        $died = false;
+        for ($tries = 0; $tries < 200; $tries++) {
+            if ($this->talker === null || ! proc_get_status($this->talker)['running']) {
+                $died = true;
+                usleep(500_000);
+                $this->start();
+            }
+            usleep(25_000);
+            if ($died && $tries > 60) {
+                return;
+            }
+        }
+        self::fail('nobody died');
+    }
+}
