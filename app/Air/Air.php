@@ -103,8 +103,26 @@ final class Air
         foreach ([SIGTERM, SIGINT] as $signal) {
             EventLoop::onSignal($signal, fn () => $this->end());
         }
-        $this->beat();
+        EventLoop::setErrorHandler(self::giveUp(...));
+        try {
+            $this->beat();
+        } catch (QueryException $lost) {
+            self::giveUp($lost);
+        }
         EventLoop::run();
+    }
+
+    /** Whoever watches starts a talker that begins anew. What people wrote stands in queries, and stays out of logs. */
+    private static function giveUp(\Throwable $thrown): never
+    {
+        for ($cause = $thrown; $cause !== null; $cause = $cause->getPrevious()) {
+            if ($cause instanceof QueryException) {
+                fwrite(STDERR, "The database does not answer ({$cause->getCode()}); the talker ends.\n");
+                exit(1);
+            }
+        }
+        report($thrown);
+        exit(1);
     }
 
     /** Keeps what it holds, takes what is free, follows what was published, tallies who was seen. */

@@ -14,6 +14,8 @@ final class Cli
         'test' => Verbs\Test::class,
         'shots' => Verbs\Shots::class,
         'bench' => Verbs\Bench::class,
+        'backup' => Verbs\Backup::class,
+        'restore' => Verbs\Restore::class,
         'pins' => Verbs\Pins::class,
         'help' => Verbs\Help::class,
     ];

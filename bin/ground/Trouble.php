@@ -42,6 +42,21 @@ final class Trouble extends \RuntimeException
         return new self("“{$typed}” is not an option here.", $options === [] ? 'This takes no options.' : 'Options: '.implode(' ', $options), self::USAGE);
     }
 
+    public static function missingOption(string $option, string $what): self
+    {
+        return new self("{$what} is missing.", "Give {$option} and the name of {$what}.", self::USAGE);
+    }
+
+    public static function notAgreed(string $what): self
+    {
+        return new self('Nothing was touched, since nobody agreed.', "{$what} would be replaced; say --yes if that is wanted.", self::USAGE);
+    }
+
+    public static function notUp(): self
+    {
+        return new self('Silver Parrot is not running.', 'Start it first: bin/parrot up', self::NOT_READY);
+    }
+
     public static function badPort(string $option, string $typed): self
     {
         return new self("“{$typed}” is no port number.", "Give {$option}= a whole number from 1024 to 65535.", self::USAGE);

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage\Backup;
+
+/** A table as a backup sees it. */
+final readonly class Table
+{
+    /**
+     * @param  list<string>  $key  its primary key
+     * @param  string  $owner  the column that says which channel a row belongs to; empty for what belongs to none
+     * @param  array<string, string>  $refers  column => the table whose number stands in it
+     */
+    private function __construct(public string $name, public array $key, public string $owner, public array $refers)
+    {
+    }
+
+    /** @return array<string, self> by name, each behind those that it refers to */
+    public static function ofChannel(): array
+    {
+        $numbered = static fn (string $name, string $column = '', string $to = '', string $owner = 'channel_id'): self => new self($name, ['id'], $owner, $column === '' ? [] : [$column => $to]);
+
+        return self::byName([
+            $numbered('channels', owner: 'id'),
+            $numbered('memberships', 'user_id', 'users'),
+            $numbered('commands'),
+            $numbered('command_aliases', 'command_id', 'commands'),
+            $numbered('command_responses', 'command_id', 'commands'),
+            $numbered('expectations', 'command_id', 'commands'),
+            $numbered('facts'),
+            $numbered('lists'),
+            $numbered('list_items', 'list_id', 'lists'),
+            $numbered('counters'),
+            $numbered('occasions'),
+            $numbered('fields'),
+            $numbered('cast_members'),
+            new self('changes', ['id'], 'channel_id', ['user_id' => 'users', 'command_id' => 'commands']),
+            $numbered('editions', 'user_id', 'users'),
+            new self('memory', ['channel_id', 'key'], 'channel_id', []),
+            $numbered('memory_history'),
+            new self('heard_events', ['channel_id', 'event_key'], 'channel_id', []),
+            $numbered('outgoing'),
+            new self('heard_lines', ['channel_id', 'number'], 'channel_id', []),
+        ]);
+    }
+
+    /** @return array<string, self> by name; sessions, caches, sign-in links and password links are left out */
+    public static function all(): array
+    {
+        return self::byName([new self('users', ['id'], '', [])]) + self::ofChannel();
+    }
+
+    /**
+     * @param  list<self>  $tables
+     * @return array<string, self>
+     */
+    private static function byName(array $tables): array
+    {
+        return array_combine(array_map(static fn (self $table): string => $table->name, $tables), $tables);
+    }
+}

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Storage;
+
+use App\Models\Channel;
+use App\Models\Role;
+use App\Publish\Editions;
+use App\Storage\Assembler;
+use App\Storage\Backup\Backup;
+use App\Storage\Backup\BackupFailed;
+use App\Storage\Backup\BackupFile;
+use App\Storage\Backup\Restore;
+use App\Storage\Backup\Table;
+use App\Storage\MariaDbStore;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+use SilverParrot\Chat\Level;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\Tally;
+use Tests\Feature\Air\OnAir;
+use Tests\Feature\TestCase;
+
+final class BackupTest extends TestCase
+{
+    private string $file;
+
+    /** A backup is a transaction of its own, so the tests' rows must be there for good; they are taken away afterwards. */
+    protected function connectionsToTransact(): array
+    {
+        return [];
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->file = sys_get_temp_dir().'/parrot-'.bin2hex(random_bytes(4)).'.backup';
+        $this->member('Ilse', Role::Author);
+        app(Editions::class)->publish($this->cove, 'one', $this->wren);
+        OnAir::of($this->cove)->hear('odo', '!tide', Level::Follower);
+        $this->cove->update(['chat_server' => ['host' => 'chat.example', 'port' => 6697, 'tls' => true, 'nick' => 'p', 'room' => 'c', 'sign_in' => 'account', 'account' => 'p'], 'chat_secret' => 'oakum', 'lease_epoch' => 4]);
+    }
+
+    protected function tearDown(): void
+    {
+        @unlink($this->file);
+        DB::table('sessions')->delete();
+        foreach (array_reverse(Table::all()) as $table) {
+            DB::table($table->name)->delete();
+        }
+        parent::tearDown();
+    }
+
+    public function test_no_table_is_forgotten(): void
+    {
+        $left = ['cache', 'cache_locks', 'migrations', 'password_reset_tokens', 'sessions', 'sign_in_links'];
+        $all = array_map(static fn (array $table): string => $table['name'], Schema::getTables(DB::connection()->getDatabaseName()));
+        self::assertEqualsCanonicalizing(array_diff($all, $left), array_keys(Table::all()));
+        foreach (Table::ofChannel() as $table) {
+            self::assertTrue(Schema::hasColumn($table->name, $table->owner), $table->name);
+        }
+    }
+
+    public function test_one_channel_is_put_back_beside_others_which_stay_as_they_are_to_the_byte(): void
+    {
+        $far = $this->harbour($this->person('Pia'));
+        app(Editions::class)->publish($far, 'theirs', $this->wren);
+        OnAir::of($far)->hear('odo', '!bell');
+        $this->backup('lantern_cove');
+        $kept = $this->everything($this->cove);
+        $theirs = $this->everything($far);
+        // Life goes on in both.
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn('later', Reads::of(), static fn (): Tally => new Tally([new Change(Key::counter('planks'), null, 399, 'counter.planks', 'channel')]));
+        $this->command('!tide')->delete();
+        $this->cove->update(['lease_epoch' => 9, 'lease_holder' => 'a talker', 'lease_until' => now()->addSeconds(4)]);
+
+        self::assertSame([], $this->restore('lantern_cove'));
+        self::assertSame($theirs, $this->everything($far));
+        $channel = $this->cove->refresh();
+        self::assertSame([true, 10, 'oakum', 'chat.example'], [$channel->paused, $channel->lease_epoch, $channel->chat_secret, $channel->chat_server['host'] ?? '']);
+        $after = $this->everything($channel);
+        self::assertSame(['stale'], array_unique(array_column($after['outgoing'], 'state')));
+        foreach (array_diff(array_keys($kept), ['channels', 'outgoing']) as $table) {
+            self::assertSame($kept[$table], $after[$table], $table);
+        }
+        self::assertNotNull(app(Assembler::class)->pack($channel)->command('!tide'));
+    }
+
+    public function test_a_channel_comes_back_where_others_have_its_numbers(): void
+    {
+        $before = app(Assembler::class)->pack($this->cove);
+        $memory = DB::table('memory')->where('channel_id', $this->cove->id)->orderBy('key')->pluck('value', 'key')->all();
+        $this->backup('lantern_cove');
+        $numbers = DB::table('commands')->where('channel_id', $this->cove->id)->pluck('id');
+        $old = $this->cove->id;
+        $this->cove->delete();
+        // Another channel takes the place and the numbers meanwhile; one member has left for good.
+        $other = $this->harbour($pia = $this->person('Pia'));
+        Schema::withoutForeignKeyConstraints(static function () use ($other, $numbers): void {
+            DB::table('commands')->where('channel_id', $other->id)->update(['id' => $numbers[0]]);
+            DB::table('command_responses')->where('channel_id', $other->id)->update(['command_id' => $numbers[0]]);
+        });
+        DB::table('users')->where('email', 'ilse@lantern-cove.example')->delete();
+        $notes = $this->restore('lantern_cove');
+        self::assertStringContainsString('unknown here', implode($notes));
+        $channel = Channel::query()->where('login', 'lantern_cove')->firstOrFail();
+        self::assertSame($old, $channel->id);
+        self::assertEquals($before, app(Assembler::class)->pack($channel));
+        self::assertSame($memory, DB::table('memory')->where('channel_id', $channel->id)->orderBy('key')->pluck('value', 'key')->all());
+        self::assertSame(['Wren'], $channel->memberships()->with('user')->get()->map(static fn ($one): string => $one->user->name)->all());
+        self::assertSame(1, $other->commands()->count());
+    }
+
+    public function test_everything_is_put_back_and_nobody_stays_signed_in(): void
+    {
+        DB::table('sessions')->insert(['id' => 's', 'user_id' => $this->wren->id, 'payload' => '', 'last_activity' => 1]);
+        $this->backup(null);
+        $kept = $this->everything($this->cove);
+        $this->wren->update(['name' => 'Somebody']);
+        $this->harbour($this->person('Pia'));
+        DB::table('memory')->delete();
+        $this->restore(null);
+        self::assertSame(1, Channel::query()->count());
+        self::assertSame(['Ilse', 'Wren'], DB::table('users')->orderBy('name')->pluck('name')->all());
+        self::assertSame(0, DB::table('sessions')->count());
+        $after = $this->everything($this->cove->refresh());
+        foreach (array_diff(array_keys($kept), ['channels', 'outgoing']) as $table) {
+            self::assertSame($kept[$table], $after[$table], $table);
+        }
+        self::assertTrue($this->cove->paused);
+        self::assertSame([], $this->restore('lantern_cove'), 'one channel out of a backup of everything');
+    }
+
+    public function test_a_secret_of_another_machine_is_left_out_and_said(): void
+    {
+        $this->backup('lantern_cove');
+        $other = new \Illuminate\Encryption\Encrypter(random_bytes(32), 'AES-256-CBC');
+        $notes = (new Restore(DB::connection(), $other))->from(BackupFile::open($this->file), 'lantern_cove', static fn (): null => null);
+        self::assertStringContainsString('give it anew', implode($notes));
+        self::assertNull($this->cove->refresh()->chat_secret);
+    }
+
+    public function test_a_file_that_is_none_or_broken_is_refused_and_nothing_is_touched(): void
+    {
+        $this->backup('lantern_cove');
+        $kept = $this->everything($this->cove);
+        $whole = (string) file_get_contents($this->file);
+        $text = (string) gzdecode($whole);
+        $broken = [
+            'is no backup' => [gzencode("{}\n"), 'not zipped at all', '', gzencode(str_replace('silver-parrot-backup', 'another', $text))],
+            'later Silver Parrot' => [gzencode(str_replace('"version":1', '"version":2', $text))],
+            'is broken at line' => [substr($whole, 0, (int) (strlen($whole) / 2)), gzencode(substr($text, 0, -20)), gzencode(preg_replace('/^.*"in":"memory".*\n/m', '', $text, 1) ?? ''), gzencode($text."{}\n"), gzencode(str_replace('"in":"memory"', '"in":"users; DROP"', $text))],
+        ];
+        foreach ($broken as $sentence => $files) {
+            foreach ($files as $contents) {
+                file_put_contents($this->file, $contents);
+                try {
+                    $this->restore('lantern_cove');
+                    self::fail("it was put back, though it $sentence");
+                } catch (BackupFailed $failed) {
+                    self::assertStringContainsString($sentence, $failed->getMessage());
+                }
+            }
+        }
+        file_put_contents($this->file, $whole);
+        foreach (['nowhere' => 'no channel named', '' => '--channel=lantern_cove'] as $login => $sentence) {
+            try {
+                $this->restore($login === '' ? null : $login);
+                self::fail('it was put back');
+            } catch (BackupFailed $failed) {
+                self::assertStringContainsString($sentence, $failed->getMessage());
+            }
+        }
+        self::assertSame($kept, $this->everything($this->cove));
+        $this->expectExceptionMessage('cannot be read');
+        BackupFile::open('/nowhere/at/all');
+    }
+
+    private function backup(?string $login): void
+    {
+        (new Backup(DB::connection()))->write($this->file, $login, static fn (): null => null);
+    }
+
+    /** @return list<string> */
+    private function restore(?string $login): array
+    {
+        return app(Restore::class)->from(BackupFile::open($this->file), $login, static fn (): null => null);
+    }
+
+    /** @return array<string, list<array<string, mixed>>> every row of a channel, by table */
+    private function everything(Channel $channel): array
+    {
+        $rows = [];
+        foreach (Table::ofChannel() as $table) {
+            $rows[$table->name] = array_map(static fn (object $row): array => (array) $row, DB::table($table->name)->where($table->owner, $channel->id)->orderBy($table->key[count($table->key) - 1])->get()->all());
+        }
+
+        return $rows;
+    }
+}
