@@ -13,6 +13,7 @@ use App\Publish\ConnectionController;
 use App\Publish\PublishController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\TryController;
+use App\Remember\MemoryController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\PreviewController;
@@ -44,6 +45,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::get('/write', [CommandsController::class, 'index'])->name('write');
         Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->whereNumber('command')->name('write.command');
         Route::post('/write/preview', PreviewController::class)->middleware('throttle:1200,1')->name('write.preview');
+        Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
         Route::get('/publish', [PublishController::class, 'index'])->name('publish');
         Route::get('/publish/chat', [ChatController::class, 'index'])->name('publish.chat');
         Route::get('/publish/chat/lines', [ChatController::class, 'lines'])->middleware('throttle:120,1')->name('publish.lines');
@@ -61,6 +63,9 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
         Route::post('/write/undo/{change}', [CommandController::class, 'undo'])->name('write.undo');
         Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
+        Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
+        Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');
+        Route::post('/remember/history/{history}/undo', [MemoryController::class, 'undo'])->whereNumber('history')->name('remember.undo');
         Route::post('/publish', [PublishController::class, 'store'])->name('publish.store');
         Route::post('/publish/editions/{edition}', [PublishController::class, 'putOnAir'])->name('publish.put');
         Route::post('/publish/chat', [ChatController::class, 'say'])->middleware('throttle:120,1')->name('publish.say');

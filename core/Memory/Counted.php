@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Memory;
 
+use DateTimeZone;
 use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Reset;
+use SilverParrot\Value\Moment;
 
 /**
  * A counter's number as it is kept: bare where it lasts; beside the stream or day that it counts for where it begins
@@ -30,5 +33,47 @@ final class Counted
     public static function kept(Counter $counter, int $number, string $period): int|array
     {
         return $counter->reset === Reset::Never ? $number : ['n' => $number, 'of' => $period];
+    }
+
+    /** What must be known before a number is kept. */
+    public static function reads(Counter $counter, string $owner): Reads
+    {
+        return Reads::of(...[
+            Key::counter($counter->name, $owner),
+            ...($counter->scope === CounterScope::Category ? [Key::counter($counter->name, Key::TOTAL)] : []),
+            ...($counter->reset === Reset::Stream ? [Key::stream()] : []),
+        ]);
+    }
+
+    /**
+     * What keeping a number changes: the sum over all categories goes with it.
+     *
+     * @param  string  $scope  as an author names it: "channel", a category, or a login
+     * @return list<Change>
+     */
+    public static function changes(Counter $counter, string $owner, int $number, View $memory, string $period, string $scope): array
+    {
+        $key = Key::counter($counter->name, $owner);
+        $kept = $memory->value($key);
+        $changes = [];
+        if ($counter->scope === CounterScope::Category) {
+            // What was never counted adds nothing to the sum, whatever a category starts from.
+            $fromNought = new Counter($counter->name, reset: $counter->reset);
+            $total = Key::counter($counter->name, Key::TOTAL);
+            $sum = self::number($fromNought, $memory->value($total), $period) - self::number($fromNought, $kept, $period) + $number;
+            $changes[] = new Change($total, $memory->value($total), self::kept($counter, $sum, $period), "counter.{$counter->name}.total", 'channel');
+        }
+
+        return [...$changes, new Change($key, self::kept($counter, self::number($counter, $kept, $period), $period), self::kept($counter, $number, $period), "counter.{$counter->name}", $scope)];
+    }
+
+    /** @return string the stream or day that is counted for; empty where the counter lasts */
+    public static function period(Counter $counter, View $memory, Moment $now, DateTimeZone $zone): string
+    {
+        return match ($counter->reset) {
+            Reset::Never => '',
+            Reset::Day => $now->in($zone)->format('Y-m-d'),
+            Reset::Stream => RunningStream::period($memory->value(Key::stream())),
+        };
     }
 }

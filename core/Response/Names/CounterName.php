@@ -8,7 +8,6 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\RunningStream;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
@@ -98,33 +97,22 @@ final readonly class CounterName implements Name, Writable
         if (! $key instanceof Key) {
             return $key ?? throw Failed::nobodyToChange('', $call->span());
         }
-        $sum = $counter->scope === CounterScope::Category ? $this->total($counter) : null;
-        // Both are asked for before either is waited for, so that they come in one round.
-        $known = $run->knows($key);
-        $period = $this->period($counter, $run);
-        if (($sum !== null && ! $run->knows($sum)) || ! $known || $period === null) {
-            return Gap::pending();
-        }
+        // All are asked for before any is waited for, so that they come in one round.
+        $missing = array_filter(Counted::reads($counter, $key->owner)->keys, static fn (Key $one): bool => ! $run->knows($one));
 
-        return new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $sum, $period);
+        return $missing === [] ? new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $this->period($counter, $run)) : Gap::pending();
     }
 
     private function number(Counter $counter, Key $key, Run $run): int|Gap
     {
-        $known = $run->knows($key);
-        $period = $this->period($counter, $run);
+        $missing = array_filter([$key, ...($counter->reset === Reset::Stream ? [Key::stream()] : [])], static fn (Key $one): bool => ! $run->knows($one));
 
-        return $known && $period !== null ? Counted::number($counter, $run->memory->value($key), $period) : Gap::pending();
+        return $missing === [] ? Counted::number($counter, $run->memory->value($key), $this->period($counter, $run)) : Gap::pending();
     }
 
-    /** @return string|null the stream or day that is counted for; null while it is not known */
-    private function period(Counter $counter, Run $run): ?string
+    private function period(Counter $counter, Run $run): string
     {
-        return match ($counter->reset) {
-            Reset::Never => '',
-            Reset::Day => $run->world->now->in($run->world->pack->channel->zone)->format('Y-m-d'),
-            Reset::Stream => $run->knows(Key::stream()) ? RunningStream::period($run->memory->value(Key::stream())) : null,
-        };
+        return Counted::period($counter, $run->memory, $run->world->now, $run->world->pack->channel->zone);
     }
 
     private function key(Counter $counter, Call $call, Run $run): Key|Gap|null

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Verbs;
 
-use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Counter;
@@ -20,7 +19,7 @@ use SilverParrot\Value\Value;
 /** A counter's number in one scope. It stops at its floor and ceiling. */
 final readonly class CounterCell implements Cell
 {
-    public function __construct(private Counter $counter, private Key $key, private string $scope, private Run $run, private ?Key $total = null, private string $period = '')
+    public function __construct(private Counter $counter, private Key $key, private string $scope, private Run $run, private string $period)
     {
     }
 
@@ -59,14 +58,9 @@ final readonly class CounterCell implements Cell
     private function keep(int $number): int
     {
         $number = $this->counter->within($number);
-        if ($this->total !== null) {
-            // What was never counted adds nothing to the sum, whatever a category starts from.
-            $fromNought = new Counter($this->counter->name, reset: $this->counter->reset);
-            $sum = $this->run->memory->value($this->total);
-            $before = Counted::number($fromNought, $sum, $this->period) - Counted::number($fromNought, $this->run->memory->value($this->key), $this->period);
-            $this->run->change(new Change($this->total, $sum, Counted::kept($this->counter, $before + $number, $this->period), "counter.{$this->counter->name}.total", 'channel'));
+        foreach (Counted::changes($this->counter, $this->key->owner, $number, $this->run->memory, $this->period, $this->scope) as $change) {
+            $this->run->change($change);
         }
-        $this->run->change(new Change($this->key, Counted::kept($this->counter, $this->current(), $this->period), Counted::kept($this->counter, $number, $this->period), "counter.{$this->counter->name}", $this->scope));
 
         return $number;
     }

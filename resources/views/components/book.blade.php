@@ -21,6 +21,7 @@
             <span class="channel">{{ $channel->name }}</span>
             <nav class="tabs" aria-label="Rooms">
                 <a href="{{ route('write', $channel) }}" @class(['tab', 'is-open' => $room === 'write']) @if ($room === 'write') aria-current="page" @endif>Write</a>
+                <a href="{{ route('remember', $channel) }}" @class(['tab', 'is-open' => $room === 'remember']) @if ($room === 'remember') aria-current="page" @endif>Remember</a>
                 <a href="{{ route('publish', $channel) }}" @class(['tab', 'is-open' => $room === 'publish']) @if ($room === 'publish') aria-current="page" @endif>Publish</a>
             </nav>
         @endif

@@ -22,7 +22,7 @@ final class StrangersTest extends TestCase
     private const OPEN = ['home', 'sign-in', 'sign-in.link', 'register', 'password.request', 'password.email', 'password.reset', 'password.update', 'channels', 'channels.store', 'sign-out', 'storage.local', 'storage.local.upload'];
 
     /** Those that a reader may use. */
-    private const READING = ['write', 'write.command', 'write.preview', 'rehearse.try', 'publish', 'publish.chat', 'publish.lines', 'publish.why', 'publish.twice', 'publish.stream'];
+    private const READING = ['write', 'write.command', 'write.preview', 'rehearse.try', 'remember', 'publish', 'publish.chat', 'publish.lines', 'publish.why', 'publish.twice', 'publish.stream'];
 
     public function test_whoever_is_not_signed_in_is_led_to_the_door(): void
     {
@@ -99,6 +99,7 @@ final class StrangersTest extends TestCase
         $change = $this->cove->changes()->firstOrFail();
         $membership = $this->cove->memberships()->firstOrFail();
         $values = ['channel' => ($under ?? $this->cove)->id, 'command' => $command->id, 'change' => $change->id, 'expectation' => $expectation->id, 'membership' => $membership->id, 'edition' => $this->cove->editions()->first()->id ?? app(Editions::class)->publish($this->cove, '', $this->wren)->id];
+        $values['history'] = 1;
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
         $routes = [];
         /** @var Route $route */

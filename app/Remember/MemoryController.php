@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Remember;
+
+use App\Models\Channel;
+use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Moment;
+
+/** What is remembered on the air, how it came about, and putting it right. */
+final readonly class MemoryController
+{
+    public function __construct(private Corrections $corrections)
+    {
+    }
+
+    public function index(Channel $channel, Remembered $remembered): View
+    {
+        return view('remember.page', ['channel' => $channel, 'counters' => $remembered->counters($channel), 'occasions' => $remembered->occasions($channel), 'history' => $remembered->history($channel)]);
+    }
+
+    public function count(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
+    {
+        $typed = trim($request->string('number')->value());
+        if (preg_match('/^-?\d{1,15}$/D', $typed) !== 1 || abs((int) $typed) > Limits::COUNTER) {
+            return back()->withInput()->with('notice', "“{$typed}” is not a whole number of at most 15 digits; nothing was changed.");
+        }
+        $name = $request->string('counter')->value();
+        $now = $this->corrections->count($channel, $name, $request->string('owner')->value(), (int) $typed, $user);
+
+        return redirect()->route('remember', $channel)->with('notice', match (true) {
+            $now === null => 'There is no such counter.',
+            $now !== (int) $typed => "counter.{$name} stops at {$now}.",
+            default => "counter.{$name} is {$now}.",
+        });
+    }
+
+    public function occasion(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
+    {
+        $isNow = $request->string('to')->value() === 'now';
+        $name = $request->string('occasion')->value();
+        $done = $this->corrections->occasion($channel, $name, $isNow ? Moment::of(now()->startOfSecond()) : null, $user);
+
+        return redirect()->route('remember', $channel)->with('notice', match (true) {
+            ! $done => 'There is no such occasion.',
+            $isNow => "occasion.{$name} is now.",
+            default => "occasion.{$name} is not set any more.",
+        });
+    }
+
+    public function undo(Channel $channel, int $history, #[CurrentUser] User $user): RedirectResponse
+    {
+        return redirect()->route('remember', $channel)->with('notice', match ($this->corrections->undo($channel, $history, $user)) {
+            true => 'It is as it was before that change.',
+            false => 'It has changed again since, so nothing was taken back; undo the later change first.',
+            null => 'There is no such change.',
+        });
+    }
+}

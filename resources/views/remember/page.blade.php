@@ -1,0 +1,53 @@
+@php
+    use SilverParrot\Pack\CounterScope;
+    use SilverParrot\Pack\Reset;
+    $mayWrite = auth()->user()->can('write', $channel);
+    $zone = new DateTimeZone($channel->zone);
+@endphp
+<x-book :title="'Remember · '.$channel->name" :channel="$channel" room="remember">
+    <main class="book is-even">
+        <section class="page" id="left-page" aria-label="What is remembered">
+            <div class="page-head"><h1>What is remembered</h1><span class="small">on the air, not in a rehearsal</span></div>
+            <h2>Counters</h2>
+            <ul class="ruled">
+                @forelse ($counters as $one)
+                    @php($counter = $one['counter'])
+                    <li><b>counter.{{ $counter->name }}</b>
+                        <span class="small">{{ match ($counter->scope) { CounterScope::Channel => 'one for the channel', CounterScope::Category => 'one for each category', CounterScope::Viewer => 'one for each viewer' } }}{{ match ($counter->reset) { Reset::Never => '', Reset::Stream => ', anew with each stream', Reset::Day => ', anew with each day' } }}{{ $counter->floor === null ? '' : ", from {$counter->floor}" }}{{ $counter->ceiling === null ? '' : " to {$counter->ceiling}" }}</span>
+                        @forelse ($one['numbers'] as $number)
+                            <form method="post" action="{{ route('remember.count', $channel) }}" class="remembered">@csrf<input type="hidden" name="counter" value="{{ $counter->name }}"><input type="hidden" name="owner" value="{{ $number['owner'] }}">
+                                @if ($counter->scope !== CounterScope::Channel)<span>{{ $number['scope'] }}</span>@endif
+                                @if ($mayWrite)<input name="number" value="{{ $number['number'] }}" class="blank short" inputmode="numeric" maxlength="16" aria-label="counter.{{ $counter->name }}{{ $counter->scope === CounterScope::Channel ? '' : ', '.$number['scope'] }}"> <button class="as-link" aria-label="set counter.{{ $counter->name }}{{ $counter->scope === CounterScope::Channel ? '' : ', '.$number['scope'] }}">set</button>@else{{ $number['number'] }}@endif
+                            </form>
+                        @empty
+                            <div class="small">nothing counted yet</div>
+                        @endforelse
+                    </li>
+                @empty
+                    <li>No counters yet.</li>
+                @endforelse
+            </ul>
+            <h2>Occasions</h2>
+            <ul class="ruled">
+                @forelse ($occasions as $name => $when)
+                    <li><b>occasion.{{ $name }}</b> {{ $when === '' ? 'not set' : $when }}
+                        @if ($mayWrite)<form method="post" action="{{ route('remember.occasion', $channel) }}" class="inline controls">@csrf<input type="hidden" name="occasion" value="{{ $name }}"><button class="as-link" name="to" value="now" aria-label="it is now: {{ $name }}">it is now</button> @if ($when !== '')<button class="as-link" name="to" value="nothing" aria-label="clear {{ $name }}">clear</button>@endif</form>@endif</li>
+                @empty
+                    <li>No occasions yet.</li>
+                @endforelse
+            </ul>
+        </section>
+        <section class="page facing" id="right-page" aria-label="How it came about">
+            <div class="page-head"><h2>How it came about</h2></div>
+            <ul class="ruled">
+                @forelse ($history as $one)
+                    <li><span class="small">{{ $one['at']->in($zone)->format('j M, H:i:s') }}</span> <b>{{ $one['by'] }}</b> {{ $one['what'] }}{{ $one['scope'] === 'channel' ? '' : ' ('.$one['scope'].')' }} {{ $one['from'] }} → {{ $one['to'] }}
+                        @if ($mayWrite)<form method="post" action="{{ route('remember.undo', [$channel, $one['id']]) }}" class="inline controls">@csrf<button class="as-link" aria-label="undo: {{ $one['what'] }} {{ $one['from'] }} → {{ $one['to'] }}">undo</button></form>@endif</li>
+                @empty
+                    <li>Nothing has changed yet. Each change stands here, with who caused it, and can be taken back.</li>
+                @endforelse
+            </ul>
+        </section>
+    </main>
+    <nav class="turn" aria-label="Pages"><a href="#left-page">Memory</a><a href="#right-page">Changes</a></nav>
+</x-book>

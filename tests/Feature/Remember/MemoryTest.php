@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Remember;
+
+use App\Publish\Editions;
+use App\Storage\MariaDbStore;
+use Illuminate\Support\Facades\DB;
+use SilverParrot\Chat\Level;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Reads;
+use Tests\Feature\Air\OnAir;
+use Tests\Feature\TestCase;
+
+final class MemoryTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+    }
+
+    public function test_a_number_is_put_right_within_its_bounds_through_a_turn_that_the_air_would_see(): void
+    {
+        $this->set('planks', '', '120')->assertSessionHas('notice', 'counter.planks is 120.');
+        $this->set('PLANKS', '', '9999')->assertSessionHas('notice', 'counter.PLANKS stops at 400.');
+        self::assertSame(400, $this->kept(Key::counter('planks')));
+        self::assertSame(2, DB::table('heard_events')->where('event_key', 'like', 'screen '.$this->wren->id.' %')->count());
+        foreach (['12.5', '', '1e9', 'twelve', str_repeat('9', 16)] as $typed) {
+            $this->set('planks', '', $typed)->assertSessionHas('notice', '“'.$typed.'” is not a whole number of at most 15 digits; nothing was changed.');
+        }
+        $this->set('nothing', '', '1')->assertSessionHas('notice', 'There is no such counter.');
+        $this->set('splinters', Key::TOTAL, '1')->assertSessionHas('notice', 'There is no such counter.');
+        self::assertSame(400, $this->kept(Key::counter('planks')));
+    }
+
+    public function test_the_sum_over_categories_goes_with_a_category(): void
+    {
+        [$planking, $total] = [Key::counter('splinters', Key::category('Planking')), Key::counter('splinters', Key::TOTAL)];
+        [$before, $sum] = [$this->kept($planking), $this->kept($total)];
+        self::assertIsInt($before);
+        self::assertIsInt($sum);
+        $this->set('splinters', Key::category('Planking'), (string) ($before + 5));
+        self::assertSame($sum + 5, $this->kept($total));
+        $this->get(route('remember', $this->cove))->assertOk()->assertSee('counter.splinters')->assertSee('planking')->assertSeeInOrder(['Wren', 'counter.splinters', "$before → ".($before + 5)]);
+    }
+
+    public function test_each_change_tells_who_caused_it_and_is_undone_unless_it_changed_again(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $before = $this->kept(Key::counter('planks'));
+        OnAir::of($this->cove)->hear('bram', '!plank 3', Level::Moderator);
+        $this->get(route('remember', $this->cove))->assertSeeInOrder(['Bram', 'counter.planks', 'undo']);
+        $first = (int) DB::table('memory_history')->max('id');
+        $this->set('planks', '', '7');
+        $second = (int) DB::table('memory_history')->max('id');
+        $this->undo($first)->assertSessionHas('notice', 'It has changed again since, so nothing was taken back; undo the later change first.');
+        self::assertSame(7, $this->kept(Key::counter('planks')));
+        $this->undo($second)->assertSessionHas('notice', 'It is as it was before that change.');
+        $this->undo($first);
+        self::assertSame($before, $this->kept(Key::counter('planks')));
+        $this->undo(999)->assertSessionHas('notice', 'There is no such change.');
+    }
+
+    public function test_undoing_in_a_category_takes_the_sum_back_too(): void
+    {
+        $total = Key::counter('splinters', Key::TOTAL);
+        $sum = $this->kept($total);
+        $this->set('splinters', Key::category('Caulking'), '77');
+        $this->undo((int) DB::table('memory_history')->max('id'));
+        self::assertSame($sum, $this->kept($total));
+    }
+
+    public function test_an_occasion_is_set_to_now_and_cleared(): void
+    {
+        $this->post(route('remember.occasion', $this->cove), ['occasion' => 'leak', 'to' => 'now'])->assertSessionHas('notice', 'occasion.leak is now.');
+        self::assertSame('2026-11-25T20:00:00Z', $this->kept(Key::occasion('leak')));
+        $this->post(route('remember.occasion', $this->cove), ['occasion' => 'leak', 'to' => 'nothing']);
+        self::assertNull($this->kept(Key::occasion('leak')));
+        $this->get(route('remember', $this->cove))->assertSee('not set');
+        $this->post(route('remember.occasion', $this->cove), ['occasion' => 'wreck', 'to' => 'now'])->assertSessionHas('notice', 'There is no such occasion.');
+    }
+
+    public function test_another_channels_memory_is_neither_shown_nor_undone(): void
+    {
+        $this->set('planks', '', '7');
+        $history = (int) DB::table('memory_history')->max('id');
+        $far = $this->harbour($pia = $this->person('Pia'));
+        $this->actingAs($pia)->get(route('remember', $far))->assertSee('No counters yet')->assertSee('Nothing has changed yet');
+        $this->post(route('remember.undo', [$far, $history]))->assertSessionHas('notice', 'There is no such change.');
+        self::assertSame(7, $this->kept(Key::counter('planks')));
+    }
+
+    /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function set(string $counter, string $owner, string $number): \Illuminate\Testing\TestResponse
+    {
+        return $this->post(route('remember.count', $this->cove), ['counter' => $counter, 'owner' => $owner, 'number' => $number])->assertRedirect();
+    }
+
+    /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
+    private function undo(int $history): \Illuminate\Testing\TestResponse
+    {
+        return $this->post(route('remember.undo', [$this->cove, $history]))->assertRedirect();
+    }
+
+    private function kept(Key $key): mixed
+    {
+        return (new MariaDbStore(DB::connection(), $this->cove->id))->snapshot(Reads::of($key))->value($key);
+    }
+}
