@@ -29,6 +29,20 @@ final class Outside
         return array_map(strval(...), $strings);
     }
 
+    /** @return array<array-key, mixed> what a script for node makes of its input, both JSON */
+    public static function node(string $script, string $input): array
+    {
+        $process = proc_open(['node', $script], [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, dirname(__DIR__));
+        Assert::assertIsResource($process);
+        fwrite($pipes[0], $input);
+        fclose($pipes[0]);
+        $read = json_decode((string) stream_get_contents($pipes[1]), true);
+        Assert::assertSame(0, proc_close($process));
+        Assert::assertIsArray($read);
+
+        return $read;
+    }
+
     public static function isLong(): bool
     {
         return getenv('PARROT_LONG') === '1';

@@ -26,7 +26,7 @@ final readonly class IrcLine
     /** Null for a line without a command. */
     public static function parse(string $line): ?self
     {
-        $line = rtrim($line, "\r\n");
+        $line = ltrim(rtrim($line, "\r\n"), ' ');
         $tags = [];
         $prefix = '';
         if (str_starts_with($line, '@')) {

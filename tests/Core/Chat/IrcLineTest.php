@@ -8,6 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use SilverParrot\Chat\Wire\IrcLine;
+use Tests\Outside;
 
 final class IrcLineTest extends TestCase
 {
@@ -53,5 +54,46 @@ final class IrcLineTest extends TestCase
             $line = new IrcLine('CMD', [$text(true), $text(true), $text(false)], $text(true), ['k'.$i => $text(false), 'j' => $text(false)]);
             self::assertEquals($line, IrcLine::parse($line->encode()), $line->encode());
         }
+    }
+
+    /** Oracle: npm irc-framework 4, src/irclineparser.js, on 6,000 lines made from the pieces that lines are made of. */
+    public function test_an_independent_parser_reads_the_same(): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar(20261125));
+        $pieces = ['@', 'a=b', 'time=2026', ';', 'k=', '\\s', '\\:', '\\', '\\n', '=', '/', '+', ' ', '  ', ':', ':odo!o@h', 'nick', 'PRIVMSG', 'ping', '#cove', '001', 'ahoy', 'é', '😀', ',', "\t"];
+        $lines = ['PING', ':p', '@a', '@a :p C', 'C :', 'C a :b c', 'C  a   b', ' C', '@t=x\\ C', ':p C :: :'];
+        for ($i = 0; $i < 6000; $i++) {
+            $line = [['@a=\\sb;c ', '@', ''], [':odo!o@h ', ':', '']][$i % 2][$i % 3];
+            for ($n = $random->getInt(1, 9); $n > 0; $n--) {
+                $line .= $pieces[$random->getInt(0, count($pieces) - 1)].($random->getInt(0, 2) === 0 ? ' ' : '');
+            }
+            // No line of the grammar begins with a space.
+            $lines[] = ltrim($line, ' ');
+        }
+        $told = Outside::node(__DIR__.'/irc-lines.cjs', json_encode($lines, JSON_THROW_ON_ERROR));
+        self::assertCount(count($lines), $told);
+        $looked = 0;
+        foreach ($lines as $i => $text) {
+            $line = IrcLine::parse($text);
+            /** @var array{command: string, params: list<string>, prefix: string, tags: list<array{string, string}>} $other */
+            $other = $told[$i];
+            if ($other['command'] === '') {
+                self::assertNull($line, $text);
+
+                continue;
+            }
+            if (preg_match('/^[\x21-\x7E]+$/D', $other['command']) !== 1) {
+                // A command has ASCII letters or digits (RFC 2812, 2.3.1); the oracle lifts the case of others too.
+                continue;
+            }
+            $looked++;
+            // Names of tags have a case (IRCv3 message-tags), which the oracle takes away.
+            $tags = [];
+            foreach ($line->tags ?? [] as $name => $value) {
+                $tags[mb_strtolower((string) $name)] = $value;
+            }
+            self::assertSame([$other['command'], $other['params'], $other['prefix'], array_column($other['tags'], 1, 0)], [$line?->command, $line?->params, $line?->prefix, $tags], $text);
+        }
+        self::assertGreaterThan(4000, $looked);
     }
 }
