@@ -266,7 +266,10 @@ final class ChatServer
             foreach ($this->clients as $client) {
                 $isFor = str_starts_with($target, '#') ? isset($client->channels[strtolower($target)]) : strcasecmp($client->nick, $target) === 0;
                 if (($isFor && $client !== $from) || ($client === $from && $client->has('echo-message'))) {
-                    $client->send(new IrcLine('PRIVMSG', [$target, $text], self::mask($nick), $client->has('message-tags') ? $tags : []));
+                    $line = new IrcLine('PRIVMSG', [$target, $text], self::mask($nick), $client->has('message-tags') ? $tags : []);
+                    for ($times = $this->troubles->has('twice') ? 2 : 1; $times > 0; $times--) {
+                        $client->send($line);
+                    }
                 }
             }
         };

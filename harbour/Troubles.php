@@ -9,8 +9,8 @@ use function Amp\delay;
 /** Troubles on demand, each for a while: what a real service does on a bad evening. */
 final class Troubles
 {
-    /** What can be asked for: all connections drop, lines come late, details come late, everything is refused. */
-    public const KINDS = ['drop', 'delay', 'slow', 'refuse'];
+    /** What can be asked for: all connections drop, lines come late, or twice, details come late, everything is refused. */
+    public const KINDS = ['drop', 'delay', 'twice', 'slow', 'refuse'];
 
     public const LATE_SECONDS = 2.0;
 

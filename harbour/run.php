@@ -40,7 +40,8 @@ $troubles = new Troubles;
 $chat = new ChatServer(dechex(time()), explode(',', strtolower($option('moderators', 'silver_parrot'))), new Limits, $town->crowd, Accounts::of($option('accounts'), $option('password')), $troubles);
 $web = new WebService($town, $chat, $troubles, (string) getenv('HARBOUR_KEY'));
 
-$context = new BindContext;
+// Lines are short and come alone: none waits for another to fill a packet.
+$context = (new BindContext)->withTcpNoDelay();
 if ($option('certificate') !== '') {
     $context = $context->withTlsContext((new ServerTlsContext)->withDefaultCertificate(new Certificate($option('certificate'), $option('certificate-key'))));
 }

@@ -176,7 +176,7 @@ final class ChatConnection
     {
         $this->heardAt = hrtime(true) / 1e9;
         $to = $this->address->isNear ? "{$this->address->host}:{$this->address->port}" : $this->farAddress();
-        $context = new ConnectContext;
+        $context = (new ConnectContext)->withTcpNoDelay();
         if (! $this->address->tls) {
             return connect($to, $context);
         }

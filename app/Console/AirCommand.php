@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use Amp\Socket\BindContext;
+
 use function Amp\Socket\listen;
 
 use Amp\Socket\ServerSocket;
@@ -35,7 +37,7 @@ final class AirCommand extends Command
     private function streams(int $port): ?ServerSocket
     {
         try {
-            return $port === 0 ? null : listen("127.0.0.1:$port");
+            return $port === 0 ? null : listen("127.0.0.1:$port", (new BindContext)->withTcpNoDelay());
         } catch (SocketException) {
             $this->warn("Port $port is taken, so there are no streams of events; pages ask by themselves. Choose another with --stream-port.");
 

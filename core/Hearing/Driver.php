@@ -36,7 +36,8 @@ final readonly class Driver
         for ($round = 1; ; $round++) {
             $view = $this->store->snapshot($reads);
             $heard = $this->parrot->hear($event, $world->remembering($view));
-            if ($heard instanceof Outcome && $heard->changes !== []) {
+            // What is said is queued in the turn too, so that a line that is delivered twice is answered once.
+            if ($heard instanceof Outcome && ($heard->changes !== [] || $heard->sayings !== [])) {
                 $heard = $this->store->turn($event->key(), $reads, function (View $locked) use ($event, $world, &$view): Outcome|Needs {
                     $view = $locked;
 

@@ -57,6 +57,46 @@ final class AirTest extends AirTestCase
         self::assertTrue($viewer->await(fn (): bool => count($viewer->saidBy('silver_parrot')) > $before));
     }
 
+    public function test_lines_that_are_delivered_twice_have_one_effect(): void
+    {
+        $this->trouble('twice');
+        $viewer = $this->viewer('greer');
+        $before = $this->planks();
+        for ($i = 0; $i < 8; $i++) {
+            $viewer->say('!count');
+        }
+        self::assertTrue($viewer->await(static fn (ChatClient $self): bool => count(array_unique($self->saidBy('silver_parrot'))) === 8));
+        usleep(500_000);
+        self::assertSame($before + 8, $this->planks());
+        // The viewer hears each of the eight twice too, and none of them a third time.
+        self::assertSame(array_fill(0, 8, 2), array_values(array_count_values($viewer->saidBy('silver_parrot'))));
+        $this->trouble('twice', 1);
+        usleep(1_100_000);
+    }
+
+    public function test_details_of_a_person_are_asked_for_and_what_comes_too_late_is_a_gap_while_others_go_on(): void
+    {
+        self::publish('[add 1 to counter.planks]', 'You follow [caller.followed or "nobody"].');
+        usleep(self::FOLLOWS);
+        $viewer = $this->viewer('tamsin');
+        $viewer->say('!since');
+        $viewer->awaitSaying('You follow');
+        self::assertStringNotContainsString('nobody', $viewer->awaitSaying('You follow'));
+        // Odo's details come after five seconds, the deadline is three; Signe does not wait for him.
+        $this->trouble('slow', 20);
+        $slow = $this->viewer('odo');
+        $slow->say('!since');
+        $other = $this->viewer('signe');
+        usleep(100_000);
+        $start = hrtime(true);
+        $other->say('!count');
+        self::assertTrue($other->await(static fn (ChatClient $self): bool => preg_grep('/^\d+$/', $self->saidBy('silver_parrot')) !== []));
+        self::assertLessThan(2e9, hrtime(true) - $start);
+        $slow->awaitSaying('You follow nobody.', 10);
+        $this->trouble('slow', 1);
+        self::publish('[add 1 to counter.planks]');
+    }
+
     public function test_whoever_spoke_is_remembered_and_can_be_named(): void
     {
         $this->viewer('maren')->say('good evening');

@@ -43,7 +43,7 @@ abstract class AirTestCase extends TestCase
         $this->awaitTalker();
     }
 
-    protected static function publish(string $count): void
+    protected static function publish(string $count, string $since = ''): void
     {
         $database = self::$sandbox?->database() ?? throw new \LogicException('not started');
         $document = (string) $database->query('SELECT document FROM editions WHERE channel_id = 1 ORDER BY number DESC LIMIT 1')->fetchColumn();
@@ -52,6 +52,7 @@ abstract class AirTestCase extends TestCase
         // Dozens of answers in a second are wanted here.
         $read['flood'] = ['person' => 0, 'channel' => 0];
         $pack = PackFormat::read(json_encode($read, JSON_THROW_ON_ERROR))[0]->withCommand(new Command('!count', [new WeightedText($count)], channelCooldown: 0, personCooldown: 0), '!count');
+        $pack = $since === '' ? $pack : $pack->withCommand(new Command('!since', [new WeightedText($since)], channelCooldown: 0, personCooldown: 0), '!since');
         $number = (int) $database->query('SELECT MAX(number) FROM editions WHERE channel_id = 1')->fetchColumn() + 1;
         $database->prepare('INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (1, ?, "", ?, UTC_TIMESTAMP())')->execute([$number, PackFormat::write($pack)]);
         $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);
@@ -79,6 +80,15 @@ abstract class AirTestCase extends TestCase
             usleep(50_000);
         }
         self::fail('The talker is not there: '.file_get_contents($this->air->home.'/storage/logs/web.log'));
+    }
+
+    /** The harbour makes it, for so many seconds. */
+    protected function trouble(string $kind, int $seconds = 60): void
+    {
+        $told = file_get_contents("http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}/troubles", false, stream_context_create(['http' => [
+            'method' => 'POST', 'header' => "Authorization: Bearer {$this->air->setting('HARBOUR_KEY')}\r\nContent-Type: application/json", 'content' => json_encode(['kind' => $kind, 'seconds' => $seconds], JSON_THROW_ON_ERROR), 'timeout' => 10,
+        ]]));
+        self::assertSame('{"done":true}', $told);
     }
 
     protected function epoch(): int

@@ -1,7 +1,7 @@
 @php
     $mayWrite = auth()->user()->can('write', $channel);
     $zone = new DateTimeZone($channel->zone);
-    $troubles = ['drop' => 'drop all connections', 'delay' => 'deliver lines late', 'slow' => 'answer details slowly', 'refuse' => 'refuse whoever comes'];
+    $troubles = ['drop' => 'drop all connections', 'delay' => 'deliver lines late', 'twice' => 'deliver each line twice', 'slow' => 'answer details slowly', 'refuse' => 'refuse whoever comes'];
 @endphp
 <x-book :title="'Chat · '.$channel->name" :channel="$channel" room="publish">
     <main class="book is-even">

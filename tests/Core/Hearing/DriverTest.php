@@ -23,7 +23,9 @@ use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownView;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\LevelRule;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
@@ -42,6 +44,15 @@ final class DriverTest extends TestCase
         self::assertSame(['4'], $first->texts());
         self::assertInstanceOf(Already::class, $driver->hear($this->line('!plank'), $this->world($pack))->outcome);
         self::assertSame(4, $store->values()[Key::counter('planks')->id()]);
+    }
+
+    public function test_an_answer_that_changes_nothing_goes_through_a_turn_all_the_same(): void
+    {
+        $pack = (new Pack(World::pack()->channel, commands: [new Command('!plain', [new WeightedText('as ever')], channelCooldown: 0, personCooldown: 0)], flood: new Flood(0, 0)));
+        $driver = new Driver(new Talker, new InMemoryStore);
+        $first = $driver->hear($this->line('!plain'), $this->world($pack))->outcome;
+        self::assertSame(['as ever'], $first instanceof Outcome ? $first->texts() : null);
+        self::assertInstanceOf(Already::class, $driver->hear($this->line('!plain'), $this->world($pack))->outcome);
     }
 
     public function test_a_line_that_sets_nothing_off_reads_and_writes_nothing(): void
@@ -148,7 +159,7 @@ final class DriverTest extends TestCase
         return new ChatLine('e', World::people()[0]->person(), $text, new Moment(0));
     }
 
-    private function world(\SilverParrot\Pack\Pack $pack): HeardIn
+    private function world(Pack $pack): HeardIn
     {
         return new HeardIn($pack, new KnownView([]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
     }

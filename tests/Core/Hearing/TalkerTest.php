@@ -103,6 +103,19 @@ final class TalkerTest extends TestCase
         self::assertSame(5 + 20, $said);
     }
 
+    public function test_what_was_noted_under_a_clock_that_was_wrong_closes_nothing(): void
+    {
+        $rehearsal = $this->rehearsal(new Command('!a', [new WeightedText('x')], channelCooldown: 10, personCooldown: 60));
+        // An hour ahead, then the clock is put right.
+        self::assertSame(['x'], $this->hear($rehearsal, '!a', 3600)->texts());
+        self::assertSame(['x'], $this->hear($rehearsal, '!a', 0)->texts());
+        self::assertSame('channel cooldown', $this->hear($rehearsal, '!a', 1)->closed?->gate);
+        // A line that comes a moment out of order is another thing.
+        $rehearsal = $this->rehearsal(new Command('!a', [new WeightedText('x')], channelCooldown: 10, personCooldown: 60));
+        $this->hear($rehearsal, '!a', 5);
+        self::assertSame('channel cooldown', $this->hear($rehearsal, '!a', 3)->closed?->gate);
+    }
+
     public function test_a_response_that_fails_changes_nothing_says_its_other_text_and_starts_the_cooldown(): void
     {
         $rehearsal = $this->rehearsal(new Command('!give', [new WeightedText('[add 1 to counter.planks][take 99 from caller.pebbles]')], ifItFails: 'no gift: [outcome.reason]'));
