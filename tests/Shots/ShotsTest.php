@@ -34,6 +34,18 @@ final class ShotsTest extends BrowserTestCase
         $page->go($this->url('/channels/1/publish'))->sees('Connected to the chat');
         $this->take("$folder/publish.png");
 
+        $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
+        foreach ([['odo', 'is the tide in?'], ['bram', '!splinter'], ['quill', '!luck'], ['tamsin', '!ahoy @Odo'], ['bram', '!plank 2']] as [$as, $text]) {
+            $page->find("#air-as option[value=$as]")->click();
+            $page->write('#air-text', $text)->press('Say', '#air-say')->sees($text, '#air-lines');
+            usleep(400_000);
+        }
+        $page->script('[...document.querySelectorAll("[data-air-why]")].filter((one) => one.textContent.includes("!luck")).pop().click()');
+        $page->sees('!luck was set off', '#air-why');
+        $this->take("$folder/chat.png");
+        $page->go($this->url('/channels/1/remember'))->sees('counter.planks');
+        $this->take("$folder/remember.png");
+
         $page->size(390, 800);
         $page->script("document.documentElement.dataset.bsTheme = 'light'");
         $page->go($this->url($this->commandPath('!ahoy')))->sees('saved you a seat', '#preview');
