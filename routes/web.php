@@ -16,6 +16,7 @@ use App\Rehearse\TryController;
 use App\Remember\MemoryController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
+use App\Write\FloodController;
 use App\Write\PreviewController;
 use Illuminate\Support\Facades\Route;
 
@@ -61,6 +62,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::post('/write/commands/{command}/switch', [CommandController::class, 'switch'])->name('write.switch');
         Route::get('/write/commands/{command}/copy', [CommandController::class, 'duplicate'])->name('write.copy');
         Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
+        Route::put('/write/flood', FloodController::class)->name('write.flood');
         Route::post('/write/undo/{change}', [CommandController::class, 'undo'])->name('write.undo');
         Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
         Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');

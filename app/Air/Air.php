@@ -321,11 +321,25 @@ final class Air
     {
         $details = $channel->details->lookAtChannel(new TimeoutCancellation(self::DETAILS_WITHIN));
         $isLive = is_bool($details['live'] ?? null) ? $details['live'] : null;
+        $this->keepDetails($channel, $details);
         $now = Moment::of(now());
         $look = static fn (View $memory): Tally => new Tally(array_filter([RunningStream::look($memory->value(Key::stream()), $isLive, $now)]));
         $store = $this->store($channel);
         if (($this->channels[$channel->id] ?? null) === $channel && $look($store->snapshot(Reads::of(Key::stream())))->changesToKeep() !== []) {
             $store->turn("stream {$channel->epoch} {$now->millis}", Reads::of(Key::stream()), $look);
+        }
+    }
+
+    /**
+     * Rehearsals begin with what the service last said.
+     *
+     * @param  array<string, null|bool|int|string>|null  $details
+     */
+    private function keepDetails(ChannelOnAir $channel, ?array $details): void
+    {
+        if ($details !== null && $details !== [] && $details !== $channel->keptDetails) {
+            $channel->keptDetails = $details;
+            $this->connection->update('UPDATE channels SET details = ? WHERE id = ? AND lease_epoch = ?', [json_encode($details, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $channel->id, $channel->epoch]);
         }
     }
 

@@ -55,6 +55,9 @@ final class ChannelOnAir
     /** @var array<int, HeardLine> what the log has not written yet, by number */
     public array $unwritten = [];
 
+    /** @var array<string, null|bool|int|string> what the channel's row holds of the service's details, as far as it is known */
+    public array $keptDetails = [];
+
     private int $logged = 0;
 
     /** @param  Closure(self, HeardLine): void  $tell  whoever reads along */

@@ -53,8 +53,27 @@ final readonly class Details
 
         return match (true) {
             $status === '404' => [],
-            is_array($read) => array_filter($read, static fn (mixed $value, int|string $name): bool => is_string($name) && (is_scalar($value) || $value === null) && ! is_float($value), ARRAY_FILTER_USE_BOTH),
+            is_array($read) => self::plain($read),
             default => null,
         };
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $read
+     * @return array<string, null|bool|int|string> lists of texts with a line for each
+     */
+    private static function plain(array $read): array
+    {
+        $plain = [];
+        foreach ($read as $name => $value) {
+            if (is_array($value) && array_filter($value, is_string(...)) === $value) {
+                $value = implode("\n", $value);
+            }
+            if (is_string($name) && ($value === null || is_bool($value) || is_int($value) || is_string($value))) {
+                $plain[$name] = $value;
+            }
+        }
+
+        return $plain;
     }
 }

@@ -101,6 +101,20 @@ final class ConnectionTest extends TestCase
         self::assertFalse($other->isGone());
     }
 
+    public function test_without_rights_it_says_so_and_what_is_refused_is_told(): void
+    {
+        $this->harbour = HarbourProcess::start('--moderators=bosun');
+        $heard = [];
+        $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
+        $this->until(static fn (): bool => self::enter($chat) !== Standing::Away);
+        self::assertSame(Standing::Connected, $chat->standingIn('cove'));
+        $chat->say('#cove', 'see https://charts.lantern-cove.example');
+        $this->until(static function () use (&$heard): bool {
+            return $heard !== [];
+        });
+        self::assertSame(['NOTICE', 'msg_links: only moderators may post links here'], [$heard[0]->command, $heard[0]->param(1)]);
+    }
+
     public function test_it_hears_says_whispers_replies_and_knows_who_has_which_rights(): void
     {
         $this->harbour = HarbourProcess::start('--moderators=silver_parrot,bosun');

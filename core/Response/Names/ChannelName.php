@@ -11,6 +11,7 @@ use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Gap;
+use SilverParrot\Value\Items;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\Value\Value;
@@ -45,7 +46,13 @@ final readonly class ChannelName implements Name
         }
         $value = $run->read(Request::channel($part));
 
-        return in_array($part, ['started', 'next'], true) && is_string($value) ? Moment::fromIso($value) : $value;
+        return match (true) {
+            ! is_string($value) => $value,
+            $part === 'started' || $part === 'next' => Moment::fromIso($value),
+            // Tags come as lines of one text, since readings are plain values.
+            $part === 'tags' => new Items($value === '' ? [] : explode("\n", $value)),
+            default => $value,
+        };
     }
 
     public function reads(Call $call, Run $run): array

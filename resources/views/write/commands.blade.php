@@ -8,6 +8,15 @@
                 @can('write', $channel)<a class="strong" href="{{ route('write.new', $channel) }}" data-new>New command</a>@endcan
             </div>
             @include('write.partials.entries')
+            <form method="post" action="{{ route('write.flood', $channel) }}" class="flood">
+                @csrf @method('put')
+                <h2 class="group">Over all commands</h2>
+                @can('write', $channel)
+                    <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most <input name="person" value="{{ old('person', $channel->flood_person) }}" class="blank short" inputmode="numeric" maxlength="4" aria-label="Answers to one person; 0 for no limit"> times, and everybody together <input name="channel" value="{{ old('channel', $channel->flood_channel) }}" class="blank short" inputmode="numeric" maxlength="4" aria-label="Answers to everybody together; 0 for no limit"> times. <button class="as-link">keep it so</button></p>
+                @else
+                    <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most {{ $channel->flood_person }} times, and everybody together {{ $channel->flood_channel }} times.</p>
+                @endcan
+            </form>
         </section>
         <aside class="margin" id="margin" aria-label="Why">@include('rehearse.partials.whys', ['heard' => $tried->heard])</aside>
         <section class="page facing" id="right-page" aria-label="Simulated chat">@include('rehearse.partials.chat', ['row' => null, 'canKeep' => true, 'withDraft' => false, 'isAnswer' => false])</section>

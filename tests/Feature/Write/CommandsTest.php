@@ -139,4 +139,15 @@ final class CommandsTest extends TestCase
         }
         self::assertSame($few, array_map(static fn (array $page): int => $asked(...$page), $pages));
     }
+
+    public function test_how_often_it_answers_at_most_is_part_of_the_draft(): void
+    {
+        $this->put(route('write.flood', $this->cove), ['person' => '3', 'channel' => '0'])->assertRedirect(route('write', $this->cove));
+        self::assertEquals(new \SilverParrot\Pack\Flood(3, 0), app(\App\Storage\Assembler::class)->pack($this->cove->refresh())->flood);
+        foreach ([['x', '1'], ['1', '-1'], ['1001', '1'], ['1', '']] as [$person, $channel]) {
+            $this->put(route('write.flood', $this->cove), ['person' => $person, 'channel' => $channel])->assertSessionHas('notice', fn (string $told): bool => str_contains($told, 'Nothing was changed'));
+        }
+        self::assertSame([3, 0], [$this->cove->refresh()->flood_person, $this->cove->flood_channel]);
+        $this->get(route('write', $this->cove))->assertSee('answers one person at most');
+    }
 }

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Write;
+
+use App\Models\Channel;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use SilverParrot\Pack\Flood;
+
+/** How often the parrot answers at most, over all commands. */
+final class FloodController
+{
+    public function __invoke(Request $request, Channel $channel): RedirectResponse
+    {
+        $typed = [];
+        foreach (['person', 'channel'] as $name) {
+            $typed[$name] = trim($request->string($name)->value());
+            if (preg_match('/^\d{1,4}$/D', $typed[$name]) !== 1 || (int) $typed[$name] > Flood::MOST) {
+                return redirect()->route('write', $channel)->withInput()->with('notice', "“{$typed[$name]}” is no number of answers: a whole number from 0 (no limit) to ".Flood::MOST.'. Nothing was changed.');
+            }
+        }
+        $channel->update(['flood_person' => (int) $typed['person'], 'flood_channel' => (int) $typed['channel']]);
+
+        return redirect()->route('write', $channel)->with('notice', 'So it is in the draft; the air follows with the next edition.');
+    }
+}
