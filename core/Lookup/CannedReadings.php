@@ -18,10 +18,11 @@ final readonly class CannedReadings implements Readings
     public function read(Request $request): null|bool|int|string|Value
     {
         $id = $request->id();
-        foreach ([$id, explode("\x1F", $id)[0]] as $known) {
-            if (array_key_exists($known, $this->results)) {
-                return $this->results[$known];
-            }
+        if (array_key_exists($id, $this->results)) {
+            return $this->results[$id];
+        }
+        if ($request->arguments !== [] && array_key_exists($plain = explode("\x1F", $id)[0], $this->results)) {
+            return $this->results[$plain];
         }
 
         return $this->restIsDown ? $request->couldNotBeHad() : Gap::pending();

@@ -11,9 +11,16 @@ use SilverParrot\Value\GapReason;
 /** Something that is asked of the outside: a detail of the channel or of a person, or a reading of a look-up. */
 final readonly class Request
 {
+    private string $id;
+
     /** @param  array<string, string>  $arguments of a look-up */
     private function __construct(public string $subject, public string $name, public string $of, public array $arguments)
     {
+        $id = $of === '' ? "$subject.$name" : "$subject.$name.$of";
+        foreach ($arguments as $argument => $value) {
+            $id .= "\x1F".$argument.'='.$value;
+        }
+        $this->id = $id;
     }
 
     /** @param  string  $detail "title", "category", … */
@@ -39,12 +46,7 @@ final readonly class Request
     /** Equal for equal requests; "channel.title" and "lookup.tide.high" where there are no arguments. */
     public function id(): string
     {
-        $id = rtrim("{$this->subject}.{$this->name}.{$this->of}", '.');
-        foreach ($this->arguments as $name => $value) {
-            $id .= "\x1F".$name.'='.$value;
-        }
-
-        return $id;
+        return $this->id;
     }
 
     public function couldNotBeHad(): Gap

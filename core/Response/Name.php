@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
-use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
@@ -20,7 +19,4 @@ interface Name
     public function check(Call $call, Pack $pack): array;
 
     public function value(Call $call, Run $run): null|bool|int|string|Value;
-
-    /** @return list<Key> what will be read of memory, as far as that is known before anything is evaluated */
-    public function reads(Call $call, Run $run): array;
 }

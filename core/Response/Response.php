@@ -24,8 +24,9 @@ final readonly class Response
      * @param  list<Finding>  $mistakes
      * @param  list<Call>  $calls  every use of a name, in whichever branch
      * @param  list<Syntax\Change>  $changes  every use of a verb
+     * @param  list<array{Remembering, Call}>  $remembering  uses of names that may read of memory
      */
-    private function __construct(public string $text, private array $parts, private array $mistakes, private array $calls, private array $changes)
+    private function __construct(public string $text, private array $parts, private array $mistakes, private array $calls, private array $changes, private array $remembering)
     {
     }
 
@@ -34,7 +35,14 @@ final readonly class Response
         $source = new Source($text);
         [$parts, $mistakes, $calls, $changes] = (new Parser($source, $vocabulary))->parse();
 
-        return new self($source->text, $parts, $mistakes, $calls, $changes);
+        $remembering = [];
+        foreach ($calls as $call) {
+            if ($call->name instanceof Remembering && $call->name->mayRead($call)) {
+                $remembering[] = [$call->name, $call];
+            }
+        }
+
+        return new self($source->text, $parts, $mistakes, $calls, $changes, $remembering);
     }
 
     /** @return list<Finding> all that is wrong with it as it stands in this pack, in the order of the text */
@@ -69,22 +77,23 @@ final readonly class Response
     public function say(World $world, Scene $scene, string $place, Needed $needed, ?SlotTrace $trace = null): Said|Failed|null
     {
         $run = new Run($world, $scene, $place, $needed, $trace);
-        foreach ($this->calls as $call) {
-            foreach ($call->name->reads($call, $run) as $key) {
+        foreach ($this->remembering as [$name, $call]) {
+            foreach ($name->reads($call, $run) as $key) {
                 $run->knows($key);
             }
         }
-        if (! $needed->isEmpty()) {
+        if ($this->remembering !== [] && ! $needed->isEmpty()) {
             return null;
         }
         try {
             foreach ($this->parts as $part) {
                 $part->say($run);
             }
+            $spoken = $run->spoken();
         } catch (Failed $failed) {
             return $needed->isEmpty() ? $failed : null;
         }
 
-        return $needed->isEmpty() ? new Said($run->spoken(), $run->changes()) : null;
+        return $needed->isEmpty() ? new Said($spoken, $run->changes()) : null;
     }
 }

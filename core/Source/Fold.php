@@ -26,6 +26,11 @@ final class Fold
 
     public static function isBlank(string $text): bool
     {
+        // A letter, digit or sign at the beginning settles most texts.
+        if ($text !== '' && $text[0] > ' ' && $text[0] < "\x7F") {
+            return false;
+        }
+
         // Only white space and characters that show nothing (format characters, blank fillers).
         return $text === '' || preg_match('/^[\s\p{Z}\p{Cc}\p{Cf}\x{115F}\x{1160}\x{3164}\x{FFA0}\x{2800}]*+$/Du', $text) === 1;
     }

@@ -16,9 +16,27 @@ final readonly class Number implements Value
     /** Decimals that are printed. */
     public const DECIMALS = 6;
 
-    /** Invariant: simplified; not a whole number that an int can hold. */
-    private function __construct(public BigRational $exact)
+    /** Numerators and denominators up to this stay ints: their product with a million and twice their size fit into one. */
+    private const SMALL = 1_000_000_000_000;
+
+    /** Invariant: simplified; not a whole number that an int can hold; either small, or the exact form is there. */
+    private function __construct(private int $over, private int $under, private ?BigRational $exact = null)
     {
+    }
+
+    /** A quotient of two ints, the divisor not 0: small ones never touch the exact arithmetic. */
+    public static function quotient(int $over, int $under): int|self|Gap
+    {
+        if (abs($over) > self::SMALL || abs($under) > self::SMALL) {
+            return self::of(BigRational::nd($over, $under));
+        }
+        [$a, $b] = [abs($over), abs($under)];
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+        [$over, $under] = $under < 0 ? [intdiv(-$over, $a), intdiv(-$under, $a)] : [intdiv($over, $a), intdiv($under, $a)];
+
+        return $under === 1 ? $over : new self($over, $under);
     }
 
     /** The number in its shortest form: an int where it can be one, a gap where it has too many digits. */
@@ -31,10 +49,10 @@ final readonly class Number implements Value
         if ($exact->getDenominator()->isEqualTo(1)) {
             $whole = $exact->getNumerator();
 
-            return $whole->getBitLength() <= 63 ? $whole->toInt() : new self($exact);
+            return $whole->getBitLength() <= 63 ? $whole->toInt() : new self(0, 1, $exact);
         }
 
-        return new self($exact);
+        return new self(0, 1, $exact);
     }
 
     /**
@@ -61,12 +79,12 @@ final readonly class Number implements Value
 
     public static function exactOf(int|self $number): BigRational
     {
-        return is_int($number) ? BigRational::of($number) : $number->exact;
+        return is_int($number) ? BigRational::of($number) : ($number->exact ?? BigRational::nd($number->over, $number->under));
     }
 
     public function isWhole(): bool
     {
-        return $this->exact->getDenominator()->isEqualTo(1);
+        return $this->exact?->getDenominator()->isEqualTo(1) === true;
     }
 
     /** @return string with a point, at most six decimals, rounded half away from zero, no trailing zeros */
@@ -75,10 +93,20 @@ final readonly class Number implements Value
         if (is_int($number)) {
             return (string) $number;
         }
-        $text = (string) $number->exact->toScale($decimals, RoundingMode::HALF_UP);
+        $text = $number->exact === null && $decimals <= self::DECIMALS ? $number->smallDigits($decimals) : (string) self::exactOf($number)->toScale($decimals, RoundingMode::HALF_UP);
         $text = str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
 
         return $text === '-0' ? '0' : $text;
+    }
+
+    private function smallDigits(int $decimals): string
+    {
+        $scale = 10 ** $decimals;
+        $scaled = abs($this->over) * $scale;
+        $rounded = intdiv($scaled, $this->under) + (2 * ($scaled % $this->under) >= $this->under ? 1 : 0);
+        $sign = $this->over < 0 ? '-' : '';
+
+        return $decimals === 0 ? $sign.$rounded : $sign.intdiv($rounded, $scale).'.'.str_pad((string) ($rounded % $scale), $decimals, '0', STR_PAD_LEFT);
     }
 
     public static function compare(int|self $a, int|self $b): int

@@ -27,12 +27,17 @@ final class Numbers
                 return $left instanceof Gap ? $left : $right;
             }
         }
-        if ($operation->needsDivisor() && Number::compare($right, 0) === 0) {
+        if ($right === 0 && $operation->needsDivisor()) {
             return new Gap(GapReason::DivisionByZero);
         }
-        $whole = is_int($left) && is_int($right) ? $operation->whole($left, $right) : null;
+        if (is_int($left) && is_int($right)) {
+            $whole = $operation === Operation::Divided ? Number::quotient($left, $right) : $operation->whole($left, $right);
+            if ($whole !== null) {
+                return $whole;
+            }
+        }
 
-        return $whole ?? Number::of($operation->exact(Number::exactOf($left), Number::exactOf($right)));
+        return Number::of($operation->exact(Number::exactOf($left), Number::exactOf($right)));
     }
 
     public static function of(null|bool|int|string|Value $value): int|Number|Gap

@@ -30,7 +30,8 @@ enum Operation: string
             self::Plus => $left + $right,
             self::Minus => $left - $right,
             self::Times => $left * $right,
-            self::Divided => $right === -1 || $left % $right !== 0 ? null : intdiv($left, $right),
+            // A quotient is made by Number, whole or not.
+            self::Divided => null,
             self::Rest => $right === -1 ? 0 : (($left % $right) + $right) % $right,
         };
 

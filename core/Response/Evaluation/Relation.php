@@ -119,6 +119,6 @@ enum Relation: string
 
     private static function text(bool|int|string|Value $value, Run $run): string
     {
-        return Fold::caseless($value instanceof Person ? $value->login : $run->printer->print($value));
+        return Fold::caseless($value instanceof Person ? $value->login : $run->print($value));
     }
 }

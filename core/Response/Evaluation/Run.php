@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Evaluation;
 
 use SilverParrot\Chance\Draw;
+use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Overlay;
+use SilverParrot\Memory\View;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -18,11 +20,15 @@ use SilverParrot\World;
 /** One saying of one response: what it sees, what it has said and changed so far. */
 final class Run
 {
-    public readonly Overlay $memory;
+    /** What is remembered, with what this saying has changed so far. */
+    public View $memory;
 
-    public readonly Printer $printer;
+    private ?Overlay $changed = null;
 
-    private Spoken $spoken;
+    private ?Printer $printer = null;
+
+    /** @var list<array{string, bool}> what was said so far: text, and whether a slot filled it in */
+    public array $pieces = [];
 
     /** @var array<string, null|bool|int|string|Value> by folded name */
     private array $bound = [];
@@ -38,23 +44,20 @@ final class Run
         private readonly Needed $needed,
         public readonly ?SlotTrace $trace = null,
     ) {
-        $this->memory = new Overlay($world->memory);
-        $this->printer = new Printer($world->pack->channel);
-        $this->spoken = new Spoken;
+        $this->memory = $world->memory;
     }
 
-    public function add(string $text, bool $fromSlot): void
-    {
-        $this->spoken->add($text, $fromSlot);
-        // Bytes are a cheap bound: only beyond it are characters counted.
-        if ($this->spoken->bytes > Limits::SAID && mb_strlen($this->spoken->text()) > Limits::SAID) {
-            throw Failed::tooMuchSaid();
-        }
-    }
-
+    /** @throws Failed when it is more than any saying may be; there are no loops, so it is looked at once, at the end */
     public function spoken(): Spoken
     {
-        return $this->spoken;
+        $spoken = new Spoken($this->pieces);
+        $text = $spoken->text();
+        // Bytes are a cheap bound: only beyond it are characters counted.
+        if (strlen($text) > Limits::SAID && mb_strlen($text) > Limits::SAID) {
+            throw Failed::tooMuchSaid();
+        }
+
+        return $spoken;
     }
 
     public function bind(string $name, null|bool|int|string|Value $value): void
@@ -96,14 +99,33 @@ final class Run
         return $reading;
     }
 
+    public function printer(): Printer
+    {
+        return $this->printer ??= new Printer($this->world->pack->channel);
+    }
+
+    /** A value as it is said; texts, whole numbers and people, which are nearly all, need no language. */
+    public function print(null|bool|int|string|Value $value): string
+    {
+        return match (true) {
+            is_string($value) => $value,
+            is_int($value) => (string) $value,
+            $value instanceof Person => $value->name,
+            default => $this->printer()->print($value),
+        };
+    }
+
     public function change(Change $change): void
     {
-        $this->memory->change($change);
+        if ($this->changed === null) {
+            $this->memory = $this->changed = new Overlay($this->world->memory);
+        }
+        $this->changed->change($change);
     }
 
     /** @return list<Change> */
     public function changes(): array
     {
-        return $this->memory->changes();
+        return $this->changed?->changes() ?? [];
     }
 }

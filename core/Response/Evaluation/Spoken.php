@@ -5,20 +5,11 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Evaluation;
 
 /** A text together with where it came from: what the author wrote, and what slots filled in. */
-final class Spoken
+final readonly class Spoken
 {
-    /** @var list<array{string, bool}> text, and whether a slot filled it in */
-    public array $pieces = [];
-
-    public int $bytes = 0;
-
-    public function add(string $text, bool $fromSlot): void
+    /** @param  list<array{string, bool}>  $pieces  text, and whether a slot filled it in */
+    public function __construct(public array $pieces = [])
     {
-        if ($text === '') {
-            return;
-        }
-        $this->pieces[] = [$text, $fromSlot];
-        $this->bytes += strlen($text);
     }
 
     public function text(): string

@@ -28,6 +28,6 @@ final class Truth
     {
         $folded = Fold::caseless(trim($text));
 
-        return ! Fold::isBlank($text) && $folded !== 'no' && $folded !== Fold::caseless($run->printer->print(false));
+        return ! Fold::isBlank($text) && $folded !== 'no' && $folded !== Fold::caseless($run->print(false));
     }
 }

@@ -32,6 +32,6 @@ final readonly class Cut implements Filter
             return $length instanceof Gap ? $length : new Gap(GapReason::WrongKind, ['text' => (string) $length, 'wanted' => 'a number from 1 on']);
         }
 
-        return $value === null ? null : Cutting::toGraphemes($run->printer->print($value), $length);
+        return $value === null ? null : Cutting::toGraphemes($run->print($value), $length);
     }
 }

@@ -31,6 +31,6 @@ final readonly class Grouped implements Filter
         }
         $number = Numbers::of($value);
 
-        return $number instanceof Gap ? $number : $run->printer->grouped($number);
+        return $number instanceof Gap ? $number : $run->printer()->grouped($number);
     }
 }

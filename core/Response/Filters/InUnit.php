@@ -40,7 +40,7 @@ final readonly class InUnit implements Filter, TakesWords
         return match ($arguments[0] ?? null) {
             'minutes' => intdiv($value->millis(), 60_000),
             'hours' => intdiv($value->millis(), 3_600_000),
-            'days' => self::days($value, $run->printer->zone()),
+            'days' => self::days($value, $run->printer()->zone()),
             default => new Gap(GapReason::WrongKind, ['text' => 'that unit', 'wanted' => 'minutes, hours or days']),
         };
     }

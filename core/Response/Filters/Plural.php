@@ -33,9 +33,9 @@ final readonly class Plural implements Filter
             return $number;
         }
         $other = $named['other'] ?? $arguments[1] ?? $arguments[0] ?? null;
-        $category = $run->printer->pluralCategory($number);
+        $category = $run->printer()->pluralCategory($number);
         $chosen = $named[$category] ?? ($category === 'one' ? $arguments[0] ?? $other : $other);
 
-        return str_replace('#', $run->printer->print($number), $run->printer->print($chosen));
+        return str_replace('#', $run->print($number), $run->print($chosen));
     }
 }

@@ -23,7 +23,7 @@ abstract readonly class TextFilter implements Filter
             return new Items(array_map(fn (null|bool|int|string|Value $item): null|bool|int|string|Value => $this->apply($item, $arguments, $named, $run), $value->items));
         }
 
-        return $value === null ? null : $this->change($run->printer->print($value), $run);
+        return $value === null ? null : $this->change($run->print($value), $run);
     }
 
     abstract protected function change(string $text, Run $run): string;

@@ -23,6 +23,18 @@ final readonly class ChannelName implements Name
 
     private const PARTS = ['name', ...self::DETAILS, 'uptime'];
 
+    /** @var array<string, Request> by detail; the same in every line */
+    private array $requests;
+
+    public function __construct()
+    {
+        $requests = [];
+        foreach (self::DETAILS as $detail) {
+            $requests[$detail] = Request::channel($detail);
+        }
+        $this->requests = $requests;
+    }
+
     public function describe(): Described
     {
         return new Described('channel', '', 'what the part is', 'We are busy with [channel.category].', 'The channel: its name, and what the streaming service says of it now.', parts: self::PARTS);
@@ -44,7 +56,7 @@ final readonly class ChannelName implements Name
         if ($part === 'uptime') {
             return $this->uptime($run);
         }
-        $value = $run->read(Request::channel($part));
+        $value = $run->read($this->requests[$part] ?? Request::channel($part));
 
         return match (true) {
             ! is_string($value) => $value,
@@ -55,14 +67,9 @@ final readonly class ChannelName implements Name
         };
     }
 
-    public function reads(Call $call, Run $run): array
-    {
-        return [];
-    }
-
     private function uptime(Run $run): TimeSpan|Gap|null
     {
-        $started = $run->read(Request::channel('started'));
+        $started = $run->read($this->requests['started']);
         if ($started instanceof Gap) {
             return $started;
         }

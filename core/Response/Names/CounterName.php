@@ -17,6 +17,7 @@ use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Verbs\Cell;
 use SilverParrot\Response\Verbs\CounterCell;
@@ -25,7 +26,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
-final readonly class CounterName implements Name, Writable
+final readonly class CounterName implements Name, Remembering, Writable
 {
     public function describe(): Described
     {
@@ -65,6 +66,11 @@ final readonly class CounterName implements Name, Writable
         $key = $this->key($counter, $call, $run);
 
         return $key instanceof Key ? $this->number($counter, $key, $run) : $key;
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return isset($call->path[1]);
     }
 
     public function reads(Call $call, Run $run): array

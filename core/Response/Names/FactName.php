@@ -35,9 +35,4 @@ final readonly class FactName implements Name
 
         return $fact === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : $fact->text;
     }
-
-    public function reads(Call $call, Run $run): array
-    {
-        return [];
-    }
 }

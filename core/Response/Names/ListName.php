@@ -13,12 +13,13 @@ use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
-final readonly class ListName implements Name
+final readonly class ListName implements Name, Remembering
 {
     public function describe(): Described
     {
@@ -58,6 +59,11 @@ final readonly class ListName implements Name
         }
 
         return ListDraw::from($list, $call->span(), $run);
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return isset($call->path[1]);
     }
 
     public function reads(Call $call, Run $run): array

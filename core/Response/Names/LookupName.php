@@ -33,14 +33,9 @@ final readonly class LookupName implements Name
             if ($value instanceof Gap) {
                 return $value;
             }
-            $arguments[$name] = $run->printer->print($value);
+            $arguments[$name] = $run->print($value);
         }
 
         return $run->read(Request::lookup($call->path[1] ?? '', $call->path[2] ?? '', $arguments));
-    }
-
-    public function reads(Call $call, Run $run): array
-    {
-        return [];
     }
 }

@@ -10,6 +10,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Verbs\Cell;
 use SilverParrot\Response\Verbs\OccasionCell;
@@ -18,7 +19,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
 
-final readonly class OccasionName implements Name, Writable
+final readonly class OccasionName implements Name, Remembering, Writable
 {
     public function describe(): Described
     {
@@ -47,6 +48,11 @@ final readonly class OccasionName implements Name, Writable
         $kept = $run->memory->value($key);
 
         return is_string($kept) ? Moment::fromIso($kept) : null;
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return isset($call->path[1]);
     }
 
     public function reads(Call $call, Run $run): array

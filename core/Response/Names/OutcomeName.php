@@ -33,9 +33,4 @@ final readonly class OutcomeName implements Name
     {
         return $run->scene->outcome[$call->folded[1] ?? ''] ?? null;
     }
-
-    public function reads(Call $call, Run $run): array
-    {
-        return [];
-    }
 }

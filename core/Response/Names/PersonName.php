@@ -12,6 +12,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Verbs\Cell;
 use SilverParrot\Response\Verbs\FieldCell;
@@ -23,7 +24,7 @@ use SilverParrot\Value\Moment;
 use SilverParrot\Value\Value;
 
 /** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
-abstract readonly class PersonName implements Name, Writable
+abstract readonly class PersonName implements Name, Remembering, Writable
 {
     public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', ...self::ASKED];
 
@@ -70,6 +71,11 @@ abstract readonly class PersonName implements Name, Writable
             'followed', 'account_made', 'category' => self::asked($part, $person, $run),
             default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
         };
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return isset($call->path[1]);
     }
 
     public function reads(Call $call, Run $run): array

@@ -5,20 +5,14 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Names;
 
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Response\Syntax\Call;
 
-/** A name without parts that reads nothing of memory. */
+/** A name without parts. */
 abstract readonly class SimpleName implements Name
 {
     public function check(Call $call, Pack $pack): array
     {
         return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : Checking::takesNothing($call);
-    }
-
-    public function reads(Call $call, Run $run): array
-    {
-        return [];
     }
 }

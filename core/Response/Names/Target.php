@@ -38,6 +38,11 @@ final readonly class Target extends PersonName
         return self::fromRecord($run->memory->value($key)) ?? Person::unknown($typed);
     }
 
+    public function mayRead(Call $call): bool
+    {
+        return true;
+    }
+
     public function reads(Call $call, Run $run): array
     {
         $typed = $this->typed($run);

@@ -20,15 +20,17 @@ final readonly class Slot implements Part
     public function say(Run $run): void
     {
         $value = $this->value->evaluate($run);
-        if ($value instanceof Gap && ($this->as === '' || ! $this->isQuiet)) {
+        if (is_object($value) && $value instanceof Gap && ($this->as === '' || ! $this->isQuiet)) {
             $run->trace?->slot($this->span, null, $value);
             throw Failed::gap($value, $this->span);
         }
         if ($this->as !== '') {
             $run->bind($this->as, $value);
         }
-        $text = $this->isQuiet ? '' : $run->printer->print($value);
+        $text = $this->isQuiet ? '' : (is_string($value) ? $value : $run->print($value));
         $run->trace?->slot($this->span, $text, $value);
-        $run->add($text, true);
+        if ($text !== '') {
+            $run->pieces[] = [$text, true];
+        }
     }
 }

@@ -9,12 +9,16 @@ use SilverParrot\Response\Evaluation\Run;
 /** Said as it stands. */
 final readonly class Text implements Part
 {
+    /** @var array{string, bool} */
+    private array $piece;
+
     public function __construct(public string $text)
     {
+        $this->piece = [$text, false];
     }
 
     public function say(Run $run): void
     {
-        $run->add($this->text, false);
+        $run->pieces[] = $this->piece;
     }
 }

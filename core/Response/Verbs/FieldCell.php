@@ -110,7 +110,7 @@ final readonly class FieldCell implements Cell
 
     private function text(null|bool|int|string|Value $value, Span $span): string
     {
-        $text = $this->run->printer->print($value);
+        $text = $this->run->print($value);
         if (mb_strlen($text) > Limits::FIELD_TEXT) {
             throw Failed::textTooLong(Limits::FIELD_TEXT, $span);
         }
@@ -122,7 +122,7 @@ final readonly class FieldCell implements Cell
     {
         $moment = Moments::of($value, $this->run);
 
-        return $moment instanceof Moment ? $moment : throw Failed::notAMoment($this->run->printer->print($moment instanceof Gap ? null : $value), $span);
+        return $moment instanceof Moment ? $moment : throw Failed::notAMoment($this->run->print($moment instanceof Gap ? null : $value), $span);
     }
 
     private function number(null|bool|int|string|Value $value, Span $span): int|Number

@@ -32,7 +32,7 @@ final readonly class OccasionCell implements Cell
     {
         $moment = Moments::of($value, $this->run);
         if (! $moment instanceof Moment) {
-            throw $moment instanceof Gap ? Failed::gap($moment, $span) : Failed::notAMoment($this->run->printer->print($value), $span);
+            throw $moment instanceof Gap ? Failed::gap($moment, $span) : Failed::notAMoment($this->run->print($value), $span);
         }
         $this->keep($moment->iso());
 

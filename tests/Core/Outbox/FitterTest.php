@@ -120,11 +120,6 @@ final class FitterTest extends TestCase
     /** @param  list<array{string, bool}>  $pieces */
     private static function fit(array $pieces, ChatProfile $profile): Draft
     {
-        $spoken = new Spoken;
-        foreach ($pieces as [$text, $fromSlot]) {
-            $spoken->add($text, $fromSlot);
-        }
-
-        return Fitter::fit($spoken, new Room($profile, 'lantern_cove', 'silver_parrot'));
+        return Fitter::fit(new Spoken($pieces), new Room($profile, 'lantern_cove', 'silver_parrot'));
     }
 }

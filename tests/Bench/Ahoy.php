@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Bench;
+
+use Closure;
+use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Trace\Trace;
+use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\WholeView;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Response;
+use SilverParrot\Response\Said;
+use SilverParrot\Value\Moment;
+use SilverParrot\World;
+use Twig\Environment;
+use Twig\Extension\SandboxExtension;
+use Twig\Loader\ArrayLoader;
+use Twig\Sandbox\SecurityPolicy;
+use Twig\TemplateWrapper;
+use Twig\TwigFunction;
+
+/** One response, said in several ways: by us, by a closure written by hand, by a template engine. Luck is the same for all. */
+final readonly class Ahoy
+{
+    /** About 120 characters, four names, one `or`, one draw of five, one filter. */
+    public const SOURCE = 'Ahoy [target or "shore crew"]! [caller] saved you [either "a seat", "a mug", "a bun", "a rope", "a plank"] by [channel.category | lower], [trigger].';
+
+    public const DIVIDED = 'That is [counter.planks / 3] planks a day, [caller], and [counter.planks % 3] left over while we are busy with [channel.category].';
+
+    private const TEMPLATE = 'Ahoy {{ target ?: "shore crew" }}! {{ caller }} saved you {{ draw(["a seat", "a mug", "a bun", "a rope", "a plank"]) }} by {{ category|lower }}, {{ trigger }}.';
+
+    private World $world;
+
+    private Scene $scene;
+
+    private Person $tamsin;
+
+    private string $drawn;
+
+    public function __construct()
+    {
+        $pack = new Pack(Pack::blank()->channel, counters: ['planks' => new Counter('planks')]);
+        $this->world = new World($pack, new WholeView([Key::counter('planks')->id() => 43]), new CannedReadings(['channel.category' => 'Planking']), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $this->tamsin = Person::known('1', 'tamsin', 'Tamsin', Levels::of());
+        $this->scene = Scene::of($this->tamsin, '', '!ahoy', '!ahoy');
+        $this->drawn = '!ahoy/0@'.(strpos(self::SOURCE, 'either ') ?: 0);
+    }
+
+    /** @return Closure(): string */
+    public function ours(string $source = self::SOURCE, bool $traced = false): Closure
+    {
+        $response = Response::of($source);
+
+        return function () use ($response, $traced): string {
+            $said = $response->say($this->world, $this->scene, '!ahoy/0', new Needed, $traced ? new Trace : null);
+            assert($said instanceof Said);
+
+            return $said->spoken->text();
+        };
+    }
+
+    /** @return Closure(): string */
+    public function byHand(): Closure
+    {
+        return function (): string {
+            $values = $this->values();
+            $gifts = ['a seat', 'a mug', 'a bun', 'a rope', 'a plank'];
+
+            return 'Ahoy '.($values['target'] ?: 'shore crew').'! '.$values['caller'].' saved you '.$gifts[$this->world->chance->at($this->drawn, 0)->between(0, 4)].' by '.mb_strtolower($values['category']).', '.$values['trigger'].'.';
+        };
+    }
+
+    /** @return Closure(): string with the same exact division, in the library that both use */
+    public function dividedByHand(): Closure
+    {
+        return function (): string {
+            $values = $this->values();
+            $planks = $this->world->memory->value(Key::counter('planks'));
+            assert(is_int($planks));
+            $share = \Brick\Math\BigRational::nd($planks, 3)->toScale(6, \Brick\Math\RoundingMode::HALF_UP);
+
+            return 'That is '.rtrim(rtrim((string) $share, '0'), '.').' planks a day, '.$values['caller'].', and '.$planks % 3 .' left over while we are busy with '.$values['category'].'.';
+        };
+    }
+
+    /** @return Closure(): string */
+    public function twig(bool $inSandbox): Closure
+    {
+        $template = $this->template($inSandbox);
+
+        return fn (): string => $template->render($this->values());
+    }
+
+    public function environment(): Environment
+    {
+        $twig = new Environment(new ArrayLoader(['ahoy' => self::TEMPLATE]), ['autoescape' => false]);
+        $twig->addFunction(new TwigFunction('draw', fn (array $of): string => $of[$this->world->chance->at($this->drawn, 0)->between(0, count($of) - 1)]));
+
+        return $twig;
+    }
+
+    private function template(bool $inSandbox): TemplateWrapper
+    {
+        $twig = $this->environment();
+        if ($inSandbox) {
+            $twig->addExtension(new SandboxExtension(new SecurityPolicy([], ['lower'], [], [], ['draw']), true));
+        }
+
+        return $twig->load('ahoy');
+    }
+
+    /** @return array{target: string, caller: string, category: string, trigger: string} what both others are given; ours looks it up */
+    private function values(): array
+    {
+        $category = $this->world->readings->read(Request::channel('category'));
+
+        return ['target' => $this->scene->words, 'caller' => $this->tamsin->name, 'category' => is_string($category) ? $category : '', 'trigger' => $this->scene->trigger];
+    }
+}
