@@ -220,10 +220,10 @@ final class SlotParser
     {
         [$least, $most] = $filter->arity();
         $described = $filter->describe();
-        if ($given < $least || ($given === 0 && $most > 0 && ! $hasNamed && $least === 0)) {
+        if ($given < $least || ($given === 0 && ! $hasNamed && $filter instanceof TakesNamed)) {
             throw $this->filterNeeds($filter, $name);
         }
-        if ($given > $most) {
+        if ($given > $most || ($hasNamed && ! $filter instanceof TakesNamed)) {
             throw new Misread(Mistake::FilterTakesLess, $this->spanOf($name), ['name' => $described->name, 'most' => (string) $most]);
         }
     }

@@ -33,11 +33,13 @@ final readonly class Vocabulary
             new Names\Message,
             new Names\ChannelName,
             new Names\Now,
+            new Names\Today,
             new Names\FactName,
             new Names\ListName,
             new Names\CounterName,
             new Names\OccasionName,
             new Names\LookupName,
+            new Names\CommandsName,
             new Names\OutcomeName,
         );
         $this->verbs = self::named(
@@ -49,14 +51,29 @@ final readonly class Vocabulary
         $this->filters = self::named(
             new Filters\Upper,
             new Filters\Lower,
+            new Filters\Title,
+            new Filters\Trim,
             new Filters\Cut,
+            new Filters\Replace,
             new Filters\Grouped,
+            new Filters\Round,
+            new Filters\Ordinal,
             new Filters\Plural,
+            new Filters\Date,
+            new Filters\Ago,
+            new Filters\Short,
             new Filters\DefaultTo,
             new Filters\Quiet,
             new Filters\Url,
             new Filters\Mention,
             new Filters\InUnit,
+            new Filters\Join,
+            new Filters\First,
+            new Filters\Last,
+            new Filters\Count,
+            new Filters\Reverse,
+            new Filters\Sort,
+            new Filters\Link,
         );
     }
 

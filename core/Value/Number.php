@@ -109,6 +109,14 @@ final readonly class Number implements Value
         return $decimals === 0 ? $sign.$rounded : $sign.intdiv($rounded, $scale).'.'.str_pad((string) ($rounded % $scale), $decimals, '0', STR_PAD_LEFT);
     }
 
+    /** Halves go away from zero. */
+    public static function rounded(int|self $number, int $decimals): int|self
+    {
+        $rounded = is_int($number) ? $number : self::of(BigRational::of(self::exactOf($number)->toScale($decimals, RoundingMode::HALF_UP)));
+
+        return $rounded instanceof Gap ? $number : $rounded;
+    }
+
     public static function compare(int|self $a, int|self $b): int
     {
         return is_int($a) && is_int($b) ? $a <=> $b : self::exactOf($a)->compareTo(self::exactOf($b));

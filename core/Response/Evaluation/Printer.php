@@ -19,7 +19,12 @@ final class Printer
     /** Units of a span, largest first, in seconds. Months and years depend on the calendar and are counted there. */
     private const UNITS = ['day' => 86_400, 'hour' => 3_600, 'minute' => 60, 'second' => 1];
 
+    /** ICU's UNUM_DECIMAL_COMPACT_SHORT, which PHP 8.2 has no name for. */
+    private const COMPACT = 14;
+
     private ?string $decimalSign = null;
+
+    private ?\Collator $collator = null;
 
     public function __construct(private readonly Channel $channel)
     {
@@ -70,10 +75,10 @@ final class Printer
     }
 
     /** @param  string  $unit "day", "hour", "minute" or "second" */
-    public function quantity(int $number, string $unit): string
+    public function quantity(int $number, string $unit, string $style = 'units'): string
     {
-        $pattern = $this->resource('ICUDATA-unit', ['units', 'duration', $unit, $this->pluralCategory($number)])
-            ?? $this->resource('ICUDATA-unit', ['units', 'duration', $unit, 'other'])
+        $pattern = $this->resource('ICUDATA-unit', [$style, 'duration', $unit, $this->pluralCategory($number)])
+            ?? $this->resource('ICUDATA-unit', [$style, 'duration', $unit, 'other'])
             ?? "{0} $unit";
 
         return str_replace('{0}', (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->format($number), $pattern);
@@ -84,14 +89,80 @@ final class Printer
         return $this->channel->zone;
     }
 
-    private function moment(Moment $moment): string
+    /** @param  string  $pattern  of letters by UTS #35; empty for the day as the language writes it */
+    public function date(Moment $moment, string $pattern): string
     {
-        $format = new \IntlDateFormatter($this->channel->language, \IntlDateFormatter::MEDIUM, \IntlDateFormatter::SHORT, $this->channel->zone->getName());
+        $format = new \IntlDateFormatter($this->channel->language, \IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE, $this->channel->zone->getName(), null, $pattern);
 
         return (string) $format->format(intdiv($moment->millis, 1000));
     }
 
-    private function span(TimeSpan $span): string
+    public function shortMoment(Moment $moment): string
+    {
+        return $this->formatted($moment, \IntlDateFormatter::SHORT);
+    }
+
+    /** How far a moment is from another, in its largest unit: "9 days ago", "in 5 months". Months and years by the calendar. */
+    public function relative(Moment $moment, Moment $now): string
+    {
+        $isPast = $moment->millis <= $now->millis;
+        [$from, $to] = $isPast ? [$moment, $now] : [$now, $moment];
+        $between = $from->in($this->channel->zone)->diff($to->in($this->channel->zone));
+        foreach (['year' => $between->y, 'month' => $between->m, 'day' => $between->d, 'hour' => $between->h, 'minute' => $between->i, 'second' => $between->s] as $unit => $count) {
+            if ($count > 0) {
+                $path = ['fields', $unit, 'relativeTime', $isPast ? 'past' : 'future'];
+                $pattern = $this->resource('ICUDATA', [...$path, $this->pluralCategory($count)]) ?? $this->resource('ICUDATA', [...$path, 'other']) ?? '{0}';
+
+                return str_replace('{0}', (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->format($count), $pattern);
+            }
+        }
+
+        return $this->resource('ICUDATA', ['fields', 'second', 'relative', '0']) ?? '';
+    }
+
+    public function ordinal(int $number): string
+    {
+        return (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::ORDINAL))->format($number);
+    }
+
+    /** In few letters: 12K. A double is exact enough for three digits. */
+    public function compact(int|Number $number): string
+    {
+        $value = is_int($number) ? $number : (float) Number::digits($number);
+        $format = new \NumberFormatter($this->channel->language, abs($value) < 1_000 ? \NumberFormatter::DECIMAL : self::COMPACT);
+        if (abs($value) < 1_000) {
+            $format->setAttribute(\NumberFormatter::MAX_FRACTION_DIGITS, 2);
+        }
+
+        return (string) $format->format($value);
+    }
+
+    /** As the language sorts, with numbers in texts by their size. */
+    public function compare(string $a, string $b): int
+    {
+        if ($this->collator === null) {
+            $this->collator = new \Collator($this->channel->language);
+            $this->collator->setAttribute(\Collator::NUMERIC_COLLATION, \Collator::ON);
+        }
+
+        return (int) $this->collator->compare($a, $b);
+    }
+
+    private function moment(Moment $moment): string
+    {
+        // The beginning of a day stands for the day.
+        return $moment->in($this->channel->zone)->format('H:i:s.v') === '00:00:00.000' ? $this->date($moment, '') : $this->formatted($moment, \IntlDateFormatter::MEDIUM);
+    }
+
+    private function formatted(Moment $moment, int $style): string
+    {
+        $format = new \IntlDateFormatter($this->channel->language, $style, \IntlDateFormatter::SHORT, $this->channel->zone->getName());
+
+        return (string) $format->format(intdiv($moment->millis, 1000));
+    }
+
+    /** @param  string  $style  "units", or "unitsNarrow" for few letters */
+    public function span(TimeSpan $span, string $style = 'units'): string
     {
         $seconds = intdiv($span->millis(), 1000);
         $said = [];
@@ -99,7 +170,7 @@ final class Printer
             $count = intdiv($seconds, $size);
             $seconds -= $count * $size;
             if ($count > 0 || ($unit === 'second' && $said === [])) {
-                $said[] = $this->quantity($count, $unit);
+                $said[] = $this->quantity($count, $unit, $style);
             } elseif ($said !== []) {
                 break;
             }

@@ -8,10 +8,11 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\TakesNamed;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
-final readonly class Plural implements Filter
+final readonly class Plural implements Filter, TakesNamed
 {
     public function describe(): Described
     {
@@ -21,6 +22,11 @@ final readonly class Plural implements Filter
     public function arity(): array
     {
         return [0, 2];
+    }
+
+    public function named(): array
+    {
+        return ['zero', 'one', 'two', 'few', 'many', 'other'];
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

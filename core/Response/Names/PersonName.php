@@ -26,13 +26,16 @@ use SilverParrot\Value\Value;
 /** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
 abstract readonly class PersonName implements Name, Remembering, Writable
 {
-    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', ...self::ASKED];
+    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', 'here', ...self::ASKED];
 
     /** Parts that the streaming service is asked for. */
-    private const ASKED = ['followed', 'account_made', 'category'];
+    private const ASKED = ['followed', 'subscribed', 'account_made', 'category'];
 
     /** Parts that come from the record of a person rather than from the line itself. */
-    private const RECORDED = ['first_seen', 'last_seen', 'lines'];
+    private const RECORDED = ['first_seen', 'last_seen', 'lines', 'here'];
+
+    /** Whoever wrote something within this is taken to be here still. */
+    private const HERE_SECONDS = 600;
 
     /** Null when there is nobody; a pending gap while it is not known who it is. */
     abstract public function person(Run $run): Person|Gap|null;
@@ -67,8 +70,9 @@ abstract readonly class PersonName implements Name, Remembering, Writable
             'levels' => new Items($person->levels->all()),
             'tier' => $person->tier > 0 ? $person->tier : null,
             'known' => $person->isKnown(),
+            'here' => $this->isHere($person, $run),
             'first_seen', 'last_seen', 'lines' => $this->recorded($part, $person, $run),
-            'followed', 'account_made', 'category' => self::asked($part, $person, $run),
+            'followed', 'subscribed', 'account_made', 'category' => self::asked($part, $person, $run),
             default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
         };
     }
@@ -134,6 +138,13 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         $kept = is_array($record) ? $record[$part] ?? null : null;
 
         return $part === 'lines' ? (is_int($kept) ? $kept : null) : (is_string($kept) ? Moment::fromIso($kept) : null);
+    }
+
+    private function isHere(Person $person, Run $run): bool|Gap
+    {
+        $seen = $run->scene->caller?->is($person->login) === true ? $run->world->now : $this->recorded('last_seen', $person, $run);
+
+        return $seen instanceof Gap ? $seen : $seen instanceof Moment && $run->world->now->millis - $seen->millis <= self::HERE_SECONDS * 1000;
     }
 
     private static function asked(string $part, Person $person, Run $run): null|bool|int|string|Value

@@ -78,7 +78,7 @@ final class World
 
         return new Situation($memory, [
             'title' => 'Planking the port side', 'category' => 'Planking', 'live' => true, 'started' => '2026-11-25T06:55:00Z', 'viewers' => 61, 'followers' => 12345, 'tags' => "boats\nwood",
-        ], ['wind.speed' => 12, 'wind.name' => '[caller]'], ['followed.odo' => '2024-02-01T10:00:00Z', 'category.odo' => 'Rigging', 'account_made.tamsin' => '2020-11-25T09:00:00Z', 'followed.tamsin' => null]);
+        ], ['wind.speed' => 12, 'wind.name' => '[caller]'], ['followed.odo' => '2024-02-01T10:00:00Z', 'category.odo' => 'Rigging', 'account_made.tamsin' => '2020-11-25T09:00:00Z', 'followed.tamsin' => null, 'subscribed.tamsin' => null]);
     }
 
     /** @return list<CastMember> */

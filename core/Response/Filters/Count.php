@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+
+final readonly class Count extends ListFilter
+{
+    public function describe(): Described
+    {
+        return new Described('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
+    }
+
+    protected function of(array $items, Run $run): int
+    {
+        return count($items);
+    }
+}

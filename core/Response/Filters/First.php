@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Value\Value;
+
+final readonly class First extends ListFilter
+{
+    public function describe(): Described
+    {
+        return new Described('first', '', 'one of its parts', '[channel.tags | first]', 'The first of a list; of a text, its first word.', 'gives nothing');
+    }
+
+    protected function of(array $items, Run $run): null|bool|int|string|Value
+    {
+        return $items[0] ?? null;
+    }
+}

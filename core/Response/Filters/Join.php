@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Filter;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Value;
+
+final readonly class Join implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('join', 'the text between', 'a text', '[channel.tags | join " · "]', 'Writes a list with a text of your own between its parts.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [1, 1];
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    {
+        return $value instanceof Items ? implode($run->print($arguments[0] ?? null), array_map($run->print(...), $value->items)) : $value;
+    }
+}

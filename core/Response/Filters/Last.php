@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Value\Value;
+
+final readonly class Last extends ListFilter
+{
+    public function describe(): Described
+    {
+        return new Described('last', '', 'one of its parts', '[channel.tags | last]', 'The last of a list; of a text, its last word.', 'gives nothing');
+    }
+
+    protected function of(array $items, Run $run): null|bool|int|string|Value
+    {
+        return $items[count($items) - 1] ?? null;
+    }
+}

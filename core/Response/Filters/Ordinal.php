@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Filter;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+final readonly class Ordinal implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('ordinal', '', 'a text', 'The [caller.lines | ordinal] line of [caller]!', 'Writes a whole number as a place in a row, as the channel’s language does: 3rd.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [0, 0];
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        $number = $value === null ? null : Numbers::whole($value);
+
+        return is_int($number) ? $run->printer()->ordinal($number) : $number;
+    }
+}

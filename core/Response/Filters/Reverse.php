@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Value\Items;
+
+final readonly class Reverse extends ListFilter
+{
+    public function describe(): Described
+    {
+        return new Described('reverse', '', 'a list', '[channel.tags | reverse]', 'A list from its end to its beginning; of a text, its words.', 'passes it on');
+    }
+
+    protected function of(array $items, Run $run): ?Items
+    {
+        return $items === [] ? null : new Items(array_reverse($items));
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Source\Ends;
+
+final readonly class Trim extends TextFilter
+{
+    public function describe(): Described
+    {
+        return new Described('trim', '', 'a text', '[words 2 | trim]', 'Takes the spaces at both ends away.', 'passes it on');
+    }
+
+    protected function change(string $text, Run $run): string
+    {
+        return Ends::withoutSpace($text);
+    }
+}

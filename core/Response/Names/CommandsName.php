@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Chat\Person;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Name;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Items;
+
+/** `commands`, `commands for caller` */
+final readonly class CommandsName implements Name
+{
+    public function describe(): Described
+    {
+        return new Described('commands', 'for a person', 'a list', 'You may use [commands for caller].', 'The triggers of all commands that are switched on and on the public list; for a person, those that this person may use.');
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : ($call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call));
+    }
+
+    public function value(Call $call, Run $run): Items|Gap|null
+    {
+        $person = $call->for?->evaluate($run);
+        if ($call->for !== null && ! $person instanceof Person) {
+            return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
+        }
+        $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->enabled && $command->listed && (! $person instanceof Person || $command->levels->admits($person->levels)));
+
+        return new Items(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
+    }
+}
