@@ -18,6 +18,7 @@ use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\FloodController;
 use App\Write\PreviewController;
+use App\Write\ReferenceController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/', [ChannelsController::class, 'home'])->name('home');
@@ -45,6 +46,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
     Route::middleware('can:view,channel')->group(function (): void {
         Route::get('/write', [CommandsController::class, 'index'])->name('write');
         Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->whereNumber('command')->name('write.command');
+        Route::get('/write/reference', ReferenceController::class)->name('write.reference');
         Route::post('/write/preview', PreviewController::class)->middleware('throttle:1200,1')->name('write.preview');
         Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
         Route::get('/publish', [PublishController::class, 'index'])->name('publish');

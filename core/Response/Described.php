@@ -15,6 +15,7 @@ final readonly class Described
      * @param  string  $sentence  one plain sentence
      * @param  string  $withNothing  what a filter does with nothing
      * @param  list<string>  $parts  what may stand after a dot
+     * @param  array<string, array{string, string}>  $tells  of a part: what it gives, and a sentence
      */
     public function __construct(
         public string $name,
@@ -24,6 +25,7 @@ final readonly class Described
         public string $sentence,
         public string $withNothing = '',
         public array $parts = [],
+        public array $tells = [],
     ) {
     }
 }

@@ -1,5 +1,7 @@
+import { completion } from './complete.js';
 import { editorFor } from './editor.js';
 import { layNotes } from './margin.js';
+import { entriesFrom, Reference } from './reference.js';
 import { post } from './session.js';
 import { ago, Unsaved } from './unsaved.js';
 
@@ -13,6 +15,8 @@ class CommandPage {
         this.asked = 0;
         this.shown = 0;
         this.unsaved = new Unsaved(form);
+        const entriesOf = entriesFrom(form.dataset.reference);
+        this.completion = completion(entriesOf);
         form.querySelectorAll('[data-editor]').forEach((area) => this.edit(area));
         form.addEventListener('input', (event) => this.changed(event));
         // Some ways of choosing tell of the change only, not of the input.
@@ -34,10 +38,14 @@ class CommandPage {
         this.offer();
         this.begin();
         this.ask();
+        const panel = document.getElementById('reference');
+        if (panel) {
+            this.reference = new Reference(panel, entriesOf, () => (this.editors.get(this.lastEditor) ?? [...this.editors.values()][0])?.view);
+        }
     }
 
     edit(area) {
-        this.editors.set(area.dataset.editor, editorFor(area));
+        this.editors.set(area.dataset.editor, editorFor(area, [this.completion]));
     }
 
     changed(event) {
@@ -57,6 +65,7 @@ class CommandPage {
     }
 
     focusOn(area) {
+        this.lastEditor = area.dataset.editor;
         if (area.dataset.focus !== undefined && this.focused !== area) {
             this.focused = area;
             this.ask();

@@ -1,3 +1,4 @@
+import { completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { bracketMatching, HighlightStyle, StreamLanguage, syntaxHighlighting } from '@codemirror/language';
 import { setDiagnostics } from '@codemirror/lint';
@@ -26,16 +27,17 @@ function unit(text, character) {
 }
 
 /** Puts an editor in a textarea's place; the textarea keeps the text, so a form is sent as ever. */
-export function editorFor(area) {
+export function editorFor(area, extensions = []) {
     const view = new EditorView({
         state: EditorState.create({
             doc: area.value,
             extensions: [
                 history(),
+                ...extensions,
                 bracketMatching(),
                 StreamLanguage.define(responseLanguage),
                 syntaxHighlighting(highlight),
-                keymap.of([...defaultKeymap.filter((one) => one.key !== 'Mod-Enter'), ...historyKeymap]),
+                keymap.of([...completionKeymap, ...defaultKeymap.filter((one) => one.key !== 'Mod-Enter'), ...historyKeymap]),
                 EditorView.lineWrapping,
                 EditorView.cspNonce.of(nonce),
                 EditorView.editorAttributes.of({ class: area.rows > 1 ? 'is-tall' : 'is-low' }),

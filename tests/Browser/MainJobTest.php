@@ -117,4 +117,22 @@ final class MainJobTest extends BrowserTestCase
         $page->sees('!keys is saved.');
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!keys'");
     }
+
+    public function test_names_complete_with_what_they_would_be_now_and_the_reference_is_put_into_the_text_by_a_press(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!tide')))->write('[data-response] .cm-content', 'We fitted [counter.pl');
+        $page->sees('counter.planks', '.cm-tooltip-autocomplete')->sees('now: ', '.cm-tooltip-autocomplete');
+        $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
+        $page->find('[data-response] .cm-content')->sendKeys(' | plu');
+        $page->sees('plural', '.cm-tooltip-autocomplete');
+        $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
+        $page->find('[data-response] .cm-content')->sendKeys(' "# plank" "# planks"] on ');
+        $page->press('What can stand here')->write('#reference input', 'stream is called')->sees('channel.title', '#reference')->doesNotSee('counter.planks', '#reference');
+        $page->press('put channel.title into the text', '#reference');
+        $page->sees('We fitted [counter.planks | plural "# plank" "# planks"] on [channel.title]', '[data-response] .cm-content');
+        $page->sees('planks on Planking the port side', '#preview');
+        self::assertSame([], $page->barriers());
+    }
 }

@@ -12,7 +12,7 @@ final readonly class Caller extends PersonName
 {
     public function describe(): Described
     {
-        return new Described('caller', '', 'a person', '[caller]', 'The person whose line set the command off.', parts: self::PARTS);
+        return new Described('caller', '', 'a person', '[caller]', 'The person whose line set the command off.', parts: self::PARTS, tells: self::TELLS);
     }
 
     public function person(Run $run): ?Person

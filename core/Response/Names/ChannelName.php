@@ -23,6 +23,22 @@ final readonly class ChannelName implements Name
 
     private const PARTS = ['name', ...self::DETAILS, 'uptime'];
 
+    private const TELLS = [
+        'name' => ['a text', 'The channel’s name.'],
+        'title' => ['a text', 'What the stream is called.'],
+        'category' => ['a text', 'What the stream is busy with.'],
+        'tags' => ['a list', 'The stream’s tags.'],
+        'viewers' => ['a whole number', 'How many watch now.'],
+        'followers' => ['a whole number', 'How many follow the channel.'],
+        'subscribers' => ['a whole number', 'How many subscribe to it.'],
+        'guests' => ['a list', 'Who streams along.'],
+        'live' => ['yes or no', 'Whether the stream is on.'],
+        'started' => ['a moment', 'When the stream began; nothing while offline.'],
+        'uptime' => ['a span', 'How long the stream has been on; nothing while offline.'],
+        'link' => ['a text', 'The channel’s address.'],
+        'next' => ['a moment', 'When the next stream is planned.'],
+    ];
+
     /** @var array<string, Request> by detail; the same in every line */
     private array $requests;
 
@@ -37,7 +53,7 @@ final readonly class ChannelName implements Name
 
     public function describe(): Described
     {
-        return new Described('channel', '', 'what the part is', 'We are busy with [channel.category].', 'The channel: its name, and what the streaming service says of it now.', parts: self::PARTS);
+        return new Described('channel', '', 'what the part is', 'We are busy with [channel.category].', 'The channel: its name, and what the streaming service says of it now.', parts: self::PARTS, tells: self::TELLS);
     }
 
     public function check(Call $call, Pack $pack): array

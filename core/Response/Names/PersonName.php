@@ -31,6 +31,24 @@ abstract readonly class PersonName implements Name, Remembering, Writable
     /** Parts that the streaming service is asked for. */
     private const ASKED = ['followed', 'subscribed', 'account_made', 'category'];
 
+    /** What each part gives, and a sentence. */
+    public const TELLS = [
+        'name' => ['a text', 'The name as it is shown.'],
+        'login' => ['a text', 'The name to sign in with, in small letters.'],
+        'level' => ['a level', 'The highest level that is held.'],
+        'levels' => ['a list', 'All levels that are held.'],
+        'tier' => ['a whole number', 'The subscriber’s tier, 1 to 3; nothing for others.'],
+        'known' => ['yes or no', 'Whether they were ever seen in this chat.'],
+        'first_seen' => ['a moment', 'When they first wrote here.'],
+        'last_seen' => ['a moment', 'When they last wrote here.'],
+        'lines' => ['a whole number', 'How many lines they wrote here.'],
+        'here' => ['yes or no', 'Whether they wrote something within ten minutes.'],
+        'followed' => ['a moment', 'Since when they follow; nothing for who does not.'],
+        'subscribed' => ['a moment', 'Since when they subscribe; nothing for who does not.'],
+        'account_made' => ['a moment', 'When the account was made.'],
+        'category' => ['a text', 'What they streamed last; nothing for who never did.'],
+    ];
+
     /** Parts that come from the record of a person rather than from the line itself. */
     private const RECORDED = ['first_seen', 'last_seen', 'lines', 'here'];
 

@@ -18,7 +18,7 @@ final readonly class Target extends PersonName
 {
     public function describe(): Described
     {
-        return new Described('target', '', 'a person', 'Ahoy [target or "shore crew"]!', 'The person named after the trigger: the first word that begins with @, else the first word when it could be a name.', parts: self::PARTS);
+        return new Described('target', '', 'a person', 'Ahoy [target or "shore crew"]!', 'The person named after the trigger: the first word that begins with @, else the first word when it could be a name.', parts: self::PARTS, tells: self::TELLS);
     }
 
     public function person(Run $run): Person|Gap|null

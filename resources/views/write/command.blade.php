@@ -28,7 +28,7 @@
                 <p>You typed something here <span data-offer-when></span> that was never saved. <button type="button" class="as-link" data-take-up>Take it up</button> or <button type="button" class="as-link" data-throw-away>throw it away</button>.</p>
             </div>
             <form id="command" method="post" action="{{ $isNew ? route('write.store', $channel) : route('write.update', [$channel, $row]) }}" data-command="{{ $row?->id ?? 'new' }}" data-channel="{{ $channel->id }}" data-revision="{{ $revision }}"
-                data-preview="{{ route('write.preview', $channel) }}" @if (session('saved')) data-saved @endif @if ($conflict || $problems !== []) data-unsaved @endif autocomplete="off">
+                data-preview="{{ route('write.preview', $channel) }}" data-reference="{{ route('write.reference', $channel) }}" @if (session('saved')) data-saved @endif @if ($conflict || $problems !== []) data-unsaved @endif autocomplete="off">
                 @csrf
                 @unless ($isNew) @method('put') @endunless
                 <input type="hidden" name="revision" value="{{ $revision }}">
@@ -54,7 +54,7 @@
                     @endforeach
                 </div>
                 @foreach ($problems['responses'] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
-                <p class="small"><button type="button" class="as-link" data-add-response>Another response to draw from</button></p>
+                <p class="small"><button type="button" class="as-link" data-add-response>Another response to draw from</button> · <button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What can stand here</button></p>
                 <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => new SilverParrot\Pack\WeightedText(''), 'several' => true])</template>
                 </fieldset>
                 <div class="preview-head small">
@@ -91,7 +91,12 @@
             <div id="findings" class="notes" data-notes="left"></div>
             @include('rehearse.partials.whys', ['heard' => $tried->heard])
         </aside>
-        <section class="page facing" id="right-page" aria-label="Simulated chat">@include('rehearse.partials.chat', ['canKeep' => ! $isNew, 'withDraft' => true, 'isAnswer' => false])</section>
+        <section class="page facing" id="right-page" aria-label="Reference and simulated chat">
+            <section id="reference" class="reference" hidden aria-label="Reference">
+                <div class="page-head"><h2>What can stand in a slot</h2><input type="search" class="find" placeholder="find by any word" aria-label="Find in the reference"></div>
+                <div data-reference-list class="reference-list" tabindex="0" role="region" aria-label="What can stand in a slot"></div>
+            </section>
+            @include('rehearse.partials.chat', ['canKeep' => ! $isNew, 'withDraft' => true, 'isAnswer' => false])</section>
     </main>
     <nav class="turn" aria-label="Pages"><a href="#left-page">Text</a><a href="#right-page">Chat</a></nav>
 </x-book>

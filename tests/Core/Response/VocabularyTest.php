@@ -11,6 +11,7 @@ use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Reference;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Segments;
 use SilverParrot\Response\Vocabulary;
@@ -36,6 +37,7 @@ final class VocabularyTest extends TestCase
         foreach ($this->described() as $described) {
             self::assertMatchesRegularExpression('/^\p{Lu}.*\.$/us', $described->sentence, $described->name);
             self::assertNotSame('', $described->gives);
+            self::assertSame([], array_diff($described->tells === [] ? [] : $described->parts, array_keys($described->tells)), "{$described->name} tells of each of its parts");
         }
         foreach ((new Vocabulary)->filters as $name => $filter) {
             self::assertNotSame('', $filter->describe()->withNothing, "$name says what it does with nothing");
@@ -93,9 +95,7 @@ final class VocabularyTest extends TestCase
     /** @return list<Described> */
     private function described(): array
     {
-        $vocabulary = new Vocabulary;
-
-        return array_values(array_map(static fn ($one): Described => $one->describe(), [...array_values($vocabulary->names), ...array_values($vocabulary->verbs), ...array_values($vocabulary->filters)]));
+        return array_merge(...array_values(Reference::described()));
     }
 
     private function now(): Moment

@@ -106,4 +106,9 @@ final class CommandLineTest extends TestCase
     {
         return dirname(__DIR__, 3);
     }
+
+    public function test_the_page_of_the_language_is_as_the_code_says_it(): void
+    {
+        self::assertSame(\App\Console\ReferenceCommand::page(), (string) file_get_contents(base_path('docs/language.md')), 'php artisan parrot:reference > docs/language.md');
+    }
 }

@@ -150,4 +150,22 @@ final class CommandsTest extends TestCase
         self::assertSame([3, 0], [$this->cove->refresh()->flood_person, $this->cove->flood_channel]);
         $this->get(route('write', $this->cove))->assertSee('answers one person at most');
     }
+
+    public function test_the_reference_tells_what_everything_would_be_now(): void
+    {
+        $entries = $this->getJson(route('write.reference', $this->cove))->assertOk()->json();
+        self::assertIsArray($entries);
+        $by = array_column($entries, null, 'insert');
+        self::assertSame(['41', 'a whole number'], [$by['counter.planks']['now'], $by['counter.planks']['gives']]);
+        self::assertSame('Planking', $by['channel.category']['now']);
+        self::assertSame(['a moment', 'When they first wrote here.'], [$by['caller.first_seen']['gives'], $by['caller.first_seen']['sentence']]);
+        self::assertNull($by['upper']['now']);
+        self::assertSame(41, $this->cove->memory()->where('key', \SilverParrot\Memory\Key::counter('planks')->id())->firstOrFail()->value, 'asking changes nothing');
+        foreach ($entries as $entry) {
+            self::assertNotSame('', $entry['sentence']);
+        }
+        self::assertArrayNotHasKey('counter', $by, 'what needs a part is told with it only');
+        $far = $this->harbour($pia = $this->person('Pia'));
+        self::assertArrayNotHasKey('counter.planks', array_column((array) $this->actingAs($pia)->getJson(route('write.reference', $far))->json(), null, 'insert'));
+    }
 }

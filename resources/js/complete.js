@@ -1,0 +1,38 @@
+import { autocompletion } from '@codemirror/autocomplete';
+
+/** What stands between the last open bracket and the caret; null where no slot is open. */
+export function insideSlot(before) {
+    const open = before.lastIndexOf('[');
+    return open < 0 || before.indexOf(']', open) >= 0 || before[open - 1] === '[' ? null : before.slice(open + 1);
+}
+
+const KINDS = { Names: 'variable', Verbs: 'keyword', Filters: 'function', Phrases: 'keyword' };
+
+function option(entry) {
+    return {
+        label: entry.insert,
+        type: KINDS[entry.heading],
+        detail: entry.now !== null ? `now: ${entry.now === '' ? 'nothing' : entry.now}` : entry.takes === '' ? entry.gives : entry.takes,
+        info: `${entry.sentence} ${entry.withNothing === '' ? '' : `With nothing it ${entry.withNothing}. `}Example: ${entry.example}`,
+        boost: entry.heading === 'Names' ? 1 : 0,
+    };
+}
+
+/** Completes what can stand at the caret: filters behind a bar, names everywhere, verbs and phrases at the head of a slot. */
+export function completion(entriesOf) {
+    const source = async (context) => {
+        const inside = insideSlot(context.state.sliceDoc(0, context.pos));
+        if (inside === null) {
+            return null;
+        }
+        const word = context.matchBefore(/[\p{L}\p{N}_.]*/u);
+        const isFilter = /\|\s*[\p{L}\p{N}_]*$/u.test(inside);
+        const isHead = /^\s*[\p{L}\p{N}_.]*$/u.test(inside);
+        if (!context.explicit && word.from === word.to && inside !== '' && !/[|(]\s*$/.test(inside)) {
+            return null;
+        }
+        const fit = (await entriesOf()).filter((one) => (isFilter ? one.heading === 'Filters' : one.heading === 'Names' || (isHead && one.heading !== 'Filters')) && /^[\p{L}_]/u.test(one.insert));
+        return { from: word.from, options: fit.map(option), validFor: /^[\p{L}\p{N}_.]*$/u };
+    };
+    return autocompletion({ override: [source], icons: false, maxRenderedOptions: 60 });
+}
