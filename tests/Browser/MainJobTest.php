@@ -130,7 +130,7 @@ final class MainJobTest extends BrowserTestCase
         $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
         $page->find('[data-response] .cm-content')->sendKeys(' "# plank" "# planks"] on ');
         $page->press('What can stand here')->write('#reference input', 'stream is called')->sees('channel.title', '#reference')->doesNotSee('counter.planks', '#reference');
-        $page->press('put channel.title into the text', '#reference');
+        $page->click('#reference [aria-label="put channel.title into the text"]');
         $page->sees('We fitted [counter.planks | plural "# plank" "# planks"] on [channel.title]', '[data-response] .cm-content');
         $page->sees('planks on Planking the port side', '#preview');
         self::assertSame([], $page->barriers());
