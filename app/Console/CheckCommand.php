@@ -6,6 +6,7 @@ namespace App\Console;
 
 use SilverParrot\Checks\Checks;
 use SilverParrot\Source\Finding;
+use SilverParrot\Value\Moment;
 
 final class CheckCommand extends CoreCommand
 {
@@ -18,7 +19,7 @@ final class CheckCommand extends CoreCommand
     public function handle(): int
     {
         [$pack, $flaws] = $this->pack($this->argument('pack'));
-        $findings = [...$flaws, ...Checks::of($pack)];
+        $findings = [...$flaws, ...Checks::of($pack, Moment::of(now()))];
         if ($this->option('json') === true) {
             $this->json(['findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings)]);
         } else {

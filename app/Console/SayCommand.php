@@ -7,7 +7,7 @@ namespace App\Console;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
-use SilverParrot\Checks\ResponsesReadable;
+use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
@@ -60,7 +60,8 @@ final class SayCommand extends CoreCommand
         $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile());
         $outcome = $rehearsal->line('said', $this->caller($rehearsal), (string) $line, $this->moment());
         if (! is_string($response) && $outcome->command !== null) {
-            $flaws = [...$flaws, ...ResponsesReadable::in($outcome->command, (int) array_search($outcome->command, $pack->commands, true), $pack)];
+            $place = (int) array_search($outcome->command, $pack->commands, true);
+            array_push($flaws, ...array_map(static fn (Finding $finding): Finding => $finding->within("/commands/$place"), Checks::ofCommand($outcome->command, $pack)));
         }
 
         return $this->report($outcome, $flaws, $isFlawed);

@@ -8,9 +8,10 @@ use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
-use SilverParrot\Checks\ResponsesReadable;
+use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Source\Fold;
+use SilverParrot\Value\Moment;
 
 /** Finds commands by trigger, alias, text, group, note, or what their sentence says. */
 final readonly class FindCommands
@@ -33,10 +34,11 @@ final readonly class FindCommands
         $count = (clone $query)->count();
         $names = $this->assembler->names($channel);
         $groups = [];
+        $now = Moment::of(now());
         foreach ($query->orderBy('group')->orderBy('trigger_folded')->limit(self::MOST)->get() as $row) {
             /** @var Row $row */
             $command = CommandRows::toCore($row);
-            $groups[$row->group][] = new Entry($row->id, $command, InOneSentence::of($command), count(ResponsesReadable::in($command, 0, $names)));
+            $groups[$row->group][] = new Entry($row->id, $command, InOneSentence::of($command), count(Checks::ofCommand($command, $names, $now)));
         }
 
         // What belongs to no group stands last.

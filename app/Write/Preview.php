@@ -10,6 +10,7 @@ use App\Storage\MemoryRows;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
+use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Pack\CastMember;
@@ -17,8 +18,6 @@ use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
-use SilverParrot\Response\Response;
-use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 
 /** What a command that is being written would say, for a chosen person and at the edges; nothing is kept. */
@@ -40,9 +39,9 @@ final readonly class Preview
         $pack = $pack->withCommand($shown);
         $situation = $this->memory->copy($channel);
         $caller = self::caller($pack, $shown, $login);
-        $findings = [];
-        foreach ($command->sources() as $place => $source) {
-            $findings[$place] = array_map(static fn (Finding $finding): array => $finding->toArray() + ['replacement' => $finding->replacement], Response::of($source)->findings($pack));
+        $findings = array_fill_keys(array_keys($command->sources()), []);
+        foreach (Checks::ofCommand($command, $pack, Moment::of(now())) as $finding) {
+            $findings[ltrim($finding->at, '/')][] = $finding->toArray() + ['replacement' => $finding->replacement];
         }
 
         return new PreviewResult(

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
 
 /** Looks at a pack without running it. */
 interface Check
 {
     /** @return list<Finding> */
-    public function look(Pack $pack): array;
+    public function look(Looked $at): array;
 }

@@ -4,28 +4,63 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
+use SilverParrot\Value\Moment;
 
 /** All checks of a pack. A new one is one class and one line here. */
 final class Checks
 {
     /** @return list<Check> */
-    private static function all(): array
+    public static function all(): array
     {
         return [
             new ResponsesReadable,
-            new TriggersTaken,
-            new SomethingToSay,
+            new TriggerTaken,
+            new TriggerTooLong,
+            new AliasOfItself,
+            new NothingToSay,
+            new NoCooldown,
+            new NothingDeclaredUsed,
+            new LeftAsPlaceholder,
+            new DayThatHasPassed,
+            new AddressStuck,
+            new AddressUnescaped,
+            new CountAsCondition,
+            new OrWithConstant,
+            new OrBesideComparison,
+            new NeverHolds,
+            new NameNeverUsed,
+            new CanBeNothing,
         ];
     }
 
     /** @return list<Finding> */
-    public static function of(Pack $pack): array
+    public static function of(Pack $pack, ?Moment $now = null): array
     {
+        $looked = Looked::at($pack, $now);
         $findings = [];
         foreach (self::all() as $check) {
-            array_push($findings, ...$check->look($pack));
+            array_push($findings, ...$check->look($looked));
+        }
+
+        return $findings;
+    }
+
+    /**
+     * What concerns one command, as it stands beside the names of a pack.
+     *
+     * @return list<Finding> their places counted from the command: "/responses/0/text"
+     */
+    public static function ofCommand(Command $command, Pack $names, ?Moment $now = null): array
+    {
+        $alone = new Pack($names->channel, $names->parrot, $names->talkers, [$command], $names->facts, $names->lists, $names->counters, $names->occasions, $names->fields, $names->cast, $names->flood);
+        $findings = [];
+        foreach (self::of($alone, $now) as $finding) {
+            if (str_starts_with($finding->at, '/commands/0/')) {
+                $findings[] = new Finding($finding->kind, $finding->span, substr($finding->at, strlen('/commands/0')), $finding->data, $finding->replacement);
+            }
         }
 
         return $findings;

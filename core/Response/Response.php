@@ -26,7 +26,7 @@ final readonly class Response
      * @param  list<Syntax\Change>  $changes  every use of a verb
      * @param  list<array{Remembering, Call}>  $remembering  uses of names that may read of memory
      */
-    private function __construct(public string $text, private array $parts, private array $mistakes, private array $calls, private array $changes, private array $remembering)
+    private function __construct(public string $text, public array $parts, private array $mistakes, public array $calls, public array $changes, private array $remembering)
     {
     }
 

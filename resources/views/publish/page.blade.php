@@ -11,7 +11,7 @@
                 <ul class="ruled">
                     @foreach ($between->findings as $finding)
                         @php($command = $between->draft->commands[(int) (explode('/', $finding->at)[2] ?? -1)] ?? null)
-                        <li><b>{{ $command?->trigger }}</b> <span class="problem-text">{{ $finding->sentence() }}</span> <span class="small">{{ $finding->mend() }}</span></li>
+                        <li><b>{{ $command?->trigger }}</b> <span @class(['problem-text' => $finding->isError()])>{{ $finding->sentence() }}</span> <span class="small">{{ $finding->mend() }}</span></li>
                     @endforeach
                 </ul>
             @endif

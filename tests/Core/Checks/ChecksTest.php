@@ -4,13 +4,24 @@ declare(strict_types=1);
 
 namespace Tests\Core\Checks;
 
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use SilverParrot\Chat\Level;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Checks\Concern;
+use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\Fact;
+use SilverParrot\Pack\Field;
 use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\LevelRule;
+use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Finding;
+use SilverParrot\Value\Moment;
 use Tests\Core\Response\World;
 
 final class ChecksTest extends TestCase
@@ -18,7 +29,7 @@ final class ChecksTest extends TestCase
     public function test_nothing_is_found_on_the_demo(): void
     {
         [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
-        self::assertSame([], Checks::of($pack));
+        self::assertSame([], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->sentence()}", Checks::of($pack, Moment::fromIso('2026-11-25'))));
     }
 
     public function test_findings_point_into_the_pack(): void
@@ -40,6 +51,107 @@ final class ChecksTest extends TestCase
     {
         self::assertSame(['/commands/0/responses nothing-to-say'], $this->found(new Command('!a', [new WeightedText(" \u{200B}")])));
         self::assertSame([], $this->found(new Command('!a', [], enabled: false)));
+    }
+
+    /** @return iterable<string, array{string, string}> a response, and what is found in it: code, span, replacement; empty for silence */
+    public static function texts(): iterable
+    {
+        $cases = [
+            // placeholder
+            'See TODO for more.' => 'placeholder 4-8',
+            'Join at your link here, <name>!' => 'placeholder 8-22; placeholder 24-30',
+            'Ask {user} about https://example.com' => 'placeholder 4-10; placeholder 17-36',
+            'What??? is {count} of xxx' => 'placeholder 4-7; placeholder 11-18; placeholder 22-25',
+            'To do or not to do… what?? [caller]' => '',
+            'We todos < 3 > 2, and Xxavier.' => '',
+            // day-has-passed
+            'Open until 2026-11-24, then closed.' => 'day-has-passed 11-21',
+            'The regatta of 3 March 2025 and 1. Dec 2026' => 'day-has-passed 15-27',
+            'Closed until the end of 2025.' => 'day-has-passed 7-28',
+            'Since 2019, until 2026, on 2026-11-25.' => '',
+            // address-stuck
+            'See https://cove.example/map, or ask.' => 'address-stuck 28-29  ,',
+            'map:https://cove.example/map' => 'address-stuck 3-4 : ',
+            'https://cove.examplehttps://far.example' => 'address-stuck 20-28  https://',
+            '(https://cove.example/map ) and https://far.example' => '',
+            // address-unescaped
+            'https://cove.example/?q=[words or "x"]' => 'address-unescaped 24-38 [words or "x" | url]',
+            'https://cove.example/[target or "x" | url]/[roll 1 to 6] [caller]' => '',
+            // conditions
+            '[when counter.planks]x[end]' => 'count-as-condition 6-20 counter.planks > 0',
+            '[when counter.planks > 0]x[end][when caller.boat]y[end]' => '',
+            '[when word 1 is "a" or "b"]x[end]' => 'or-with-constant 23-26',
+            '[when word 1 is one of "a", "b" or "c"]x[end][when words is "a" or words is "b"]y[end]' => '',
+            '[when words or word 1 is "x"]y[end]' => 'or-beside-comparison 6-28',
+            '[when words or (word 1 is "x")]y[end]' => '',
+            // never-holds: planks 0 to 1000, ballast 5 to 12
+            '[when counter.planks < 0]x[end]' => 'never-holds 6-24',
+            '[when roll 1 to 6 > 6]x[end][when roll 6 >= 1]y[end]' => 'never-holds 6-21; never-holds 34-45',
+            '[when counter.ballast > 12 or counter.ballast < 5]x[end]' => 'never-holds 6-49',
+            '[when not counter.ballast <= 12]x[end]' => 'never-holds 6-31',
+            '[when counter.planks > 10 and counter.planks < 5]x[end]' => 'never-holds 6-48',
+            '[when counter.planks > 5]a[else when counter.planks > 10]b[end]' => 'never-holds 37-56',
+            '[when counter.planks > 10]a[else when counter.planks > 5]b[end][when counter.ballast is 12]c[end][when counter.planks + 1 > 1001]d[end]' => 'never-holds 103-128',
+            '[when caller.pebbles > 99]x[end][when word 1 > 3]y[end][when counter.visits > -1]z[end]' => '',
+            // name-never-used
+            '[roll 1 to 6 as luck]!' => 'name-never-used 0-21',
+            '[roll 1 to 6 as luck]![when luck > 3] Well![end]' => '',
+            // can-be-nothing
+            'Ahoy [target]!' => 'can-be-nothing 5-13',
+            'You said [words | upper].' => 'can-be-nothing 9-24',
+            '[when target]Ahoy [target]![else]Ahoy all![end]' => '',
+            '[when words]You said [words].[else when word 2]x[end] [words or "so"] [words | default "x"]' => '',
+            '[words]' => '',
+            '[take word 2 from caller.pebbles | quiet][add 1 to target.pebbles | quiet][target] got [word 2].' => '',
+        ];
+        foreach ($cases as $source => $found) {
+            yield $source => [$source, $found];
+        }
+    }
+
+    #[DataProvider('texts')]
+    public function test_what_is_found_in_a_text_and_where_it_stays_silent(string $source, string $expected): void
+    {
+        $pack = World::pack()->withCommand(new Command('!a', [new WeightedText($source)]));
+        $found = array_values(array_filter(Checks::ofCommand($pack->commands[0], $pack, Moment::fromIso('2026-11-25')), static fn (Finding $finding): bool => $finding->at === '/responses/0/text'));
+        self::assertSame($expected, implode('; ', array_map(static fn (Finding $finding): string => rtrim("{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}".($finding->replacement === null ? '' : " {$finding->replacement}"), "\n"), $found)));
+        foreach ($found as $finding) {
+            self::assertMatchesRegularExpression('/^[^{}]*\.?$|\{(?:user|count)\}/', $finding->sentence(), 'nothing is left to fill in');
+        }
+    }
+
+    public function test_what_is_found_on_commands_and_where_it_stays_silent(): void
+    {
+        $say = [new WeightedText('x')];
+        self::assertSame(['/commands/0/trigger trigger-too-long'], $this->found(new Command('!averyveryverylongword', $say)));
+        self::assertSame([], $this->found(new Command('!averyveryverylongword', $say, ['!short']), new Command('!anotherlongtriggerword', $say, listed: false)));
+        self::assertSame(['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'], $this->found(new Command('!tide', $say, ['!TIDE', '!flow', '!Flow'])));
+        self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(new Command('!a', $say, channelCooldown: 0, personCooldown: 0)));
+        $moderators = new LevelRule(atLeast: Level::Moderator);
+        self::assertSame([], $this->found(new Command('!a', $say, levels: $moderators, channelCooldown: 0, personCooldown: 0), new Command('!b', $say, channelCooldown: 0), new Command('!c', $say, channelCooldown: 0, personCooldown: 0, enabled: false)));
+    }
+
+    public function test_what_is_declared_and_never_used_is_found(): void
+    {
+        $pack = new Pack(World::pack()->channel, commands: [new Command('!a', [new WeightedText('[fact.used][list.used][add 1 to counter.used][caller.boat]')])],
+            facts: ['used' => new Fact('used', 'x'), 'spare' => new Fact('spare', 'y')], lists: ['used' => new TextList('used', [new WeightedText('x')])],
+            counters: ['used' => new Counter('used'), 'spare' => new Counter('Spare')], occasions: ['leak' => new Occasion('leak')], fields: ['boat' => new Field('boat'), 'hat' => new Field('hat'), 'oar' => new Field('oar')],
+            cast: [new CastMember('pia', 'Pia', record: ['oar' => 'x'])]);
+        self::assertSame(['/facts/1 fact.spare', '/counters/1 counter.Spare', '/occasions/0 occasion.leak', '/fields/1 the field hat'], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->data['name']}", array_values(array_filter(Checks::of($pack), static fn (Finding $finding): bool => $finding->kind->code() === 'never-used'))));
+    }
+
+    public function test_every_check_says_a_sentence_a_mend_and_a_reason(): void
+    {
+        $codes = [];
+        foreach (Checks::all() as $check) {
+            if ($check instanceof Concern) {
+                $codes[] = $check->code();
+                foreach ([$check->sentence(), $check->mend(), $check->reason()] as $said) {
+                    self::assertMatchesRegularExpression('/^[\p{Lu}“{].*\.$/su', $said, $check->code());
+                }
+            }
+        }
+        self::assertSame(array_unique($codes), $codes);
     }
 
     /** @return list<string> */

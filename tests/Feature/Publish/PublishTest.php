@@ -52,7 +52,7 @@ final class PublishTest extends TestCase
     {
         $row = $this->command('!tide');
         $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => '[caler]', 'weight' => '1']], 'revision' => (string) $row->revision]));
-        $this->get(route('publish', $this->cove))->assertSee('One finding')->assertSee('Nothing is named caler.');
+        $this->get(route('publish', $this->cove))->assertSee('2 findings')->assertSee('Nothing is named caler.')->assertSee('fact.tide is declared, and no response uses it.');
         $this->post(route('publish.store', $this->cove), ['note' => 'x'])->assertSessionHasErrors('note');
         self::assertSame(0, $this->cove->editions()->count());
     }

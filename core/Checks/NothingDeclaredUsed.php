@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Pack\CastMember;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Severity;
+
+/** Facts, lists, counters, occasions and fields that no response names. Silent on fields that hold what a rehearsal’s cast has, and in a pack without commands. */
+final readonly class NothingDeclaredUsed extends Concern
+{
+    public function code(): string
+    {
+        return 'never-used';
+    }
+
+    public function severity(): Severity
+    {
+        return Severity::Note;
+    }
+
+    public function sentence(): string
+    {
+        return '{name} is declared, and no response uses it.';
+    }
+
+    public function mend(): string
+    {
+        return 'Use it, or drop it.';
+    }
+
+    public function reason(): string
+    {
+        return 'What nobody reads is one more thing to wonder about.';
+    }
+
+    private const KINDS = ['fact' => 'facts', 'list' => 'lists', 'counter' => 'counters', 'occasion' => 'occasions'];
+
+    public function look(Looked $at): array
+    {
+        $used = [];
+        foreach ($at->texts as $text) {
+            foreach ($text->response->calls as $call) {
+                $used[implode('.', array_slice($call->folded, 0, 2))] = true;
+            }
+            foreach ($text->response->changes as $change) {
+                $used[implode('.', array_slice($change->place->folded, 0, 2))] = true;
+            }
+        }
+        $findings = [];
+        foreach ($at->pack->commands === [] ? [] : self::KINDS as $kind => $key) {
+            /** @var array<string, object{name: string}> $declared */
+            $declared = ['fact' => $at->pack->facts, 'list' => $at->pack->lists, 'counter' => $at->pack->counters, 'occasion' => $at->pack->occasions][$kind];
+            foreach (array_keys($declared) as $index => $name) {
+                if (! isset($used["$kind.$name"])) {
+                    $findings[] = new Finding($this, null, "/$key/$index", ['name' => "$kind.{$declared[$name]->name}"]);
+                }
+            }
+        }
+        foreach ($at->pack->commands === [] ? [] : array_keys($at->pack->fields) as $index => $name) {
+            if (! isset($used["caller.$name"]) && ! isset($used["target.$name"]) && array_filter($at->pack->cast, static fn (CastMember $member): bool => isset($member->record[$name])) === []) {
+                $findings[] = new Finding($this, null, "/fields/$index", ['name' => "the field {$at->pack->fields[$name]->name}"]);
+            }
+        }
+
+        return $findings;
+    }
+}

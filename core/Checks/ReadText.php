@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Pack\Command;
+use SilverParrot\Response\Response;
+use SilverParrot\Response\Segments;
+
+/** One text of a command that is a response, read. */
+final readonly class ReadText
+{
+    /**
+     * @param  string  $at  JSON Pointer into the pack
+     * @param  string  $place  in the command: "responses/0/text", "if_it_fails"
+     */
+    public function __construct(public Command $command, public string $at, public string $place, public Response $response)
+    {
+    }
+
+    /** @return list<array{string, bool, int}> as written, whether it is a slot, and where it begins */
+    public function segments(): array
+    {
+        $segments = [];
+        $from = 0;
+        foreach (Segments::of($this->response->text) as [$text, $isSlot]) {
+            $segments[] = [$text, $isSlot, $from];
+            $from += mb_strlen($text);
+        }
+
+        return $segments;
+    }
+
+    /** @return list<array{string, int}> what is said as it stands, and where it begins */
+    public function literals(): array
+    {
+        return array_values(array_map(static fn (array $one): array => [$one[0], $one[2]], array_filter($this->segments(), static fn (array $one): bool => ! $one[1])));
+    }
+
+    public function isResponse(): bool
+    {
+        return str_starts_with($this->place, 'responses/');
+    }
+}
