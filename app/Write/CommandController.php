@@ -8,6 +8,7 @@ use App\Models\Change;
 use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Models\User;
+use App\Storage\Assembler;
 use App\Storage\CommandRows;
 use App\Storage\SavedMeanwhile;
 use App\Storage\TriggerTaken;
@@ -17,6 +18,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Sample;
 use SilverParrot\Pack\WeightedText;
 
 /** One command's page. */
@@ -26,10 +28,12 @@ final readonly class CommandController
     {
     }
 
-    public function create(Channel $channel): View
+    public function create(Request $request, Channel $channel, Assembler $assembler): View
     {
+        $sample = Sample::tryFrom($request->string('sample')->value());
+
         // Kind starting values: 10 s for the channel, 60 s for a person.
-        return $this->page->view($channel, null, new Command('!', [new WeightedText('')]));
+        return $this->page->view($channel, null, $sample === null ? new Command('!', [new WeightedText('')]) : $sample->command($assembler->names($channel)), line: $request->integer('line'));
     }
 
     public function edit(Request $request, Channel $channel, Row $command): View

@@ -72,12 +72,9 @@ abstract class AirTestCase extends TestCase
      */
     protected function awaitTalker(int $after = 0): void
     {
-        for ($tries = 0; $tries < 400; $tries++) {
-            try {
-                if ($this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND lease_epoch > $after AND air_state = 'moderator' AND air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND") === '1') {
-                    return;
-                }
-            } catch (\PDOException) {
+        for ($tries = 0; $tries < 800; $tries++) {
+            if ($this->isThere($after)) {
+                return;
             }
             usleep(50_000);
         }
@@ -91,6 +88,15 @@ abstract class AirTestCase extends TestCase
             'method' => 'POST', 'header' => "Authorization: Bearer {$this->air->setting('HARBOUR_KEY')}\r\nContent-Type: application/json", 'content' => json_encode(['kind' => $kind, 'seconds' => $seconds], JSON_THROW_ON_ERROR), 'timeout' => 10,
         ]]));
         self::assertSame('{"done":true}', $told);
+    }
+
+    protected function isThere(int $after): bool
+    {
+        try {
+            return $this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND lease_epoch > $after AND air_state = 'moderator' AND air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND") === '1';
+        } catch (\PDOException) {
+            return false;
+        }
     }
 
     protected function epoch(): int

@@ -37,7 +37,7 @@ final class ElsewhereTest extends AirTestCase
     public function test_it_joins_hears_answers_is_cut_off_comes_back_and_says_that_nobody_has_an_account(): void
     {
         $this->enter();
-        $this->until(fn (): bool => $this->value('SELECT air_knows_people FROM channels WHERE id = 1') === '0', 'it says that people are known by their names alone');
+        $this->until(fn (): bool => $this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND air_knows_people = 0 AND air_state <> 'away'") === '1', 'it is in, and says that people are known by their names alone');
         $before = $this->planks();
         $this->say('!count');
         $this->until(fn (): bool => str_contains($this->heard(), '<silver_parrot> '.($before + 1)), 'it answers');

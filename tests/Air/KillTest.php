@@ -74,8 +74,7 @@ final class KillTest extends AirTestCase
             $viewer->say('!count');
             usleep(60_000);
         }
-        $this->restartWhenDead();
-        $this->awaitTalker($epoch);
+        $this->restartUntilThere($epoch);
         $viewer->say('!count');
         self::assertTrue($viewer->await(fn (ChatClient $self): bool => $self->saidBy('second_parrot') !== [] && (int) max($self->saidBy('second_parrot')) === $this->planks()));
         $this->agree($viewer, 'second_parrot', $before, $neverSaid);
@@ -128,21 +127,21 @@ final class KillTest extends AirTestCase
         $this->talker = $process;
     }
 
-    /** As the supervisor does it: as often as it dies. */
-    private function restartWhenDead(): void
+    /** As the supervisor does it: as often as it dies, until one is in the chat again. */
+    private function restartUntilThere(int $after): void
     {
-        $died = false;
-        for ($tries = 0; $tries < 200; $tries++) {
+        $deaths = 0;
+        for ($tries = 0; $tries < 600; $tries++) {
             if ($this->talker === null || ! proc_get_status($this->talker)['running']) {
-                $died = true;
-                usleep(500_000);
+                $deaths++;
+                usleep(300_000);
                 $this->start();
             }
-            usleep(25_000);
-            if ($died && $tries > 60) {
+            if ($deaths > 0 && $this->isThere($after)) {
                 return;
             }
+            usleep(50_000);
         }
-        self::fail('nobody died');
+        self::fail($deaths === 0 ? 'nobody died' : 'nobody came back: '.file_get_contents($this->air->home.'/talker.log'));
     }
 }

@@ -168,4 +168,11 @@ final class CommandsTest extends TestCase
         $far = $this->harbour($pia = $this->person('Pia'));
         self::assertArrayNotHasKey('counter.planks', array_column((array) $this->actingAs($pia)->getJson(route('write.reference', $far))->json(), null, 'insert'));
     }
+
+    public function test_a_new_command_begins_with_a_sample_or_with_nothing(): void
+    {
+        $this->get(route('write.new', $this->cove))->assertSee('Begin with')->assertSee('a shout-out');
+        $this->get(route('write.new', ['channel' => $this->cove, 'sample' => 'count']))->assertSee('[add 1 to counter.planks')->assertSee('value="!count"', false);
+        $this->get(route('write.new', ['channel' => $this->cove, 'sample' => 'nonsense']))->assertOk()->assertSee('value="!"', false);
+    }
 }

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+use SilverParrot\Chat\Level;
+
+/** Worked samples to begin a command with. Each says something right away, in any pack. */
+enum Sample: string
+{
+    /** Greets whoever is named, or everybody. */
+    case Greeting = 'greeting';
+
+    /** Sends viewers to somebody else’s channel. */
+    case ShoutOut = 'shout-out';
+
+    /** Addresses in one place. */
+    case Links = 'links';
+
+    /** Says that somebody is away for a while. */
+    case Away = 'away';
+
+    /** Counts something that happens again and again. */
+    case Count = 'count';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Greeting => 'a greeting',
+            self::ShoutOut => 'a shout-out',
+            self::Links => 'links',
+            self::Away => 'away',
+            self::Count => 'a count',
+        };
+    }
+
+    /** @param  Pack  $pack  in which it will stand: a count takes a counter that is there */
+    public function command(Pack $pack): Command
+    {
+        $counter = array_values($pack->counters)[0]->name ?? null;
+
+        return match ($this) {
+            self::Greeting => new Command('!ahoy', [new WeightedText('Ahoy, [target or "shore crew"]! [caller] saved you a seat.'), new WeightedText('[target or "Everybody"], mind the wet paint on the rail.')]),
+            self::ShoutOut => new Command('!shout', [new WeightedText('[when target]Pay a visit to [target][when target.category], last seen busy with [target.category][end]: worth the walk along the shore.[else]Name somebody: [trigger] @name[end]')], levels: new LevelRule(atLeast: Level::Moderator), channelCooldown: 5, personCooldown: 0),
+            self::Links => new Command('!links', [new WeightedText('Charts: https://charts.lantern-cove.example and the shed’s book: https://book.lantern-cove.example')]),
+            self::Away => new Command('!away', [new WeightedText('[caller] is away[when words]: [words][end]. Back before the tide turns.')], channelCooldown: 5, personCooldown: 30),
+            self::Count => $counter === null
+                ? new Command('!count', [new WeightedText('[caller] counts: [roll 1 to 10] today.')])
+                : new Command('!count', [new WeightedText("[add 1 to counter.$counter | plural \"# time\" \"# times\"] so far.")], levels: new LevelRule(atLeast: Level::Moderator), channelCooldown: 5, personCooldown: 0),
+        };
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Pack;
+
+use PHPUnit\Framework\TestCase;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Checks\Checks;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Sample;
+use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Source\Finding;
+use SilverParrot\Value\Moment;
+use Tests\Core\Response\World;
+
+final class SamplesTest extends TestCase
+{
+    public function test_every_sample_says_something_with_and_without_words_and_nothing_is_found_on_it(): void
+    {
+        foreach ([World::pack(), Pack::blank()] as $names) {
+            foreach (Sample::cases() as $sample) {
+                $command = $sample->command($names);
+                $found = array_map(static fn (Finding $finding): string => $finding->sentence(), Checks::ofCommand($command, $names, Moment::fromIso(World::NOW)));
+                self::assertSame([], $found, $sample->value);
+                $pack = $names->withCommand($command);
+                foreach (['', ' @odo', ' for tea'] as $words) {
+                    $rehearsal = new Rehearsal($pack, new Situation, '1', ChatProfile::stream());
+                    $outcome = $rehearsal->line('e', Person::known('1', 'bram', 'Bram', Levels::of(Level::Moderator)), $command->trigger.$words, new Moment(0));
+                    self::assertNotSame([], $outcome->texts(), "{$sample->value}$words: {$outcome->failed?->getMessage()}");
+                    self::assertDoesNotMatchRegularExpression('/  | [,.]|[\[\]]/', $outcome->texts()[0]);
+                }
+            }
+        }
+    }
+}
