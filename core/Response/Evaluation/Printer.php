@@ -50,16 +50,21 @@ final class Printer
     /** With the language's grouping: 12,345.5 */
     public function grouped(int|Number $number): string
     {
-        $format = new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL);
         if (is_int($number)) {
-            return (string) $format->format($number);
+            return $this->groupedWhole($number);
         }
         // The formatter would take a double and lose digits, so only the whole part goes through it.
         [$whole, $decimals] = explode('.', Number::digits($number)) + [1 => ''];
-        $format->setAttribute(\NumberFormatter::FRACTION_DIGITS, 0);
-        $text = strlen($whole) < 19 ? (string) $format->format((int) $whole) : $whole;
+        $text = strlen($whole) < 19 ? $this->groupedWhole((int) $whole) : $whole;
+        $minus = str_starts_with($whole, '-0') ? (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->getSymbol(\NumberFormatter::MINUS_SIGN_SYMBOL) : '';
 
-        return (str_starts_with($whole, '-') && $whole === '-0' ? $format->getSymbol(\NumberFormatter::MINUS_SIGN_SYMBOL) : '').$text.($decimals === '' ? '' : $this->decimalSign().$decimals);
+        return $minus.$text.($decimals === '' ? '' : $this->decimalSign().$decimals);
+    }
+
+    /** With a skeleton, which knows that some languages group from five digits on (CLDR, minimumGroupingDigits). */
+    private function groupedWhole(int $number): string
+    {
+        return (string) \MessageFormatter::formatMessage($this->channel->language, '{0, number, ::group-auto precision-integer}', [$number]);
     }
 
     /** @return string "one", "few", "many", "other" …: the CLDR category of the number in the channel's language */
