@@ -14,6 +14,7 @@ use App\Publish\PublishController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\TryController;
 use App\Remember\MemoryController;
+use App\Write\BringController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\FloodController;
@@ -59,6 +60,8 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
     });
     Route::middleware('can:write,channel')->group(function (): void {
         Route::get('/write/commands/new', [CommandController::class, 'create'])->name('write.new');
+        Route::get('/write/bring', [BringController::class, 'create'])->name('write.bring');
+        Route::post('/write/bring', [BringController::class, 'store']);
         Route::post('/write/commands', [CommandController::class, 'store'])->name('write.store');
         Route::put('/write/commands/{command}', [CommandController::class, 'update'])->name('write.update');
         Route::post('/write/commands/{command}/switch', [CommandController::class, 'switch'])->name('write.switch');

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+/**
+ * A text that somebody brings along: lines "trigger, text", or a CSV (RFC 4180) with a comma, a semicolon, a tab or a bar
+ * between its cells. Which column is which is guessed, and may be said otherwise.
+ */
+final readonly class Brought
+{
+    public const MOST_ROWS = 500;
+
+    private const MOST_COLUMNS = 12;
+
+    private const LONGEST = 1_000_000;
+
+    /**
+     * @param  list<list<string>>  $rows  each with as many cells as there are columns
+     * @param  int  $trigger  the column that holds triggers, from 0 on
+     * @param  int  $text  the column that holds responses
+     * @param  bool  $isCut  whether there were more rows than are taken
+     */
+    private function __construct(public array $rows, public int $columns, public int $trigger, public int $text, public bool $isCut)
+    {
+    }
+
+    public static function read(string $pasted): self
+    {
+        $pasted = ltrim(mb_scrub(mb_strcut($pasted, 0, self::LONGEST)), "\u{FEFF}");
+        $best = [];
+        $width = 0;
+        foreach ([',', ';', "\t", '|'] as $separator) {
+            $rows = self::rows($pasted, $separator);
+            // The separator that divides most rows into the same number of cells is the one.
+            $widths = array_count_values(array_map(count(...), $rows));
+            unset($widths[1]);
+            $alike = $widths === [] ? 0 : max($widths);
+            if ($alike * 2 > count($rows) && $alike > $width) {
+                [$best, $width] = [$rows, $alike];
+            }
+        }
+        if ($best === []) {
+            $best = self::firstWords($pasted);
+        }
+        $columns = min(self::MOST_COLUMNS, max([1, ...array_map(count(...), $best)]));
+        $rows = array_map(static fn (array $row): array => array_slice(array_pad($row, $columns, ''), 0, $columns), array_slice($best, 0, self::MOST_ROWS));
+        [$trigger, $text] = self::guess($rows, $columns);
+
+        return new self($rows, $columns, $trigger, $text, count($best) > self::MOST_ROWS);
+    }
+
+    /** @return list<list<string>> with the spaces around cells taken away, and empty rows left out */
+    private static function rows(string $pasted, string $separator): array
+    {
+        $rows = array_map(static fn (array $row): array => array_map(trim(...), $row), self::cells($pasted, $separator));
+
+        return array_values(array_filter($rows, static fn (array $row): bool => implode('', $row) !== ''));
+    }
+
+    /** @return list<list<string>> by RFC 4180; a quote mark that is never closed is one of the text */
+    public static function cells(string $pasted, string $separator): array
+    {
+        $rows = [];
+        $open = [];
+        $lines = preg_split('/\R/u', $pasted) ?: [];
+        for ($at = 0; $at < count($lines); $at++) {
+            $open[] = $lines[$at];
+            $record = implode("\n", $open);
+            // A cell in quotes may go on over lines: the record ends where its quotes are even.
+            $goesOn = substr_count($record, '"') % 2 === 1 && preg_match('/(?:^|'.preg_quote($separator, '/').')[ ]*+"/', $record) === 1;
+            if ($goesOn && $at + 1 < count($lines)) {
+                continue;
+            }
+            if ($goesOn && count($open) > 1) {
+                // It never ended: each of its lines stands for itself.
+                $at -= count($open) - 1;
+                $record = $open[0];
+            }
+            $rows[] = array_map(strval(...), str_getcsv($record, $separator, '"', ''));
+            $open = [];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<list<string>> lines without any separator: the first word, and the rest */
+    private static function firstWords(string $pasted): array
+    {
+        $rows = [];
+        foreach (preg_split('/\R/u', $pasted) ?: [] as $line) {
+            $parts = preg_split('/\s+/u', trim($line), 2) ?: [];
+            if (($parts[0] ?? '') !== '') {
+                $rows[] = [$parts[0], $parts[1] ?? ''];
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  list<list<string>>  $rows
+     * @return array{int, int} where triggers and where responses stand
+     */
+    private static function guess(array $rows, int $columns): array
+    {
+        $words = $lengths = array_fill(0, max(1, $columns), 0);
+        foreach ($rows as $row) {
+            foreach ($row as $column => $cell) {
+                $isWord = $cell !== '' && preg_match('/\s/u', $cell) !== 1;
+                // A sign before a single word is how triggers look.
+                $words[$column] += $isWord ? ($cell[0] === '!' ? 3 : 1) : 0;
+                $lengths[$column] += mb_strlen($cell);
+            }
+        }
+        $trigger = (int) array_search(max($words), $words, true);
+        $others = array_diff_key($lengths, [$trigger => true]);
+
+        return [$trigger, $others === [] ? $trigger : (int) array_search(max($others), $others, true)];
+    }
+}
