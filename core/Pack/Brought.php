@@ -32,7 +32,7 @@ final readonly class Brought
         $best = [];
         $width = 0;
         foreach ([',', ';', "\t", '|'] as $separator) {
-            $rows = self::rows($pasted, $separator);
+            $rows = self::lines(self::cells($pasted, $separator), $separator);
             // The separator that divides most rows into the same number of cells is the one.
             $widths = array_count_values(array_map(count(...), $rows));
             unset($widths[1]);
@@ -51,12 +51,25 @@ final readonly class Brought
         return new self($rows, $columns, $trigger, $text, count($best) > self::MOST_ROWS);
     }
 
-    /** @return list<list<string>> with the spaces around cells taken away, and empty rows left out */
-    private static function rows(string $pasted, string $separator): array
+    /**
+     * With the spaces around cells taken away, and empty rows left out. Rows of different lengths are no table: they are a
+     * trigger and a text that has separators of its own, and no part of it is lost.
+     *
+     * @param  list<list<string>>  $cells
+     * @return list<list<string>>
+     */
+    private static function lines(array $cells, string $separator): array
     {
-        $rows = array_map(static fn (array $row): array => array_map(trim(...), $row), self::cells($pasted, $separator));
+        $rows = array_values(array_filter($cells, static fn (array $row): bool => trim(implode('', $row)) !== ''));
+        $isRagged = count(array_unique(array_map(count(...), $rows))) > 1;
+        $words = array_filter($rows, static fn (array $row): bool => preg_match('/^\s*+\S++\s*+$/Du', $row[0]) === 1);
+        // A comma with a space behind it is prose, a comma alone divides a table.
+        $isProse = array_filter($rows, static fn (array $row): bool => array_filter(array_slice($row, 2), static fn (string $cell): bool => ! str_starts_with($cell, ' ')) !== []) === [];
+        if (($isRagged || $isProse) && count($words) === count($rows)) {
+            $rows = array_map(static fn (array $row): array => [$row[0], implode($separator, array_slice($row, 1))], $rows);
+        }
 
-        return array_values(array_filter($rows, static fn (array $row): bool => implode('', $row) !== ''));
+        return array_map(static fn (array $row): array => array_map(trim(...), $row), $rows);
     }
 
     /** @return list<list<string>> by RFC 4180; a quote mark that is never closed is one of the text */

@@ -13,7 +13,9 @@ final class BroughtTest extends TestCase
     public function test_lines_and_tables_are_told_apart_and_the_columns_guessed(): void
     {
         $lines = Brought::read("!tide, High water at four.\n\n!knot, Tie us a bowline, [caller].\n!dry,Not a drop\n");
-        self::assertSame([['!tide', 'High water at four.'], 0, 1], [array_slice($lines->rows[0], 0, 2), $lines->trigger, $lines->text]);
+        self::assertSame([['!tide', 'High water at four.'], 0, 1], [$lines->rows[0], $lines->trigger, $lines->text]);
+        self::assertSame(['!knot', 'Tie us a bowline, [caller].'], $lines->rows[1], 'commas in a text are its own');
+        self::assertSame([['!a', 'one, two']], Brought::read('!a, one, two')->rows);
         $table = Brought::read("\u{FEFF}on;seconds;trigger;what is said\nyes;10;!tide;\"High; water\nat four\"\nno;5;!knot;He said \"\"tie\"\" it");
         self::assertSame([2, 3, 4], [$table->trigger, $table->text, $table->columns]);
         self::assertSame("High; water\nat four", $table->rows[1][3]);
