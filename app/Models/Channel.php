@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Checks\Surroundings;
+use SilverParrot\Value\Moment;
 
 /**
  * @property int $id
@@ -46,6 +48,12 @@ final class Channel extends Model
     public function profile(): ChatProfile
     {
         return $this->chat_server === null ? ChatProfile::stream() : ChatProfile::irc();
+    }
+
+    /** What checks of its pack know besides the pack. */
+    public function surroundings(): Surroundings
+    {
+        return new Surroundings(Moment::of(now()), $this->profile());
     }
 
     /** In plain words, how the parrot stands in this channel's chat. */

@@ -16,7 +16,6 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Expected;
 use SilverParrot\Rehearsal\Holding;
 use SilverParrot\Source\Finding;
-use SilverParrot\Value\Moment;
 
 /** What stands between the draft and the air. */
 final readonly class Between
@@ -55,7 +54,7 @@ final readonly class Between
 
         $air = $edition === null ? null : Editions::packOf($edition);
 
-        return new self($draft, $air, Checks::of($draft, Moment::of(now())), $broken, Differences::between($air, $draft));
+        return new self($draft, $air, Checks::of($draft, $channel->surroundings()), $broken, Differences::between($air, $draft));
     }
 
     public function hasErrors(): bool

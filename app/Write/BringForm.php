@@ -15,7 +15,6 @@ use SilverParrot\Pack\Format\Document;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
-use SilverParrot\Value\Moment;
 
 /** What was pasted, which columns were chosen, and what was mended since; the page holds all of it. */
 final readonly class BringForm
@@ -50,7 +49,7 @@ final readonly class BringForm
         foreach ([...$channel->commands()->pluck('trigger_folded')->all(), ...$channel->aliases()->pluck('alias_folded')->all()] as $trigger) {
             $taken[is_string($trigger) ? $trigger : ''] = 'is set off by another command here already';
         }
-        $now = Moment::of(now());
+        $around = $channel->surroundings();
         $rows = [];
         foreach ($this->brought->rows as $index => $cells) {
             if ($index === 0 && $this->skipsFirst) {
@@ -58,7 +57,7 @@ final readonly class BringForm
             }
             [$command, $problem] = self::command($cells[$this->trigger], $this->texts[$index] ?? $cells[$this->text]);
             $folded = Fold::caseless($command->trigger);
-            $rows[$index] = new BroughtRow($command, Checks::ofCommand($command, $names, $now), $problem ?: (isset($taken[$folded]) ? "{$command->trigger} {$taken[$folded]}." : ''));
+            $rows[$index] = new BroughtRow($command, Checks::ofCommand($command, $names, $around), $problem ?: (isset($taken[$folded]) ? "{$command->trigger} {$taken[$folded]}." : ''));
             $taken[$folded] ??= 'stands above already';
         }
 

@@ -11,7 +11,6 @@ use App\Storage\CommandRows;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Source\Fold;
-use SilverParrot\Value\Moment;
 
 /** Finds commands by trigger, alias, text, group, note, or what their sentence says. */
 final readonly class FindCommands
@@ -34,11 +33,11 @@ final readonly class FindCommands
         $count = (clone $query)->count();
         $names = $this->assembler->names($channel);
         $groups = [];
-        $now = Moment::of(now());
+        $around = $channel->surroundings();
         foreach ($query->orderBy('group')->orderBy('trigger_folded')->limit(self::MOST)->get() as $row) {
             /** @var Row $row */
             $command = CommandRows::toCore($row);
-            $groups[$row->group][] = new Entry($row->id, $command, InOneSentence::of($command), count(Checks::ofCommand($command, $names, $now)));
+            $groups[$row->group][] = new Entry($row->id, $command, InOneSentence::of($command), count(Checks::ofCommand($command, $names, $around)));
         }
 
         // What belongs to no group stands last.

@@ -40,7 +40,7 @@ final readonly class Preview
         $situation = $this->memory->copy($channel);
         $caller = self::caller($pack, $shown, $login);
         $findings = array_fill_keys(array_keys($command->sources()), []);
-        foreach (Checks::ofCommand($command, $pack, Moment::of(now())) as $finding) {
+        foreach (Checks::ofCommand($command, $pack, $channel->surroundings()) as $finding) {
             $findings[ltrim($finding->at, '/')][] = $finding->toArray() + ['replacement' => $finding->replacement];
         }
 

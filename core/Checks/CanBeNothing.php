@@ -6,17 +6,14 @@ namespace SilverParrot\Checks;
 
 use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Syntax\Change;
-use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
-use SilverParrot\Response\Syntax\Part;
-use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Syntax\SpanFrom;
 use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** What was typed, or whom it names, in a sentence without an “or”. Silent inside a [when …] that asks for it, behind a filter “default” or “quiet”, behind a verb that needs it, with “as”, in refusal texts, and where nothing else is said. */
+/** What can be nothing, in a sentence without an “or”: words that were not typed, nobody named, an occasion that never was, a field nobody filled in, a stream that is off. Silent inside a [when …] that asks for it, behind a filter “default” or “quiet”, behind a verb that needs it, with “as”, in refusal texts, on details of the channel itself, and where nothing else is said. */
 final readonly class CanBeNothing extends Concern
 {
     public function code(): string
@@ -48,45 +45,16 @@ final readonly class CanBeNothing extends Concern
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            if ($text->isResponse() && count($text->response->parts) > 1) {
-                array_push($findings, ...$this->in($text->response->parts, [], $text));
-            }
-        }
-
-        return $findings;
-    }
-
-    /**
-     * @param  list<Part>  $parts
-     * @param  list<string>  $asked  what conditions around these parts have asked for
-     * @return list<Finding>
-     */
-    private function in(array $parts, array $asked, ReadText $text): array
-    {
-        $findings = [];
-        foreach ($parts as $part) {
-            if ($part instanceof Choice) {
-                $before = $asked;
-                foreach ($part->branches as [$condition, $inside]) {
-                    array_push($findings, ...$this->in($inside, [...$before, ...self::named($condition)], $text));
-                    // Where a condition did not hold, its other branches know of it too.
-                    $before = [...$before, ...self::named($condition)];
+            foreach ($text->isResponse() && count($text->response->parts) > 1 ? $text->prospect->slots : [] as [$slot, $outlook]) {
+                $root = $slot->value;
+                while ($root instanceof Filtered && ! $root->filter instanceof EndsGaps) {
+                    $root = $root->value;
                 }
-                array_push($findings, ...$this->in($part->otherwise, $before, $text));
-            } elseif ($part instanceof Slot && self::changes($part->value)) {
-                // A verb fails where they are nothing, and with it all the rest.
-                $asked = [...$asked, ...self::named($part->value)];
-            } elseif ($part instanceof Slot && ! $part->isQuiet && $part->as === '') {
-                $value = $part->value;
-                while ($value instanceof Filtered && ! $value->filter instanceof EndsGaps) {
-                    $value = $value->value;
-                }
-                $name = self::named($value)[0] ?? '';
-                if ($name !== '' && ($value instanceof Words || ($value instanceof Call && count($value->folded) === 1)) && ! in_array($name, $asked, true)) {
-                    $written = mb_substr($text->response->text, $value->span()->from, $value->span()->to - $value->span()->from);
-                    $isWhole = $value === $part->value;
-                    $instead = $isWhole ? "[$written or \"…\"]" : "[($written or \"…\") | …]";
-                    $findings[] = new Finding($this, $part->span, $text->at, ['name' => $written, 'when' => $name === 'target' ? 'nobody is named' : 'nothing is typed', 'instead' => $instead]);
+                $when = $outlook->canBeNothing && ! $slot->isQuiet && $slot->as === '' ? self::when($root, $at) : null;
+                if ($when !== null) {
+                    $written = $text->written($root->span());
+                    $instead = $root === $slot->value ? "[$written or \"…\"]" : "[($written or \"…\") | …]";
+                    $findings[] = new Finding($this, $slot->span, $text->at, ['name' => $written, 'when' => $when, 'instead' => $instead]);
                 }
             }
         }
@@ -94,27 +62,27 @@ final readonly class CanBeNothing extends Concern
         return $findings;
     }
 
-    private static function changes(Expression $value): bool
+    /** @return string|null null for what is hardly ever nothing, or has a check of its own */
+    private static function when(Expression $root, Looked $at): ?string
     {
-        while ($value instanceof Filtered) {
-            $value = $value->value;
+        if ($root instanceof Words) {
+            return 'nothing is typed';
         }
-
-        return $value instanceof Change;
-    }
-
-    /** @return list<string> "target" and "words", where an expression names them */
-    private static function named(Expression $expression): array
-    {
-        $names = [];
-        foreach (Walk::within($expression) as $one) {
-            if ($one instanceof Words) {
-                $names[] = 'words';
-            } elseif ($one instanceof Call && $one->folded[0] === 'target') {
-                $names[] = 'target';
-            }
+        if ($root instanceof SpanFrom) {
+            return $root->moment instanceof Call && $root->moment->folded[0] === 'occasion' ? ($root->isSince ? 'it never was, or is still to come' : 'it is past, or never was set') : null;
         }
+        if (! $root instanceof Call) {
+            return null;
+        }
+        $part = $root->folded[1] ?? '';
+        $isField = isset($at->pack->fields[$part]);
 
-        return $names;
+        return match ($root->folded[0]) {
+            'target' => $isField ? 'nobody is named, or nothing is kept for them' : 'nobody is named',
+            'occasion' => 'it never was',
+            'caller' => $isField && $at->pack->fields[$part]->start === null && ! $at->pack->fields[$part]->type->isNumber() ? 'nothing is kept for them yet' : ($part === 'tier' ? 'they do not subscribe' : null),
+            'channel' => $part === 'uptime' || $part === 'started' ? 'the stream is off' : null,
+            default => null,
+        };
     }
 }

@@ -7,7 +7,6 @@ namespace SilverParrot\Checks;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
-use SilverParrot\Value\Moment;
 
 /** All checks of a pack. A new one is one class and one line here. */
 final class Checks
@@ -32,14 +31,19 @@ final class Checks
             new OrBesideComparison,
             new NeverHolds,
             new NameNeverUsed,
+            new NameFromBranch,
             new CanBeNothing,
+            new CanFail,
+            new GrowsTooLong,
+            new AlwaysTooLong,
+            new UnknownCategory,
         ];
     }
 
     /** @return list<Finding> */
-    public static function of(Pack $pack, ?Moment $now = null): array
+    public static function of(Pack $pack, Surroundings $around = new Surroundings): array
     {
-        $looked = Looked::at($pack, $now);
+        $looked = Looked::at($pack, $around);
         $findings = [];
         foreach (self::all() as $check) {
             array_push($findings, ...$check->look($looked));
@@ -53,11 +57,11 @@ final class Checks
      *
      * @return list<Finding> their places counted from the command: "/responses/0/text"
      */
-    public static function ofCommand(Command $command, Pack $names, ?Moment $now = null): array
+    public static function ofCommand(Command $command, Pack $names, Surroundings $around = new Surroundings): array
     {
         $alone = new Pack($names->channel, $names->parrot, $names->talkers, [$command], $names->facts, $names->lists, $names->counters, $names->occasions, $names->fields, $names->cast, $names->flood);
         $findings = [];
-        foreach (self::of($alone, $now) as $finding) {
+        foreach (self::of($alone, $around) as $finding) {
             if (str_starts_with($finding->at, '/commands/0/')) {
                 $findings[] = new Finding($finding->kind, $finding->span, substr($finding->at, strlen('/commands/0')), $finding->data, $finding->replacement);
             }

@@ -43,7 +43,7 @@ final readonly class DayThatHasPassed extends Concern
     public function look(Looked $at): array
     {
         $findings = [];
-        $today = $at->now?->in($at->pack->channel->zone)->format('Y-m-d') ?? '';
+        $today = $at->around->now?->in($at->pack->channel->zone)->format('Y-m-d') ?? '';
         foreach ($today === '' ? [] : $at->texts as $text) {
             foreach ($text->literals() as [$literal, $from]) {
                 preg_match_all(self::DAY, $literal, $found, PREG_SET_ORDER | PREG_OFFSET_CAPTURE | PREG_UNMATCHED_AS_NULL);

@@ -36,17 +36,35 @@ final readonly class LeftAsPlaceholder extends Concern
         return 'It would be said as it stands.';
     }
 
-    private const LEFT = '/\b(?:TODO|TBD|FIXME|XXX+|lorem ipsum|your[ _](?:name|link|text|url|message|channel)(?:[ _]here)?|insert[ _]\w+[ _]here|(?:name|link|text|url) here)\b|<\w+(?: \w+)?>|\?{3,}|\{\w+\}|https?:\/\/(?:www\.)?(?:example\.(?:com|org|net)|your-?\w*\.\w+)\b/iu';
+    /** What is left to be filled in, in the ways of templates that are passed around (common practice). */
+    private const LEFT = [
+        '/\b(?:TODO|TBD|FIXME|XXX{1,10}|lorem ipsum)\b/iu',
+        '/\byour[ _](?:name|link|text|url|message|channel)(?:[ _]here)?\b/iu',
+        '/\b(?:insert[ _][A-Za-z]{1,20}[ _]|(?:name|link|text|url) )here\b/iu',
+        '/<[A-Za-z_]{1,20}(?: [A-Za-z_]{1,20})?>|\{[A-Za-z_]{1,20}\}/u',
+        '/\?{3,}/u',
+        '/\bhttps?:\/\/(?:www\.)?(?:example\.(?:com|org|net)|your-?[A-Za-z]{0,20}\.[A-Za-z]{2,20})\b/iu',
+    ];
 
     public function look(Looked $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {
             foreach ($text->literals() as [$literal, $from]) {
-                preg_match_all(self::LEFT, $literal, $found, PREG_OFFSET_CAPTURE);
-                foreach ($found[0] as [$left, $offset]) {
+                $left = [];
+                foreach (self::LEFT as $pattern) {
+                    preg_match_all($pattern, $literal, $found, PREG_OFFSET_CAPTURE);
+                    $left += array_column($found[0], 0, 1);
+                }
+                ksort($left);
+                $end = 0;
+                foreach ($left as $offset => $one) {
+                    if ($offset < $end) {
+                        continue;
+                    }
+                    $end = $offset + strlen($one);
                     $start = $from + mb_strlen(substr($literal, 0, $offset));
-                    $findings[] = new Finding($this, new Span($start, $start + mb_strlen($left)), $text->at, ['text' => $left]);
+                    $findings[] = new Finding($this, new Span($start, $start + mb_strlen($one)), $text->at, ['text' => $one]);
                 }
             }
         }

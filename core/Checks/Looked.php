@@ -4,41 +4,33 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Lengths;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Vocabulary;
-use SilverParrot\Value\Moment;
 
-/** What checks look at: a pack, its responses read once for all of them, and the day on which they are looked at. */
+/** What checks look at: a pack, its responses read once for all of them, and what is around it. */
 final readonly class Looked
 {
     /**
      * @param  list<ReadText>  $texts
-     * @param  Moment|null  $now  null where nobody says what day it is: then nothing is past
      */
-    private function __construct(public Pack $pack, public array $texts, public ?Moment $now)
+    private function __construct(public Pack $pack, public array $texts, public Surroundings $around)
     {
     }
 
-    public static function at(Pack $pack, ?Moment $now, Vocabulary $vocabulary = new Vocabulary): self
+    public static function at(Pack $pack, Surroundings $around, Vocabulary $vocabulary = new Vocabulary): self
     {
         $texts = [];
+        $lengths = Lengths::of($pack->channel);
         foreach ($pack->commands as $index => $command) {
-            array_push($texts, ...self::textsOf($command, $index, $vocabulary));
+            foreach ($command->sources() as $place => $source) {
+                $response = Response::of($source, $vocabulary);
+                $texts[] = new ReadText($command, "/commands/$index/$place", $place, $response, Forecast::of($response, $pack, $around->profile, $command->triggers(), $lengths));
+            }
         }
 
-        return new self($pack, $texts, $now);
-    }
-
-    /** @return list<ReadText> */
-    private static function textsOf(Command $command, int $index, Vocabulary $vocabulary): array
-    {
-        $texts = [];
-        foreach ($command->sources() as $place => $source) {
-            $texts[] = new ReadText($command, "/commands/$index/$place", $place, Response::of($source, $vocabulary));
-        }
-
-        return $texts;
+        return new self($pack, $texts, $around);
     }
 }

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Choice;
+use SilverParrot\Response\Syntax\Expression;
+use SilverParrot\Response\Syntax\Literal;
+use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A condition whose answer is known before anybody says a line: from floors and ceilings, what a roll can be, what an earlier branch has taken. Silent on everything that a line, memory or the service decides, and on a constant alone. */
+/** A condition whose answer is known before anybody says a line: from floors and ceilings, what a roll can be, the levels there are, kinds that never are the same, what an earlier branch has taken. Silent on everything that a line, memory or the service decides, and on a constant alone. */
 final readonly class NeverHolds extends Concern
 {
     public function code(): string
@@ -42,22 +46,39 @@ final readonly class NeverHolds extends Concern
         $findings = [];
         foreach ($at->texts as $text) {
             foreach (Walk::parts($text->response->parts) as $part) {
-                $taken = [];
-                foreach ($part instanceof Choice ? $part->branches : [] as [$condition]) {
-                    $reckoned = Reckoning::holds($condition, $at->pack);
-                    $range = Reckoning::range($condition, $at->pack);
-                    if ($reckoned !== null && ! $condition instanceof Call) {
-                        $findings[] = new Finding($this, $condition->span(), $text->at, ['never' => $reckoned ? 'always' : 'never', 'why' => '']);
-                    } elseif ($range !== null && array_filter($taken, static fn (array $one): bool => $one[0] === $range[0] && $range[1]->isWithin($one[1])) !== []) {
-                        $findings[] = new Finding($this, $condition->span(), $text->at, ['never' => 'never', 'why' => ' here: a branch before it has taken it all']);
-                    }
-                    if ($range !== null) {
-                        $taken[] = $range;
-                    }
+                if ($part instanceof Choice) {
+                    array_push($findings, ...$this->in($part, $text, $at));
                 }
             }
         }
 
         return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function in(Choice $choice, ReadText $text, Looked $at): array
+    {
+        $conditions = array_column($choice->branches, 0);
+        $findings = [];
+        foreach (Cases::of($conditions, $text->prospect->values, $at->pack, $at->around->profile) as $branch => $holds) {
+            $condition = $conditions[$branch];
+            if ($holds === null || self::isConstant($condition)) {
+                continue;
+            }
+            $alone = $branch === 0 ? $holds : Cases::of([$condition], $text->prospect->values, $at->pack, $at->around->profile)[0];
+            // What always holds once the others are out is only another way to write [else].
+            if ($alone === $holds || ! $holds) {
+                $findings[] = new Finding($this, $condition->span(), $text->at, ['never' => $holds ? 'always' : 'never', 'why' => $alone === $holds ? '' : ' here: a branch before it has taken it all']);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** A count alone and a text beside an “or” have checks of their own. */
+    private static function isConstant(Expression $condition): bool
+    {
+        return $condition instanceof Literal || $condition instanceof Call
+            || (($condition instanceof OrElse || $condition instanceof AndAlso) && (self::isConstant($condition->left) || self::isConstant($condition->right)));
     }
 }

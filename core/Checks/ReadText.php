@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Pack\Command;
+use SilverParrot\Response\Outlook\Prospect;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Segments;
+use SilverParrot\Source\Span;
 
 /** One text of a command that is a response, read. */
 final readonly class ReadText
@@ -15,7 +17,7 @@ final readonly class ReadText
      * @param  string  $at  JSON Pointer into the pack
      * @param  string  $place  in the command: "responses/0/text", "if_it_fails"
      */
-    public function __construct(public Command $command, public string $at, public string $place, public Response $response)
+    public function __construct(public Command $command, public string $at, public string $place, public Response $response, public Prospect $prospect)
     {
     }
 
@@ -36,6 +38,12 @@ final readonly class ReadText
     public function literals(): array
     {
         return array_values(array_map(static fn (array $one): array => [$one[0], $one[2]], array_filter($this->segments(), static fn (array $one): bool => ! $one[1])));
+    }
+
+    /** What stands at a span, as it was typed. */
+    public function written(Span $span): string
+    {
+        return mb_substr($this->response->text, $span->from, $span->to - $span->from);
     }
 
     public function isResponse(): bool

@@ -44,7 +44,7 @@ enum Sample: string
             self::Greeting => new Command('!ahoy', [new WeightedText('Ahoy, [target or "shore crew"]! [caller] saved you a seat.'), new WeightedText('[target or "Everybody"], mind the wet paint on the rail.')]),
             self::ShoutOut => new Command('!shout', [new WeightedText('[when target]Pay a visit to [target][when target.category], last seen busy with [target.category][end]: worth the walk along the shore.[else]Name somebody: [trigger] @name[end]')], levels: new LevelRule(atLeast: Level::Moderator), channelCooldown: 5, personCooldown: 0),
             self::Links => new Command('!links', [new WeightedText('Charts: https://charts.lantern-cove.example and the shed’s book: https://book.lantern-cove.example')]),
-            self::Away => new Command('!away', [new WeightedText('[caller] is away[when words]: [words][end]. Back before the tide turns.')], channelCooldown: 5, personCooldown: 30),
+            self::Away => new Command('!away', [new WeightedText('[caller] is away[when words]: [words | cut 200][end]. Back before the tide turns.')], channelCooldown: 5, personCooldown: 30),
             self::Count => $counter === null
                 ? new Command('!count', [new WeightedText('[caller] counts: [roll 1 to 10] today.')])
                 : new Command('!count', [new WeightedText("[add 1 to counter.$counter | plural \"# time\" \"# times\"] so far.")], levels: new LevelRule(atLeast: Level::Moderator), channelCooldown: 5, personCooldown: 0),

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Response;
 
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Value;
 
 /** What can stand after a bar. A gap passes by; a filter sees it only if it is an EndsGaps. */
@@ -14,6 +16,14 @@ interface Filter
 
     /** @return array{int, int} the fewest and the most values it takes */
     public function arity(): array;
+
+    /**
+     * What comes of it and how long that gets, known before anybody says a line. The value's own gaps are added by who asks.
+     *
+     * @param  list<Outlook>  $arguments
+     * @param  array<string, Outlook>  $named
+     */
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook;
 
     /**
      * @param  list<null|bool|int|string|Value>  $arguments

@@ -6,7 +6,6 @@ namespace SilverParrot\Response;
 
 use Brick\Math\BigRational;
 use SilverParrot\Chat\Level;
-use SilverParrot\Response\Evaluation\Operation;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Arithmetic;
@@ -34,6 +33,7 @@ use SilverParrot\Source\Source;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
 
 /**
  * Reads the inside of one slot, from loose to tight: filters, `or`, `and`, `not`, comparisons, sums, products, unary

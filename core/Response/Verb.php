@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Verbs\Cell;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
@@ -18,6 +19,9 @@ interface Verb
 
     /** Whether the place comes before the amount: `set place to value`. */
     public function placeFirst(): bool;
+
+    /** What is kept afterwards, and why it can fail. */
+    public function outlook(Outlook $place, ?Outlook $amount): Outlook;
 
     /** @return null|bool|int|string|Value what is kept afterwards */
     public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value;

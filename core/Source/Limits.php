@@ -34,6 +34,9 @@ final class Limits
     /** Characters of a text kept in a viewer's field. */
     public const FIELD_TEXT = 500;
 
+    /** Characters of one detail or reading from outside. */
+    public const READING = 500;
+
     /** Bytes of a pack document. */
     public const PACK = 4_000_000;
 

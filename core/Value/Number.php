@@ -16,6 +16,9 @@ final readonly class Number implements Value
     /** Decimals that are printed. */
     public const DECIMALS = 6;
 
+    /** Characters of a typed number: a sign, 15 digits, a point and six decimals; what is around it may be spaces. */
+    public const LONGEST_TYPED = 24;
+
     /** Numerators and denominators up to this stay ints: their product with a million and twice their size fit into one. */
     private const SMALL = 1_000_000_000_000;
 

@@ -37,6 +37,11 @@ final class Failed extends \Exception
         return new self('not-whole', 'A whole number is needed, and this is '.Number::digits($amount).'.', $span);
     }
 
+    public static function tooMuch(string $unit, int $most, Span $span): self
+    {
+        return new self('too-much', "Nobody can have more than $most $unit.", $span);
+    }
+
     public static function notEnough(string $unit, string $has, Span $span): self
     {
         return new self('not-enough', "There are not enough $unit: only $has.", $span);

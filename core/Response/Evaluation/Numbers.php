@@ -9,6 +9,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\Value\Value;
 

@@ -188,7 +188,7 @@ final class Printer
     }
 
     /** @param  list<string>  $items */
-    private function list(array $items): string
+    public function list(array $items): string
     {
         if (count($items) < 2) {
             return $items[0] ?? '';

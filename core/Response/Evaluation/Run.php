@@ -96,7 +96,8 @@ final class Run
             $this->needed->request($request);
         }
 
-        return $reading;
+        // Bytes are a cheap bound: only beyond it are characters counted.
+        return is_string($reading) && strlen($reading) > Limits::READING ? mb_substr($reading, 0, Limits::READING) : $reading;
     }
 
     public function printer(): Printer

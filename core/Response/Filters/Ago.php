@@ -8,6 +8,9 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
@@ -24,6 +27,11 @@ final readonly class Ago implements Filter
     public function arity(): array
     {
         return [0, 0];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return $value->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)->orGap(...($value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

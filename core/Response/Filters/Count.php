@@ -6,12 +6,20 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Value\Range;
 
 final readonly class Count extends ListFilter
 {
     public function describe(): Described
     {
         return new Described('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return Outlook::whole(Range::ofACount());
     }
 
     protected function of(array $items, Run $run): int

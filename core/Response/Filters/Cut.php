@@ -9,6 +9,8 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
@@ -23,6 +25,15 @@ final readonly class Cut implements Filter
     public function arity(): array
     {
         return [1, 1];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $most = $arguments[0]->asNumber();
+        $length = max(1, $most->range->high ?? $value->longest);
+        $cut = $value->longest <= $length ? $value : $value->asText(min($value->shortest, $length), $length, $value->bytes + strlen('…'));
+
+        return $cut->orGap(...$most->gaps, ...(($most->range->low ?? 0) < 1 ? [GapReason::WrongKind] : []));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

@@ -8,6 +8,10 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
@@ -25,6 +29,14 @@ final readonly class Date implements Filter
     public function arity(): array
     {
         return [0, 1];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $pattern = isset($arguments[0]) ? $arguments[0]->written : '';
+        $length = is_string($pattern) ? $in->lengths->date(mb_substr($pattern, 0, self::LONGEST)) : Outlook::text(0, Limits::READING);
+
+        return $value->asText($length->shortest, $length->longest, $length->bytes)->orGap(...($value->isOnly(ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

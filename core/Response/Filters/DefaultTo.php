@@ -9,6 +9,8 @@ use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Value;
 
 /** `default` */
@@ -22,6 +24,15 @@ final readonly class DefaultTo implements EndsGaps, Filter
     public function arity(): array
     {
         return [1, 1];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        if (! $value->mayBeNoValue()) {
+            return $value;
+        }
+
+        return $value->kinds === [] ? $arguments[0] : $value->known()->orElse($arguments[0]);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value

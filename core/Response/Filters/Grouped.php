@@ -8,7 +8,11 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
+use SilverParrot\Value\Number;
 use SilverParrot\Value\Value;
 
 /** `number` */
@@ -22,6 +26,14 @@ final readonly class Grouped implements Filter
     public function arity(): array
     {
         return [0, 0];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $number = $value->withoutNothing()->asNumber();
+        $whole = $in->lengths->grouped($number->range?->digits() ?? Limits::DIGITS) + ($number->range === null ? 2 + Number::DECIMALS : 1);
+
+        return $value->asText(1, $whole)->orGap(...$number->gaps);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

@@ -7,9 +7,14 @@ namespace SilverParrot\Response\Filters;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Lengths;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Response\TakesWords;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Range;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\Value\Value;
 
@@ -29,6 +34,17 @@ final readonly class InUnit implements Filter, TakesWords
     public function words(): array
     {
         return ['minutes', 'hours', 'days'];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $most = Lengths::DAYS * match ($arguments[0]->written) {
+            'days' => 1,
+            'hours' => 24,
+            default => 1_440,
+        };
+
+        return $value->asWhole(new Range(0, $most))->orGap(...($value->isOnly(ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): int|Gap|null

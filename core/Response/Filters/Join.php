@@ -7,6 +7,8 @@ namespace SilverParrot\Response\Filters;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
@@ -20,6 +22,16 @@ final readonly class Join implements Filter
     public function arity(): array
     {
         return [1, 1];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        if ($value->item === null) {
+            return $value;
+        }
+        $joint = $arguments[0];
+
+        return $value->asText(0, $value->most * $value->item->longest + max(0, $value->most - 1) * $joint->longest, $value->most * $value->item->bytes + max(0, $value->most - 1) * $joint->bytes);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value

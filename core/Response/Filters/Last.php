@@ -6,6 +6,8 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Value;
 
 final readonly class Last extends ListFilter
@@ -13,6 +15,11 @@ final readonly class Last extends ListFilter
     public function describe(): Described
     {
         return new Described('last', '', 'one of its parts', '[channel.tags | last]', 'The last of a list; of a text, its last word.', 'gives nothing');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return self::part($value);
     }
 
     protected function of(array $items, Run $run): null|bool|int|string|Value

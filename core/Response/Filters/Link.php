@@ -7,6 +7,8 @@ namespace SilverParrot\Response\Filters;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Ends;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -24,17 +26,30 @@ final readonly class Link implements Filter
         return [0, 0];
     }
 
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $isOne = is_string($value->written) && self::address($value->written) !== null;
+
+        return $value->asText(1, $value->longest + strlen('https://'), $value->bytes + strlen('https://'))->orGap(...($isOne || $value->kinds === [] ? [] : [GapReason::WrongKind]));
+    }
+
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
     {
         if ($value === null) {
             return null;
         }
-        $text = Ends::withoutSpace($run->print($value));
+
+        return self::address($run->print($value)) ?? new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'an address like charts.lantern-cove.example/find']);
+    }
+
+    /** @return string|null the text as an address; null where it is none */
+    private static function address(string $text): ?string
+    {
+        $text = Ends::withoutSpace($text);
         if (preg_match('#^https?://[^\s]+$#Dui', $text) === 1) {
             return $text;
         }
 
-        return preg_match('#^(?:[\p{L}\p{N}-]+\.)+\p{L}{2,63}(?::\d{1,5})?(?:[/?\#]\S*)?$#Du', $text) === 1 ? "https://$text"
-            : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'an address like charts.lantern-cove.example/find']);
+        return preg_match('#^(?:[\p{L}\p{N}-]+\.)+\p{L}{2,63}(?::\d{1,5})?(?:[/?\#]\S*)?$#Du', $text) === 1 ? "https://$text" : null;
     }
 }

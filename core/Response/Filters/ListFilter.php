@@ -6,6 +6,9 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
@@ -29,4 +32,24 @@ abstract readonly class ListFilter implements Filter
 
     /** @param  list<null|bool|int|string|Value>  $items */
     abstract protected function of(array $items, Run $run): null|bool|int|string|Value;
+
+    /** One part of a list, or one word of a text. */
+    protected static function part(Outlook $value): Outlook
+    {
+        $part = $value->item ?? ($value->isOnly(ValueKind::Text) ? $value->asText(0, $value->longest, $value->bytes) : $value);
+
+        return $part->orNothing();
+    }
+
+    /** A list in another order; the words of a text, with what the language puts between them. */
+    protected static function list(Outlook $value, Forecast $in): Outlook
+    {
+        $list = match (true) {
+            $value->item !== null => $value,
+            $value->isOnly(ValueKind::Text) || count($value->kinds) > 1 => Outlook::items($value->asText(0, $value->longest + intdiv($value->longest + 1, 2) * $in->lengths->joint(), $value->bytes * (1 + $in->lengths->joint() * 4)), 1, 0),
+            default => Outlook::items($value, 1, 0),
+        };
+
+        return $list->orNothing();
+    }
 }

@@ -6,12 +6,19 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 
 final readonly class Lower extends TextFilter
 {
     public function describe(): Described
     {
         return new Described('lower', '', 'a text', '[words | lower]', 'Writes it in small letters.', 'passes it on');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return self::grown($value, 1, 3);
     }
 
     protected function change(string $text, Run $run): string

@@ -6,12 +6,19 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 
 final readonly class Mention extends TextFilter
 {
     public function describe(): Described
     {
         return new Described('mention', '', 'a text', '[target | mention], the kettle is on.', 'Writes a name so that its owner is told.', 'passes it on');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return self::longer($value, 1);
     }
 
     protected function change(string $text, Run $run): string

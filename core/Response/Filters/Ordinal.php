@@ -8,6 +8,8 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
@@ -21,6 +23,11 @@ final readonly class Ordinal implements Filter
     public function arity(): array
     {
         return [0, 0];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return $value->asText(1, $in->lengths->ordinal($value->range?->digits() ?? 20))->orGap(...$value->withoutNothing()->asNumber()->gaps);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

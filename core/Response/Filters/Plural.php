@@ -8,6 +8,8 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\TakesNamed;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
@@ -27,6 +29,22 @@ final readonly class Plural implements Filter, TakesNamed
     public function named(): array
     {
         return ['zero', 'one', 'two', 'few', 'many', 'other'];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $number = $value->withoutNothing()->asNumber();
+        $longest = 0;
+        $bytes = 0;
+        $shortest = null;
+        foreach ([...$arguments, ...array_values($named)] as $text) {
+            $marks = is_string($text->written) ? substr_count($text->written, '#') : $text->longest;
+            $longest = max($longest, $text->longest + $marks * ($number->longest - 1));
+            $bytes = max($bytes, $text->bytes + $marks * ($number->bytes - 1));
+            $shortest = min($shortest ?? $text->shortest, $text->shortest);
+        }
+
+        return $value->asText($shortest ?? 0, $longest, $bytes)->orGap(...$number->gaps);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

@@ -7,6 +7,8 @@ namespace SilverParrot\Response\Filters;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Value;
 
 /** Only printing is quiet: the slot sees to that, the value passes by, so that `as` can keep it. */
@@ -20,6 +22,11 @@ final readonly class Quiet implements Filter
     public function arity(): array
     {
         return [0, 0];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return $value;
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value

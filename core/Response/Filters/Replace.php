@@ -7,6 +7,9 @@ namespace SilverParrot\Response\Filters;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Value;
 
 final readonly class Replace implements Filter
@@ -19,6 +22,16 @@ final readonly class Replace implements Filter
     public function arity(): array
     {
         return [2, 2];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        [$what, $by] = $arguments;
+        $times = is_string($what->written) ? $what->longest : 1;
+        // What is written may come again at every letter.
+        $grown = $times === 0 ? $value->longest : max($value->longest, intdiv($value->longest, $times) * $by->longest + $value->longest % $times);
+
+        return $value->asText(0, $grown, min(Limits::SAID * 4, max(1, $by->bytes) * $value->bytes));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): ?string

@@ -6,6 +6,8 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Items;
 
 final readonly class Reverse extends ListFilter
@@ -13,6 +15,11 @@ final readonly class Reverse extends ListFilter
     public function describe(): Described
     {
         return new Described('reverse', '', 'a list', '[channel.tags | reverse]', 'A list from its end to its beginning; of a text, its words.', 'passes it on');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return self::list($value, $in);
     }
 
     protected function of(array $items, Run $run): ?Items

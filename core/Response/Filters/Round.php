@@ -8,9 +8,12 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Number;
+use SilverParrot\Value\Range;
 use SilverParrot\Value\Value;
 
 final readonly class Round implements Filter
@@ -23,6 +26,16 @@ final readonly class Round implements Filter
     public function arity(): array
     {
         return [0, 1];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $number = $value->withoutNothing()->asNumber();
+        $places = ($arguments[0] ?? null)?->asNumber()->range ?? (isset($arguments[0]) ? null : new Range(0, 0));
+        $rounded = $number->range !== null ? $number : Outlook::number($number->longest)->orGap(...$number->gaps);
+        $isBad = $places === null || $places->low < 0 || $places->high > Number::DECIMALS;
+
+        return ($value->canBeNothing ? $rounded->orNothing() : $rounded)->orGap(...($isBad ? [GapReason::WrongKind] : []));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): int|Number|Gap|null

@@ -8,6 +8,9 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
@@ -24,6 +27,15 @@ final readonly class Short implements Filter
     public function arity(): array
     {
         return [0, 0];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $short = $in->lengths->short();
+        // A number so small is written out.
+        $isSmall = $value->range !== null && $value->range->digits() <= 3;
+
+        return $value->asText(1, $isSmall ? $value->range->digits() : $short->longest, $short->bytes)->orGap(...($value->isOnly(ValueKind::Number, ValueKind::Span, ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

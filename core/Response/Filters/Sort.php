@@ -6,6 +6,8 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
@@ -14,6 +16,11 @@ final readonly class Sort extends ListFilter
     public function describe(): Described
     {
         return new Described('sort', '', 'a list', '[channel.tags | sort]', 'A list in the order of the channel’s language, numbers by their size; of a text, its words.', 'passes it on');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        return self::list($value, $in);
     }
 
     protected function of(array $items, Run $run): ?Items

@@ -6,6 +6,7 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
@@ -27,4 +28,17 @@ abstract readonly class TextFilter implements Filter
     }
 
     abstract protected function change(string $text, Run $run): string;
+
+    /** Where a letter can become several: “ﬃ” in capitals are three. Those of ASCII stay as many as they are. */
+    protected static function grown(Outlook $value, int $characters, int $bytes): Outlook
+    {
+        $isPlain = $value->bytes === $value->longest;
+
+        return $value->asText($value->shortest, $value->longest * ($isPlain ? 1 : $characters), $value->bytes * ($isPlain ? 1 : $bytes));
+    }
+
+    protected static function longer(Outlook $value, int $by): Outlook
+    {
+        return $value->asText($value->shortest, $value->longest + $by, $value->bytes + $by);
+    }
 }

@@ -15,6 +15,11 @@ final readonly class Caller extends PersonName
         return new Described('caller', '', 'a person', '[caller]', 'The person whose line set the command off.', parts: self::PARTS, tells: self::TELLS);
     }
 
+    protected function isAlwaysThere(): bool
+    {
+        return true;
+    }
+
     public function person(Run $run): ?Person
     {
         return $run->scene->caller;

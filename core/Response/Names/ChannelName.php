@@ -9,10 +9,15 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Moment;
+use SilverParrot\Value\Range;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\Value\Value;
 
@@ -61,6 +66,25 @@ final readonly class ChannelName implements Name
         return isset($call->path[2]) || (isset($call->path[1]) && ! in_array($call->folded[1], self::PARTS, true))
             ? [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS)]
             : Checking::takesNothing($call);
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        $part = $call->folded[1] ?? 'name';
+        if ($part === 'name') {
+            return Outlook::written($in->pack->channel->name);
+        }
+        $outlook = match ($part) {
+            'title', 'category', 'link' => Outlook::text(0, Limits::READING),
+            'tags', 'guests' => Outlook::items(Outlook::text(1, Limits::READING), 1, 0)->orElse(Outlook::items(Outlook::text(1, 1), intdiv(Limits::READING, 2), $in->lengths->joint())),
+            'viewers', 'followers', 'subscribers' => Outlook::whole(Range::ofACount()),
+            'live' => $in->lengths->yesNo(),
+            'started', 'next' => $in->lengths->moment(),
+            'uptime' => $in->lengths->span(),
+            default => Outlook::nothing()->orGap(GapReason::Unknown),
+        };
+
+        return $outlook->orNothing()->orGap(GapReason::DetailsDown);
     }
 
     public function value(Call $call, Run $run): null|bool|int|string|Value

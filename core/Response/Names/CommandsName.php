@@ -10,6 +10,8 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -26,6 +28,14 @@ final readonly class CommandsName implements Name
     public function check(Call $call, Pack $pack): array
     {
         return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : ($call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call));
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->enabled && $one->listed));
+        $triggers = Outlook::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));
+
+        return Outlook::items($triggers, count($shown), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
     }
 
     public function value(Call $call, Run $run): Items|Gap|null

@@ -17,14 +17,18 @@ use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Verbs\Cell;
 use SilverParrot\Response\Verbs\CounterCell;
 use SilverParrot\Response\Writable;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Range;
 
 final readonly class CounterName implements Name, Remembering, Writable
 {
@@ -50,6 +54,24 @@ final readonly class CounterName implements Name, Remembering, Writable
         }
 
         return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(Mistake::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        $counter = $in->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter === null) {
+            return Outlook::nothing()->orGap(GapReason::Unknown);
+        }
+        // A sum over categories has no floor and ceiling of its own.
+        $isSum = isset($call->folded[2]);
+        $number = Outlook::whole($isSum ? new Range(-Limits::COUNTER, Limits::COUNTER) : new Range($counter->within(-Limits::COUNTER), $counter->within(Limits::COUNTER)));
+
+        return match ($counter->scope) {
+            CounterScope::Channel => $number,
+            CounterScope::Category => $isSum ? $number : $number->orGap(GapReason::DetailsDown),
+            // Where nobody set it off, it is nobody's.
+            CounterScope::Viewer => $number->orNothing(),
+        };
     }
 
     public function value(Call $call, Run $run): int|Gap|null

@@ -9,6 +9,8 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -27,6 +29,13 @@ final readonly class FactName implements Name
             ! isset($pack->facts[$call->folded[1]]) || isset($call->path[2]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_map(static fn (Fact $fact): string => $fact->name, array_values($pack->facts)))],
             default => Checking::takesNothing($call),
         };
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        $fact = $in->pack->facts[$call->folded[1] ?? ''] ?? null;
+
+        return $fact === null ? Outlook::nothing()->orGap(GapReason::Unknown) : Outlook::written($fact->text);
     }
 
     public function value(Call $call, Run $run): string|Gap

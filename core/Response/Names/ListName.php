@@ -7,17 +7,21 @@ namespace SilverParrot\Response\Names;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\WeightedText;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\ListDraw;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Range;
 
 final readonly class ListName implements Name, Remembering
 {
@@ -41,6 +45,24 @@ final readonly class ListName implements Name, Remembering
 
         return count($call->operands) > $most || $call->named !== [] || $call->for !== null
             ? [new Finding(Mistake::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])] : [];
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        $list = $in->pack->lists[$call->folded[1] ?? ''] ?? null;
+        if ($list === null) {
+            return Outlook::nothing()->orGap(GapReason::Unknown);
+        }
+        if (isset($call->path[2])) {
+            return Outlook::whole(new Range(count($list->items), count($list->items)));
+        }
+        $item = Outlook::oneOf(...array_map(static fn (WeightedText $one): string => $one->text, $list->items));
+
+        return match (true) {
+            isset($call->operands[0]) => $item->orNothing()->orGap(...$in->value($call->operands[0])->asNumber()->gaps),
+            $list->items === [] => $item->orGap(GapReason::EmptyList),
+            default => $item,
+        };
     }
 
     public function value(Call $call, Run $run): int|string|Gap|null

@@ -9,8 +9,12 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
 
 final readonly class LookupName implements Name
@@ -23,6 +27,11 @@ final readonly class LookupName implements Name
     public function check(Call $call, Pack $pack): array
     {
         return isset($call->path[2]) ? [] : [Checking::partExpected($call, 'lookup.tide.high')];
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        return Outlook::anything(Limits::READING)->orNothing()->orGap(GapReason::LookupDown);
     }
 
     public function value(Call $call, Run $run): null|bool|int|string|Value

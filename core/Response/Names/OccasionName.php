@@ -10,6 +10,8 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Verbs\Cell;
@@ -33,6 +35,11 @@ final readonly class OccasionName implements Name, Remembering, Writable
             ! isset($pack->occasions[$call->folded[1]]) || isset($call->path[2]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_map(static fn (Occasion $one): string => $one->name, array_values($pack->occasions)))],
             default => Checking::takesNothing($call),
         };
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        return $in->lengths->moment()->orNothing();
     }
 
     public function value(Call $call, Run $run): Moment|Gap|null

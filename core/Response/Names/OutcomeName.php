@@ -8,11 +8,16 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Value;
 
 final readonly class OutcomeName implements Name
 {
+    /** Characters of a sentence that says why, at most: all levels by name, and a few words around them. */
+    public const LONGEST = 120;
+
     private const PARTS = ['name', 'reason', 'left', 'needs'];
 
     public function describe(): Described
@@ -26,6 +31,16 @@ final readonly class OutcomeName implements Name
             ! isset($call->path[1]) => [Checking::partExpected($call, 'outcome.reason')],
             isset($call->path[2]) || ! in_array($call->folded[1], self::PARTS, true) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS)],
             default => Checking::takesNothing($call),
+        };
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        return match ($call->folded[1] ?? '') {
+            'name' => Outlook::oneOf(...$in->triggers),
+            'left' => $in->lengths->span()->orNothing(),
+            // Sentences of our own, which name what the command asks for.
+            default => Outlook::text(0, self::LONGEST)->orNothing(),
         };
     }
 

@@ -4,23 +4,30 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Verbs\Cell;
 use SilverParrot\Response\Verbs\FieldCell;
 use SilverParrot\Response\Writable;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Moment;
+use SilverParrot\Value\Range;
 use SilverParrot\Value\Value;
 
 /** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
@@ -55,6 +62,9 @@ abstract readonly class PersonName implements Name, Remembering, Writable
     /** Whoever wrote something within this is taken to be here still. */
     private const HERE_SECONDS = 600;
 
+    /** Whether a command always has one. */
+    abstract protected function isAlwaysThere(): bool;
+
     /** Null when there is nobody; a pending gap while it is not known who it is. */
     abstract public function person(Run $run): Person|Gap|null;
 
@@ -67,6 +77,31 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         }
 
         return $findings;
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        $part = $call->folded[1] ?? '';
+        $longestName = $in->profile->longestName;
+        $field = $in->pack->fields[$part] ?? null;
+        if ($field !== null && ! in_array($part, self::PARTS, true)) {
+            return self::fieldOutlook($field, $in)->orNothing();
+        }
+        $outlook = match ($part) {
+            '' => Outlook::of(ValueKind::Person, 1, $longestName),
+            'name', 'login' => Outlook::text(1, $longestName),
+            'level' => $in->lengths->level(),
+            'levels' => Outlook::items($in->lengths->level(), count(Level::cases()), $in->lengths->joint()),
+            'tier' => Outlook::whole(new Range(1, 3))->orNothing(),
+            'known', 'here' => $in->lengths->yesNo(),
+            'lines' => Outlook::whole(Range::ofACount())->orNothing(),
+            'first_seen', 'last_seen' => $in->lengths->moment()->orNothing(),
+            'category' => Outlook::text(0, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown),
+            'followed', 'subscribed', 'account_made' => $in->lengths->moment()->orNothing()->orGap(GapReason::DetailsDown),
+            default => Outlook::nothing()->orGap(GapReason::Unknown),
+        };
+
+        return $this->isAlwaysThere() ? $outlook : $outlook->orNothing();
     }
 
     public function value(Call $call, Run $run): null|bool|int|string|Value
@@ -134,6 +169,17 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         }
 
         return $run->knows(Key::field($field->name, $person->id)) ? new FieldCell($field, $person, $run) : Gap::pending();
+    }
+
+    private static function fieldOutlook(Field $field, Forecast $in): Outlook
+    {
+        return match ($field->type) {
+            FieldType::Points => Outlook::whole(Range::ofACount()),
+            FieldType::Number => Outlook::number(),
+            FieldType::Text => Outlook::text(0, Limits::FIELD_TEXT),
+            FieldType::Moment => $in->lengths->moment(),
+            FieldType::YesNo => $in->lengths->yesNo(),
+        };
     }
 
     private function field(Field $field, Person $person, Run $run): null|bool|int|string|Value

@@ -21,6 +21,11 @@ final readonly class Target extends PersonName
         return new Described('target', '', 'a person', 'Ahoy [target or "shore crew"]!', 'The person named after the trigger: the first word that begins with @, else the first word when it could be a name.', parts: self::PARTS, tells: self::TELLS);
     }
 
+    protected function isAlwaysThere(): bool
+    {
+        return false;
+    }
+
     public function person(Run $run): Person|Gap|null
     {
         $typed = $this->typed($run);

@@ -6,6 +6,8 @@ namespace SilverParrot\Response\Names;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Moment;
 
@@ -14,6 +16,11 @@ final readonly class Today extends SimpleName
     public function describe(): Described
     {
         return new Described('today', '', 'a moment', '[today | date "EEEE"] at the cove', 'The beginning of this day in the channel’s zone; it is said as the day.');
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        return $in->lengths->moment();
     }
 
     public function value(Call $call, Run $run): Moment

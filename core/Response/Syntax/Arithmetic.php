@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Operation;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
+use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
 /** `a + b`, `a / b` … */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Verbs;
 
 use SilverParrot\Response\Described;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Verb;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
@@ -24,6 +25,11 @@ final readonly class Add implements Verb
     public function placeFirst(): bool
     {
         return false;
+    }
+
+    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
     }
 
     public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value

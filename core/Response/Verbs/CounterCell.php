@@ -9,11 +9,11 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Operation;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
 /** A counter's number in one scope. It stops at its floor and ceiling. */

@@ -12,7 +12,6 @@ use SilverParrot\Pack\FieldType;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Operation;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Source\Limits;
@@ -20,6 +19,7 @@ use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
 /** A field of one viewer. What does not fit its type is refused, and so is spending what is not there. */
@@ -44,6 +44,9 @@ final readonly class FieldCell implements Cell
         if ($this->field->type === FieldType::Points) {
             if (! is_int($amount)) {
                 throw Failed::notWhole($amount, $span);
+            }
+            if (is_int($sum) && $sum > Limits::COUNTER) {
+                throw Failed::tooMuch($this->field->name, Limits::COUNTER, $span);
             }
             if (! is_int($sum) || $sum < 0) {
                 throw Failed::notEnough($this->field->name, Number::digits(Numbers::orZero($this->current())), $span);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Verbs;
 
 use SilverParrot\Response\Described;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Response\Verb;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
@@ -24,6 +26,17 @@ final readonly class Set implements Verb
     public function placeFirst(): bool
     {
         return true;
+    }
+
+    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return self::kept($place, $amount)->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
+    }
+
+    /** A text is as long as what it is set to, as far as there is room for it. */
+    private static function kept(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return $amount !== null && $place->isOnly(ValueKind::Text) ? $place->known()->atMost($amount) : $place->known();
     }
 
     public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value

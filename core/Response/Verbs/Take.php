@@ -7,10 +7,11 @@ namespace SilverParrot\Response\Verbs;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Operation;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Verb;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
 final readonly class Take implements Verb
@@ -28,6 +29,11 @@ final readonly class Take implements Verb
     public function placeFirst(): bool
     {
         return false;
+    }
+
+    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
     }
 
     public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Level;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Checks\Concern;
+use SilverParrot\Checks\Surroundings;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
@@ -29,7 +30,7 @@ final class ChecksTest extends TestCase
     public function test_nothing_is_found_on_the_demo(): void
     {
         [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
-        self::assertSame([], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->sentence()}", Checks::of($pack, Moment::fromIso('2026-11-25'))));
+        self::assertSame([], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->sentence()}", Checks::of($pack, Surroundings::at(Moment::fromIso('2026-11-25')))));
     }
 
     public function test_findings_point_into_the_pack(): void
@@ -75,7 +76,7 @@ final class ChecksTest extends TestCase
             'https://cove.examplehttps://far.example' => 'address-stuck 20-28  https://',
             '(https://cove.example/map ) and https://far.example' => '',
             // address-unescaped
-            'https://cove.example/?q=[words or "x"]' => 'address-unescaped 24-38 [words or "x" | url]',
+            'https://cove.example/?q=[words or "x"]' => 'address-unescaped 24-38 [words or "x" | url]; grows-too-long 24-38 [words or "x" | cut 476]',
             'https://cove.example/[target or "x" | url]/[roll 1 to 6] [caller]' => '',
             // conditions
             '[when counter.planks]x[end]' => 'count-as-condition 6-20 counter.planks > 0',
@@ -98,11 +99,31 @@ final class ChecksTest extends TestCase
             '[roll 1 to 6 as luck]![when luck > 3] Well![end]' => '',
             // can-be-nothing
             'Ahoy [target]!' => 'can-be-nothing 5-13',
-            'You said [words | upper].' => 'can-be-nothing 9-24',
+            'You said [words | upper].' => 'can-be-nothing 9-24; grows-too-long 9-24 [words | upper | cut 490]',
             '[when target]Ahoy [target]![else]Ahoy all![end]' => '',
-            '[when words]You said [words].[else when word 2]x[end] [words or "so"] [words | default "x"]' => '',
+            '[when words]You said [words | cut 90].[else when word 2]x[end] [words or "so" | cut 90] [words | default "x" | cut 90]' => '',
+            '[take word 2 from caller.pebbles | quiet][add 1 to target.pebbles | quiet][target] got [word 2].' => 'can-fail 0-41',
+            'The last leak was [occasion.leak | ago], and [caller] sails [caller.boat].' => 'can-be-nothing 18-39; can-be-nothing 60-73',
+            '[when occasion.leak]Dry for [since occasion.leak | in days].[end] [caller.pebbles] [caller.boat or "none"]' => '',
+            // can-fail
+            '[lookup.tide.high] feet, or [100 / counter.planks] each' => 'can-fail 0-18; can-fail 28-50',
+            '[lookup.tide.high or "no"] [100 / counter.planks or 0] [100 / counter.ballast] [10 % 3][when counter.planks > 0][5 / counter.ballast][end]' => '',
+            '[when lookup.tide.high]It is [lookup.tide.high].[end]' => 'can-fail 0-23',
+            '[roll word 1]' => 'can-fail 0-13',
+            '[add 1 to counter.planks] [add word 1 or 1 to counter.planks] [add word 1 to counter.ballast]' => 'can-fail 26-61; can-fail 62-93',
+            '[lookup.tide.high is nothing] [lookup.tide.high | default 0]' => '',
+            // grows-too-long
+            '[words][words]' => 'can-be-nothing 0-7; can-be-nothing 7-14; grows-too-long 0-7 [words | cut 250]',
+            '[words | cut 400 as what] and [what]' => 'grows-too-long 0-25 [words | cut 247 as what]',
+            '[words | cut 240] and [message | cut 240] [words]' => 'can-be-nothing 0-17; can-be-nothing 42-49; grows-too-long 0-17 [words | cut 164]',
+            '[words] [fact.workshop]' => 'can-be-nothing 0-7; grows-too-long 0-7 [words | cut 476]',
             '[words]' => '',
-            '[take word 2 from caller.pebbles | quiet][add 1 to target.pebbles | quiet][target] got [word 2].' => '',
+            // always-too-long
+            str_repeat('Mind the wet paint. ', 26) => 'always-too-long -',
+            str_repeat('Mind the wet paint. ', 20) => '',
+            // name-from-branch
+            '[when words][roll 6 as luck][end] Luck: [luck]' => 'name-from-branch 40-46',
+            '[when words][roll 6 as luck]Luck: [luck][end][luck or 0][when luck]: [luck][end]' => '',
         ];
         foreach ($cases as $source => $found) {
             yield $source => [$source, $found];
@@ -113,7 +134,7 @@ final class ChecksTest extends TestCase
     public function test_what_is_found_in_a_text_and_where_it_stays_silent(string $source, string $expected): void
     {
         $pack = World::pack()->withCommand(new Command('!a', [new WeightedText($source)]));
-        $found = array_values(array_filter(Checks::ofCommand($pack->commands[0], $pack, Moment::fromIso('2026-11-25')), static fn (Finding $finding): bool => $finding->at === '/responses/0/text'));
+        $found = array_values(array_filter(Checks::ofCommand($pack->commands[0], $pack, Surroundings::at(Moment::fromIso('2026-11-25'))), static fn (Finding $finding): bool => $finding->at === '/responses/0/text'));
         self::assertSame($expected, implode('; ', array_map(static fn (Finding $finding): string => rtrim("{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}".($finding->replacement === null ? '' : " {$finding->replacement}"), "\n"), $found)));
         foreach ($found as $finding) {
             self::assertMatchesRegularExpression('/^[^{}]*\.?$|\{(?:user|count)\}/', $finding->sentence(), 'nothing is left to fill in');

@@ -8,9 +8,9 @@ use Eris\Generators;
 use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Operation;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
 use SilverParrot\Value\TimeSpan;
 
 final class NumberTest extends TestCase

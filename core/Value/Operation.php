@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Response\Evaluation;
+namespace SilverParrot\Value;
 
 use Brick\Math\BigRational;
-use SilverParrot\Value\Number;
 
 /** What is done with two numbers. */
 enum Operation: string

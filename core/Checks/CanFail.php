@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Syntax\Change;
+use SilverParrot\Response\Syntax\Expression;
+use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Severity;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\GapReason;
+
+/** What can fail while it is said: a look-up without an answer, a division by what may be 0, a number that may be none. Silent where an “or” or “default” stands behind it, inside a [when …] that asks for it, where the command has a text for when it fails, and on details of the channel and of people, without which the whole service is down. */
+final readonly class CanFail extends Concern
+{
+    public function code(): string
+    {
+        return 'can-fail';
+    }
+
+    public function severity(): Severity
+    {
+        return Severity::Note;
+    }
+
+    public function sentence(): string
+    {
+        return 'Where {when}, this fails, and the parrot says nothing.';
+    }
+
+    public function mend(): string
+    {
+        return 'Write {instead}, or give the command a text for when it fails.';
+    }
+
+    public function reason(): string
+    {
+        return 'Whoever asked waits for an answer, and takes the command for broken.';
+    }
+
+    public function look(Looked $at): array
+    {
+        $findings = [];
+        foreach ($at->texts as $text) {
+            if ($text->isResponse() && $text->command->ifItFails !== '') {
+                continue;
+            }
+            foreach ($text->prospect->slots as [$slot, $outlook]) {
+                $findings[] = $slot->isQuiet && $slot->as !== '' ? null : $this->finding($outlook, $slot->value, $slot->span, $text);
+            }
+            foreach ($text->prospect->conditions as [$condition, $outlook, $span]) {
+                $findings[] = $this->finding($outlook, $condition, $span, $text);
+            }
+        }
+
+        return array_values(array_filter($findings));
+    }
+
+    private function finding(Outlook $outlook, Expression $value, Span $span, ReadText $text): ?Finding
+    {
+        foreach ($outlook->gaps as $gap) {
+            $when = match ($gap) {
+                GapReason::LookupDown => 'the look-up has no answer',
+                GapReason::DivisionByZero => 'it would divide by 0',
+                GapReason::NoNumber => 'what stands there is no number',
+                GapReason::NothingToCount => 'there is nothing to count with',
+                GapReason::BadRoll => 'the roll has no fitting bounds',
+                GapReason::EmptyList => 'the list is empty',
+                default => null,
+            };
+            if ($when !== null) {
+                $written = $text->written($value->span());
+
+                return new Finding($this, $span, $text->at, ['when' => $when, 'instead' => $value instanceof Change || $value instanceof Filtered ? '“or” and another value behind what is missing' : "“{$written} or …”"]);
+            }
+        }
+
+        return null;
+    }
+}

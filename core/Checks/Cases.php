@@ -1,0 +1,265 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Memory\WholeView;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Relation;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\Outlook\Asked;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
+use SilverParrot\Response\Syntax\AndAlso;
+use SilverParrot\Response\Syntax\Arithmetic;
+use SilverParrot\Response\Syntax\Bound;
+use SilverParrot\Response\Syntax\Comparison;
+use SilverParrot\Response\Syntax\Expression;
+use SilverParrot\Response\Syntax\Literal;
+use SilverParrot\Response\Syntax\Minus;
+use SilverParrot\Response\Syntax\Not;
+use SilverParrot\Response\Syntax\OrElse;
+use SilverParrot\Response\Syntax\Roll;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
+use SilverParrot\Value\Range;
+use SilverParrot\Value\Value;
+use SilverParrot\World;
+
+/**
+ * Which of the conditions of a choice can hold, found by trying all cases that can differ: each thing they ask for is
+ * given every value at, below and above what it is compared with, as far as it can have them. What cannot be sampled may
+ * hold or not, so an answer is never wrong, only missing. The conditions are asked as they are when something is said.
+ */
+final class Cases
+{
+    /** Beyond so many, nothing is claimed. */
+    private const MOST = 4_096;
+
+    /** @var array<string, list<null|bool|int|string|Value>> what may be had, by the name it is bound to */
+    private array $samples = [];
+
+    /** @var list<int> whole numbers that something is compared with */
+    private array $numbers = [];
+
+    /** @var list<string> texts that something is compared with */
+    private array $texts = [];
+
+    private int $unknown = 0;
+
+    /** @param  array<string, Outlook>  $values  what is known of each thing, by its key */
+    private function __construct(private readonly array $values)
+    {
+    }
+
+    /**
+     * @param  list<Expression>  $conditions  each is asked where those before it do not hold
+     * @param  array<string, Outlook>  $values
+     * @return list<bool|null> whether it always or never holds where it is asked; null where that depends
+     */
+    public static function of(array $conditions, array $values, Pack $pack, ChatProfile $profile): array
+    {
+        return (new self($values))->tried($conditions, $pack, $profile);
+    }
+
+    /**
+     * @param  list<Expression>  $conditions
+     * @return list<bool|null>
+     */
+    private function tried(array $conditions, Pack $pack, ChatProfile $profile): array
+    {
+        foreach ($conditions as $condition) {
+            $this->collect($condition);
+        }
+        $asked = array_map(fn (Expression $condition): Expression => $this->sampled($condition) ?? $this->free($condition), $conditions);
+        $held = array_fill(0, count($conditions), false);
+        $failed = $held;
+        if (array_product(array_map(count(...), $this->samples)) > self::MOST) {
+            return array_fill(0, count($conditions), null);
+        }
+        $world = new World($pack, new WholeView, new CannedReadings, new Moment(0), new KeyedChance('', ''), $profile);
+        foreach (self::combined($this->samples) as $case) {
+            $run = new Run($world, Scene::of(null), '', new Needed);
+            foreach ($case as $name => $value) {
+                $run->bind((string) $name, $value);
+            }
+            foreach ($asked as $at => $condition) {
+                $value = $condition->evaluate($run);
+                $holds = Truth::of($value);
+                $held[$at] = $held[$at] || $holds;
+                $failed[$at] = $failed[$at] || (! $holds && ! $value instanceof Gap);
+                if ($holds || $value instanceof Gap) {
+                    break;
+                }
+            }
+        }
+
+        return array_map(static fn (bool $holds, bool $fails): ?bool => $holds && $fails ? null : $holds, $held, $failed);
+    }
+
+    private function collect(Expression $condition): void
+    {
+        foreach (Walk::within($condition) as $one) {
+            $value = $one instanceof Literal ? $one->value : null;
+            if (is_string($value)) {
+                $this->texts[] = $value;
+                $value = Number::typed($value);
+            }
+            if (is_int($value) && abs($value) < PHP_INT_MAX >> 2) {
+                $this->numbers[] = $value;
+            }
+        }
+        // With “counter.planks + 2 > 10” the border is at a sum of what is written.
+        foreach ($this->numbers as $a) {
+            foreach (array_slice($this->numbers, 0, 8) as $b) {
+                $this->numbers[] = $a + $b;
+                $this->numbers[] = $a - $b;
+            }
+        }
+        $this->numbers = array_slice(array_values(array_unique([...$this->numbers, 0])), 0, 60);
+        $this->texts = array_values(array_unique($this->texts));
+    }
+
+    /** @return Expression|null the same, with names in place of what has samples; null where something has none */
+    private function sampled(Expression $expression): ?Expression
+    {
+        return match (true) {
+            $expression instanceof Literal => $expression,
+            $expression instanceof OrElse => new OrElse($this->sampled($expression->left) ?? $this->free($expression->left), $this->sampled($expression->right) ?? $this->free($expression->right)),
+            $expression instanceof AndAlso => new AndAlso($this->sampled($expression->left) ?? $this->free($expression->left), $this->sampled($expression->right) ?? $this->free($expression->right)),
+            $expression instanceof Not => new Not($expression->span(), $this->sampled($expression->value) ?? $this->free($expression->value)),
+            $expression instanceof Comparison => $this->compared($expression),
+            $expression instanceof Arithmetic => $this->sum($expression),
+            $expression instanceof Minus => $expression->value instanceof Literal ? $expression : null,
+            $expression instanceof Roll => $this->roll($expression),
+            default => $this->named($expression),
+        };
+    }
+
+    private function compared(Comparison $comparison): ?Comparison
+    {
+        if (in_array($comparison->relation, [Relation::Contains, Relation::StartsWith, Relation::EndsWith], true)) {
+            return null;
+        }
+        $left = $this->sampled($comparison->left);
+        $right = array_values(array_filter(array_map($this->sampled(...), $comparison->right)));
+
+        return $left === null || $right === [] || count($right) < count($comparison->right) ? null : new Comparison($comparison->relation, $comparison->isNegated, $left, $right);
+    }
+
+    /** One thing and a written number: more than that has borders which samples would miss. */
+    private function sum(Arithmetic $sum): ?Arithmetic
+    {
+        $isPlain = ($sum->operation === Operation::Plus || $sum->operation === Operation::Minus) && ($sum->left instanceof Literal || $sum->right instanceof Literal)
+            && ! $sum->left instanceof Arithmetic && ! $sum->right instanceof Arithmetic;
+        [$left, $right] = $isPlain ? [$this->sampled($sum->left), $this->sampled($sum->right)] : [null, null];
+
+        return $left === null || $right === null ? null : new Arithmetic($sum->operation, $left, $right);
+    }
+
+    private function roll(Roll $roll): ?Bound
+    {
+        $from = $roll->from instanceof Literal ? $roll->from->value : null;
+        $to = $roll->to === null ? $from : ($roll->to instanceof Literal ? $roll->to->value : null);
+        if (! is_int($from) || ! is_int($to)) {
+            return null;
+        }
+        $range = $roll->to === null ? new Range(1, max(1, $from)) : new Range(min($from, $to), max($from, $to));
+
+        return $this->bound($roll, 'roll at '.$roll->span()->from, $this->numbersIn($range));
+    }
+
+    private function named(Expression $expression): ?Bound
+    {
+        $key = Asked::key($expression);
+        $outlook = $key === null ? null : $this->values[$key] ?? null;
+        if ($key === null || $outlook === null || $outlook->kinds === []) {
+            return null;
+        }
+        $samples = $outlook->canBeNothing ? [null] : [];
+        foreach ($outlook->kinds as $kind) {
+            $some = $this->samplesOf($kind, $outlook);
+            if ($some === []) {
+                return null;
+            }
+            array_push($samples, ...$some);
+        }
+
+        return $this->bound($expression, $key, $samples);
+    }
+
+    /** @return list<null|bool|int|string|Value> */
+    private function samplesOf(ValueKind $kind, Outlook $outlook): array
+    {
+        return match ($kind) {
+            ValueKind::Number => $this->numbersIn($outlook->range),
+            ValueKind::Text => is_string($outlook->written) ? [$outlook->written] : [
+                ...$this->texts,
+                ...array_map(strval(...), array_filter($this->numbersIn(null), is_int(...))),
+                ...($this->numbers === [0] ? [] : array_map(static fn (int $one): string => "$one.5", array_slice($this->numbers, 0, 8))),
+                'something else', 'another thing',
+            ],
+            ValueKind::YesNo => [true, false],
+            ValueKind::Level => Level::cases(),
+            ValueKind::Person => array_map(static fn (string $name): Person => Person::known("of $name", ltrim(trim($name), '@'), $name, Levels::of()), [...$this->texts, 'somebody', 'somebody_else']),
+            ValueKind::Moment, ValueKind::Span, ValueKind::Items => [],
+        };
+    }
+
+    /** @return list<int|Value> at, below and above each number that is compared with, and at the range's ends */
+    private function numbersIn(?Range $range): array
+    {
+        $numbers = $range === null ? [] : [$range->low, $range->low + 1, $range->high - 1, $range->high];
+        foreach ($this->numbers as $number) {
+            array_push($numbers, $number - 1, $number, $number + 1);
+        }
+        $numbers = array_values(array_unique(array_filter($numbers, static fn (int $one): bool => $range === null || $range->contains($one))));
+        $between = $range !== null ? [] : array_map(static fn (int $one): int|Value => Number::quotient(2 * $one + 1, 2), $this->numbers);
+
+        return [...$numbers, ...$between];
+    }
+
+    /** @param  list<null|bool|int|string|Value>  $samples */
+    private function bound(Expression $expression, string $name, array $samples): Bound
+    {
+        $this->samples[$name] ??= $samples;
+
+        return new Bound($expression->span(), $name);
+    }
+
+    private function free(Expression $expression): Bound
+    {
+        return $this->bound($expression, 'unknown '.$this->unknown++, [true, false]);
+    }
+
+    /**
+     * @param  array<string, list<null|bool|int|string|Value>>  $samples
+     * @return iterable<array<string, null|bool|int|string|Value>>
+     */
+    private static function combined(array $samples): iterable
+    {
+        if ($samples === []) {
+            yield [];
+
+            return;
+        }
+        $name = array_key_first($samples);
+        foreach (self::combined(array_slice($samples, 1)) as $others) {
+            foreach ($samples[$name] as $value) {
+                yield [$name => $value] + $others;
+            }
+        }
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Outbox\Room;
+use SilverParrot\Response\Filters\Url;
+use SilverParrot\Response\Syntax\Expression;
+use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Severity;
+
+/** A reply that gets longer than the chat takes because a viewer decides how long it is: their words, what they keep in a field. Silent where a filter “cut” sees to it, where the longest still fits, and on what is written into an address: there a letter of some scripts becomes nine, and a limit that holds for all would be none for most. */
+final readonly class GrowsTooLong extends Concern
+{
+    /** Cut shorter than this, words are no longer worth saying. */
+    private const SHORT = 40;
+
+    public function code(): string
+    {
+        return 'grows-too-long';
+    }
+
+    public function severity(): Severity
+    {
+        return Severity::Warning;
+    }
+
+    public function sentence(): string
+    {
+        return 'What people type can make this up to {longest} characters long, and the chat takes {limit}.';
+    }
+
+    public function mend(): string
+    {
+        return 'Cut it: {instead}.';
+    }
+
+    public function reason(): string
+    {
+        return 'The end of the sentence is lost, and with it what you wanted to say.';
+    }
+
+    public function look(Looked $at): array
+    {
+        $findings = [];
+        $room = new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot);
+        foreach ($at->texts as $text) {
+            $extent = $text->prospect->extent;
+            $limit = $room->characters() ?? $room->bytes() ?? 0;
+            if ($limit === 0 || $extent->typed === 0 || $extent->longest <= $limit) {
+                continue;
+            }
+            $typed = array_values(array_filter($text->prospect->slots, static fn (array $one): bool => $one[1]->isTyped && ! $one[0]->isQuiet && $one[1]->longest > self::SHORT && ! self::isAddress($one[0]->value)));
+            if ($typed === []) {
+                continue;
+            }
+            $slot = $typed[0][0];
+            $each = max(self::SHORT, intdiv(max(0, $limit - ($extent->longest - $extent->typed)), count($typed)));
+            $written = $text->written($slot->span);
+            // A cut that is there already is made shorter, else one is put before “as” or the bracket.
+            $instead = preg_replace('/\|\s*cut\s+\d+/u', "| cut $each", $written, 1, $isCut) ?? $written;
+            $instead = $isCut > 0 ? $instead : preg_replace('/(?:\s+as\s+\w+)?\s*\]$/Du', " | cut $each$0", $written) ?? $written;
+            $findings[] = new Finding($this, $slot->span, $text->at, ['longest' => (string) $extent->longest, 'limit' => (string) $limit, 'instead' => $instead], $instead);
+        }
+
+        return $findings;
+    }
+
+    private static function isAddress(Expression $value): bool
+    {
+        while ($value instanceof Filtered && ! $value->filter instanceof Url) {
+            $value = $value->value;
+        }
+
+        return $value instanceof Filtered;
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Response\EndsGaps;
+use SilverParrot\Response\Syntax\Bound;
+use SilverParrot\Response\Syntax\Choice;
+use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Severity;
+
+/** A name that is given in one branch of a choice and used outside of it. Silent where an “or” stands behind it, or a [when …] asks for it. */
+final readonly class NameFromBranch extends Concern
+{
+    public function code(): string
+    {
+        return 'name-from-branch';
+    }
+
+    public function severity(): Severity
+    {
+        return Severity::Warning;
+    }
+
+    public function sentence(): string
+    {
+        return '“{name}” is given only where that branch is taken, and is nothing elsewhere.';
+    }
+
+    public function mend(): string
+    {
+        return 'Give it before the choice, or write “{name} or …”.';
+    }
+
+    public function reason(): string
+    {
+        return 'The branch that is not taken leaves a hole here.';
+    }
+
+    public function look(Looked $at): array
+    {
+        $findings = [];
+        foreach ($at->texts as $text) {
+            foreach ($text->prospect->slots as [$slot, $outlook]) {
+                $value = $slot->value;
+                while ($value instanceof Filtered && ! $value->filter instanceof EndsGaps) {
+                    $value = $value->value;
+                }
+                if ($value instanceof Bound && $outlook->canBeNothing && in_array($value->name, self::givenInBranches($text), true)) {
+                    $findings[] = new Finding($this, $slot->span, $text->at, ['name' => $value->name]);
+                }
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<string> */
+    private static function givenInBranches(ReadText $text): array
+    {
+        $names = [];
+        foreach (Walk::parts($text->response->parts) as $part) {
+            if (! $part instanceof Choice) {
+                continue;
+            }
+            foreach ([...array_column($part->branches, 1), $part->otherwise] as $inside) {
+                foreach (Walk::parts($inside) as $one) {
+                    if ($one instanceof Slot && $one->as !== '') {
+                        $names[] = $one->as;
+                    }
+                }
+            }
+        }
+
+        return $names;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Value\Moment;
+
+/** What checks know besides the pack. */
+final readonly class Surroundings
+{
+    public ChatProfile $profile;
+
+    /**
+     * @param  Moment|null  $now  null where nobody says what day it is: then nothing is past
+     * @param  ChatProfile|null  $profile  of the chat that the pack is written for; null for the usual one
+     * @param  list<string>  $categories  that the streaming service has; empty where that is not known
+     */
+    public function __construct(public ?Moment $now = null, ?ChatProfile $profile = null, public array $categories = [])
+    {
+        $this->profile = $profile ?? ChatProfile::stream();
+    }
+
+    public static function at(?Moment $now): self
+    {
+        return new self($now);
+    }
+}

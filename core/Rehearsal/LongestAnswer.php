@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Checks\Walk;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Names\OutcomeName;
+use SilverParrot\Response\Outlook\Extent;
+use SilverParrot\Response\Outlook\Lengths;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Response;
+use SilverParrot\Response\Said;
+use SilverParrot\Response\Syntax\Literal;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\TimeSpan;
+use SilverParrot\World;
+
+/**
+ * The longest that a response was seen to say, and what makes it say that: it is said under imagined circumstances, first
+ * the longest of everything, then mixtures with what its conditions compare with, until it comes near what is possible.
+ */
+final readonly class LongestAnswer
+{
+    /** Attempts; each costs about what one line costs. */
+    private const MOST = 160;
+
+    /** Near enough to the longest possible to look no further. */
+    private const NEAR = 0.98;
+
+    /** Texts of these are long in one way or another: plain, in capitals, in an address. */
+    private const LETTERS = ['w', 'ﬃ', '🦜'];
+
+    /**
+     * @param  int  $length  in characters as people count them
+     * @param  list<string>  $given  what made it so long, in plain words
+     */
+    private function __construct(public string $text, public int $length, public array $given)
+    {
+    }
+
+    /**
+     * @param  list<string>  $triggers
+     * @param  int  $words  code points that can be typed after the trigger
+     */
+    public static function of(Response $response, Extent $extent, Pack $pack, ChatProfile $profile, array $triggers, int $words, Moment $now): ?self
+    {
+        $longest = null;
+        $name = str_pad('Wwww', $profile->longestName, 'w');
+        $caller = Person::known('longest', $name, $name, Levels::of(Level::Subscriber, Level::Moderator), 3);
+        [$texts, $numbers] = self::compared($response);
+        $lines = self::lines($name, $words, $texts, $numbers);
+        $long = str_repeat('w', OutcomeName::LONGEST);
+        $outcome = ['name' => $triggers[0] ?? '!', 'reason' => $long, 'needs' => $long, 'left' => TimeSpan::between($now, $now->plusMillis(86_400_000 * Lengths::DAYS - 1000))];
+        for ($attempt = 0; $attempt < self::MOST && ($longest === null || $longest->length < self::NEAR * $extent->longest); $attempt++) {
+            $imagined = new Imagined($pack, $name, $attempt, $texts, $numbers);
+            $typed = $lines[$attempt % count($lines)];
+            $trigger = $triggers[$attempt % max(1, count($triggers))] ?? '!';
+            $world = new World($pack, $imagined, $imagined, $now, new KeyedChance('longest', (string) $attempt), $profile);
+            $said = $response->say($world, Scene::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new Needed);
+            $length = $said instanceof Said ? Outlook::length($said->spoken->text()) : -1;
+            if ($said instanceof Said && $length > ($longest->length ?? -1)) {
+                $longest = new self($said->spoken->text(), $length, [...self::ofTheLine($typed), ...$imagined->given()]);
+            }
+        }
+
+        return $longest;
+    }
+
+    /** @return array{list<string>, list<int>} what is written out in its slots */
+    private static function compared(Response $response): array
+    {
+        $texts = [];
+        $numbers = [];
+        foreach (Walk::expressions($response->parts) as $one) {
+            $value = $one instanceof Literal ? $one->value : null;
+            if (is_string($value)) {
+                $texts[] = $value;
+            } elseif (is_int($value)) {
+                array_push($numbers, $value - 1, $value, $value + 1);
+            }
+        }
+
+        return [array_slice(array_unique($texts), 0, 20), array_slice(array_unique($numbers), 0, 30)];
+    }
+
+    /**
+     * @param  list<string>  $texts
+     * @param  list<int>  $numbers
+     * @return non-empty-list<string>
+     */
+    private static function lines(string $name, int $words, array $texts, array $numbers): array
+    {
+        $lines = [];
+        foreach (self::LETTERS as $letter) {
+            // What would be more than any saying may be is tried shorter.
+            foreach ([1, 0.65, 0.5, 0.33] as $share) {
+                $lines[] = str_repeat($letter, (int) ($words * $share));
+            }
+            $lines[] = mb_substr("@$name ".str_repeat($letter, $words), 0, $words);
+            $lines[] = mb_substr("@$name 1 ".str_repeat($letter, $words), 0, $words);
+        }
+        $lines[] = mb_substr(str_repeat('999999999999999 ', 40), 0, $words);
+        $lines[] = "@$name 999999999999999";
+        $lines[] = '';
+        foreach ([...$texts, ...$numbers] as $text) {
+            $lines[] = mb_substr((string) $text, 0, $words);
+            $lines[] = mb_substr("$text ".str_repeat('w', $words), 0, $words);
+        }
+
+        return $lines;
+    }
+
+    /** @return list<string> */
+    private static function ofTheLine(string $typed): array
+    {
+        $length = mb_strlen($typed);
+
+        return match (true) {
+            $typed === '' => ['nothing is typed'],
+            $length <= 40 => ["“{$typed}” is typed"],
+            default => ['“'.mb_substr($typed, 0, 12)."…” is typed, $length characters"],
+        };
+    }
+}
