@@ -16,8 +16,11 @@ use SilverParrot\Hearing\Talker;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Response;
 use SilverParrot\Value\Moment;
 
 /** What a command that is being written would say, for a chosen person and at the edges; nothing is kept. */
@@ -49,7 +52,20 @@ final readonly class Preview
             self::say($pack, $situation, $caller, $shown, $words, $channel),
             $response === null ? [] : self::edges($pack, $situation, $caller, $shown, $channel),
             $findings,
+            $response === null ? null : self::length($pack, $command, $response->text, $channel),
         );
+    }
+
+    private static function length(Pack $pack, Command $command, string $text, Channel $channel): ?Length
+    {
+        $response = Response::of($text);
+        if (! $response->isReadable()) {
+            return null;
+        }
+        $prospect = Forecast::of($response, $pack, $channel->profile(), $command->triggers());
+        $longest = LongestAnswer::of($response, $prospect, $pack, $channel->profile(), $command->triggers(), Moment::of(now()));
+
+        return new Length($prospect->extent, $longest, $channel->profile()->longestCharacters);
     }
 
     /** @return array<string, Outcome> by what is at the edge */
@@ -62,6 +78,8 @@ final readonly class Preview
             'to somebody unknown' => self::say($pack, $situation, $caller, $command, '@nobody_here 1', $channel),
             'the longest name' => self::say($pack, $situation, $longest, $command, '@'.$longest->login, $channel),
             'offline' => self::say($pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $channel),
+            // Nothing from outside: neither the streaming service nor a look-up answers.
+            'source down' => self::say($pack, new Situation($situation->memory), $caller, $command, '', $channel),
         ];
     }
 

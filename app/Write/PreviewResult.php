@@ -13,8 +13,26 @@ final readonly class PreviewResult
     /**
      * @param  array<string, Outcome>  $edges  by what is at the edge: "without words"
      * @param  array<string, list<array<string, string|null>>>  $findings  by the text's place in the command: "responses/0/text"
+     * @param  Length|null  $length  null where the response cannot be read
      */
-    public function __construct(public Person $caller, public Outcome $outcome, public array $edges, public array $findings)
+    public function __construct(public Person $caller, public Outcome $outcome, public array $edges, public array $findings, public ?Length $length)
     {
+    }
+
+    /** @return array<string, Outcome> edges at which something else comes of it */
+    public function otherEdges(): array
+    {
+        return array_filter($this->edges, fn (Outcome $outcome): bool => ! $this->isSame($outcome));
+    }
+
+    /** @return list<string> edges at which it makes no difference */
+    public function sameEdges(): array
+    {
+        return array_keys(array_filter($this->edges, $this->isSame(...)));
+    }
+
+    private function isSame(Outcome $outcome): bool
+    {
+        return $outcome->texts() === $this->outcome->texts() && $outcome->failed?->getMessage() === $this->outcome->failed?->getMessage();
     }
 }

@@ -14,9 +14,9 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Names\OutcomeName;
-use SilverParrot\Response\Outlook\Extent;
 use SilverParrot\Response\Outlook\Lengths;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\Prospect;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
 use SilverParrot\Response\Syntax\Literal;
@@ -47,12 +47,10 @@ final readonly class LongestAnswer
     {
     }
 
-    /**
-     * @param  list<string>  $triggers
-     * @param  int  $words  code points that can be typed after the trigger
-     */
-    public static function of(Response $response, Extent $extent, Pack $pack, ChatProfile $profile, array $triggers, int $words, Moment $now): ?self
+    /** @param  list<string>  $triggers */
+    public static function of(Response $response, Prospect $prospect, Pack $pack, ChatProfile $profile, array $triggers, Moment $now): ?self
     {
+        [$extent, $words] = [$prospect->extent, $prospect->typedRoom];
         $longest = null;
         $name = str_pad('Wwww', $profile->longestName, 'w');
         $caller = Person::known('longest', $name, $name, Levels::of(Level::Subscriber, Level::Moderator), 3);

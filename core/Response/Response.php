@@ -45,6 +45,12 @@ final readonly class Response
         return new self($source->text, $parts, $mistakes, $calls, $changes, $remembering);
     }
 
+    /** Whether all of it can be read, whatever names it uses. */
+    public function isReadable(): bool
+    {
+        return array_filter($this->mistakes, static fn (Finding $mistake): bool => $mistake->isError()) === [];
+    }
+
     /** @return list<Finding> all that is wrong with it as it stands in this pack, in the order of the text */
     public function findings(Pack $pack): array
     {

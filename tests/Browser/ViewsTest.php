@@ -29,8 +29,9 @@ final class ViewsTest extends BrowserTestCase
             $barriers["a command in use, $theme"] = $page->barriers();
             $page->click('[data-help]')->sees('this sheet');
             $barriers["the help sheet, $theme"] = $page->barriers();
+            // Held to be right already, the same answer would not be offered again.
+            $this->database()->exec('DELETE FROM expectations');
         }
-        $this->database()->exec('DELETE FROM expectations');
         self::assertSame([], array_filter($barriers));
     }
 

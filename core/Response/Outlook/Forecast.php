@@ -78,7 +78,7 @@ final class Forecast
         $forecast = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel));
         $extent = $forecast->parts($response->parts)->atMost(Limits::SAID);
 
-        return new Prospect($extent, $forecast->slots, $forecast->conditions, $forecast->values);
+        return new Prospect($extent, $forecast->slots, $forecast->conditions, $forecast->values, $forecast->typedRoom());
     }
 
     /** Code points that can be typed after the shortest trigger, in one line of this chat. */

@@ -15,8 +15,9 @@ final readonly class Prospect
      * @param  list<array{Slot, Outlook}>  $slots
      * @param  list<array{Expression, Outlook, Span}>  $conditions  with the span of the slot they stand in
      * @param  array<string, Outlook>  $values  of everything that has one value within the response, by its key (see Asked)
+     * @param  int  $typedRoom  code points that can be typed after the trigger
      */
-    public function __construct(public Extent $extent, public array $slots, public array $conditions, public array $values)
+    public function __construct(public Extent $extent, public array $slots, public array $conditions, public array $values, public int $typedRoom)
     {
     }
 }

@@ -83,11 +83,11 @@ final class OutlookTest extends TestCase
                 continue;
             }
             $prospect = Forecast::of($response, $pack, $profile, ['!say', '!speak'], null);
-            for ($attempt = 0; $attempt < 28; $attempt++) {
-                $said += $this->compare($response, $prospect, $pack, $profile, $attempt * 3) ? 1 : 0;
+            for ($attempt = 0; $attempt < 16; $attempt++) {
+                $said += $this->compare($response, $prospect, $pack, $profile, $attempt * 5) ? 1 : 0;
             }
         }
-        self::assertGreaterThan(count($sources) * 5, $said);
+        self::assertGreaterThan(count($sources) * 3, $said);
     }
 
     private function compare(Response $response, Prospect $prospect, Pack $pack, ChatProfile $profile, int $attempt): bool
@@ -144,7 +144,7 @@ final class OutlookTest extends TestCase
         $profile = ChatProfile::stream();
         $response = Response::of($source);
         $prospect = Forecast::of($response, $pack, $profile, $triggers);
-        $longest = LongestAnswer::of($response, $prospect->extent, $pack, $profile, $triggers, 500 - mb_strlen($triggers[0]) - 1, Moment::fromIso(World::NOW) ?? new Moment(0));
+        $longest = LongestAnswer::of($response, $prospect, $pack, $profile, $triggers, Moment::fromIso(World::NOW) ?? new Moment(0));
         self::assertNotNull($longest);
         self::assertLessThanOrEqual($prospect->extent->longest, $longest->length);
         self::assertGreaterThanOrEqual(0.9 * $prospect->extent->longest, $longest->length, "“{$longest->text}” ".implode(', ', $longest->given));

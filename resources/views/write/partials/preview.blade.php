@@ -8,7 +8,25 @@
         (nothing is changed here).</p>
 @endif
 <dl class="edges" aria-label="At the edges">
-    @foreach ($preview->edges as $edge => $outcome)
-        <div><dt>{{ $edge }}</dt><dd>@if ($outcome->texts() === $preview->outcome->texts() && $outcome->failed?->getMessage() === $preview->outcome->failed?->getMessage())<span class="because">the same</span>@else @include('write.partials.heard', ['outcome' => $outcome]) @endif</dd></div>
+    @foreach ($preview->otherEdges() as $edge => $outcome)
+        <div><dt>{{ $edge }}</dt><dd>@include('write.partials.heard', ['outcome' => $outcome])</dd></div>
     @endforeach
+    @if ($preview->sameEdges() !== [])
+        <div class="whole"><dt>the same</dt><dd class="because">{{ implode(', ', $preview->sameEdges()) }}</dd></div>
+    @endif
 </dl>
+@if ($preview->length !== null)
+    <p class="length small">
+        <svg viewBox="0 0 {{ $preview->length::WIDTH }} 10" width="{{ $preview->length::WIDTH }}" height="10" aria-hidden="true">
+            <rect class="all" width="{{ $preview->length->picture()['allowed'] }}" height="10"/>
+            <rect class="can" x="{{ $preview->length->picture()['from'] }}" y="3" width="{{ $preview->length->picture()['wide'] }}" height="4"/>
+            @if ($preview->length->isOver())
+                <path class="end" d="M{{ $preview->length->picture()['allowed'] }} 0v10"/>
+            @endif
+        </svg>
+        <span>{{ $preview->length->inWords() }}</span>
+        @if ($preview->length->where() !== '')
+            <span class="because">Longest where {{ $preview->length->where() }}.</span>
+        @endif
+    </p>
+@endif
