@@ -148,7 +148,8 @@ final class Forecast
         if ($slot->isQuiet) {
             return Extent::none();
         }
-        $isFree = $outlook->written === null && in_array(ValueKind::Text, $outlook->kinds, true);
+        // What others have chosen can begin with a sign that melts with the one before it.
+        $isFree = $outlook->written === null && array_intersect([ValueKind::Text->name, ValueKind::Person->name, ValueKind::Items->name], array_column($outlook->kinds, 'name')) !== [];
 
         return new Extent(max(0, $outlook->shortest - ($isFree ? 1 : 0)), $outlook->longest, $outlook->isTyped ? $outlook->longest : 0, $outlook->bytes);
     }

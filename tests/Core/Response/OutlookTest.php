@@ -113,10 +113,10 @@ final class OutlookTest extends TestCase
         $said = $response->say($world, Scene::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)), 'bounds', new Needed);
         if ($said instanceof Said) {
             $text = $said->spoken->text();
-            $about = "{$response->text} said “{$text}” for “{$typed}”";
-            self::assertLessThanOrEqual($prospect->extent->longest, Outlook::length($text), $about);
-            self::assertGreaterThanOrEqual($prospect->extent->shortest, Outlook::length($text), $about);
-            self::assertLessThanOrEqual($prospect->extent->bytes, strlen($text), $about);
+            [$extent, $length] = [$prospect->extent, Outlook::length($text)];
+            if ($length > $extent->longest || $length < $extent->shortest || strlen($text) > $extent->bytes) {
+                self::fail("{$response->text} said “{$text}” for “{$typed}”: $length characters and ".strlen($text)." bytes, not {$extent->shortest} to {$extent->longest} and {$extent->bytes}");
+            }
         } elseif ($said instanceof Failed && ($reason = GapReason::tryFrom($said->reason)) !== null && $reason !== GapReason::TooLarge && $reason !== GapReason::NotWhole) {
             $told = array_merge([], ...array_map(static fn (array $one): array => $one[1]->gaps, [...$prospect->slots, ...$prospect->conditions]));
             self::assertContains($reason, $told, "{$response->text} fails with {$reason->value} for “{$typed}”");
