@@ -13,6 +13,7 @@ use App\Publish\ConnectionController;
 use App\Publish\PublishController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\TryController;
+use App\Remember\EmotesController;
 use App\Remember\MemoryController;
 use App\Write\BringController;
 use App\Write\CommandController;
@@ -72,6 +73,8 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
         Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
         Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');
+        Route::post('/remember/emotes', [EmotesController::class, 'store'])->name('remember.emotes');
+        Route::delete('/remember/emotes/{emote}', [EmotesController::class, 'destroy'])->name('remember.emotes.drop');
         Route::post('/remember/history/{history}/undo', [MemoryController::class, 'undo'])->whereNumber('history')->name('remember.undo');
         Route::post('/publish', [PublishController::class, 'store'])->name('publish.store');
         Route::post('/publish/editions/{edition}', [PublishController::class, 'putOnAir'])->name('publish.put');

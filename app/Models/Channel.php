@@ -35,6 +35,7 @@ use SilverParrot\Value\Moment;
  * @property string|null $chat_secret
  * @property Carbon|null $air_seen_at
  * @property Collection<int, Membership> $memberships
+ * @property Collection<int, Emote> $emotes
  */
 final class Channel extends Model
 {
@@ -118,6 +119,24 @@ final class Channel extends Model
     public function fields(): HasMany
     {
         return $this->hasMany(Field::class);
+    }
+
+    /** @return HasMany<Goods, $this> */
+    public function goods(): HasMany
+    {
+        return $this->hasMany(Goods::class);
+    }
+
+    /** @return HasMany<Ladder, $this> */
+    public function ladders(): HasMany
+    {
+        return $this->hasMany(Ladder::class);
+    }
+
+    /** @return HasMany<Emote, $this> */
+    public function emotes(): HasMany
+    {
+        return $this->hasMany(Emote::class)->orderBy('id');
     }
 
     /** @return HasMany<CastMember, $this> */

@@ -10,9 +10,13 @@ use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Level;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\Flood;
+use SilverParrot\Pack\Goods;
+use SilverParrot\Pack\Ladder;
+use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
@@ -48,7 +52,20 @@ final class Assembler
             self::named($channel->fields()->orderBy('id')->get()->map(static fn (Models\Field $field): Field => new Field($field->name, $field->type, $field->start))->all()),
             array_values($channel->cast()->get()->map(self::castMember(...))->all()),
             new Flood($channel->flood_person, $channel->flood_channel),
+            self::named($channel->goods()->orderBy('id')->get()->map(static fn (Models\Goods $goods): Goods => new Goods($goods->name, $goods->price))->all()),
+            $channel->ladders()->orderBy('id')->get()->mapWithKeys(static fn (Models\Ladder $ladder): array => [Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks)])->all(),
+            self::emotes($channel),
         );
+    }
+
+    /** @return list<Emote> */
+    public static function emotes(Models\Channel $channel): array
+    {
+        return array_values($channel->emotes->map(static fn (Models\Emote $emote): Emote => new Emote(
+            $emote->word,
+            $emote->picture,
+            new LevelRule(self::levels($emote->any_of), $emote->at_least === null ? null : Level::named($emote->at_least)),
+        ))->all());
     }
 
     public static function channel(Models\Channel $channel): Channel

@@ -7,8 +7,11 @@ namespace App\Storage;
 use App\Models\CastMember as CastRow;
 use App\Models\Channel;
 use App\Models\Counter as CounterRow;
+use App\Models\Emote as EmoteRow;
 use App\Models\Fact as FactRow;
 use App\Models\Field as FieldRow;
+use App\Models\Goods as GoodsRow;
+use App\Models\Ladder as LadderRow;
 use App\Models\ListItem;
 use App\Models\Membership;
 use App\Models\Occasion as OccasionRow;
@@ -20,6 +23,7 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
@@ -54,7 +58,7 @@ final readonly class PackRows
 
     private function definitions(Channel $channel, Pack $pack): void
     {
-        $row = static fn (Fact|TextList|Counter|Occasion|Field $one): array => ['channel_id' => $channel->id, 'name' => $one->name, 'name_folded' => Fold::caseless($one->name)];
+        $row = static fn (Fact|TextList|Counter|Occasion|Field|Goods $one): array => ['channel_id' => $channel->id, 'name' => $one->name, 'name_folded' => Fold::caseless($one->name)];
         foreach ($pack->facts as $fact) {
             FactRow::query()->create($row($fact) + ['text' => $fact->text]);
         }
@@ -70,6 +74,15 @@ final readonly class PackRows
         }
         foreach ($pack->fields as $field) {
             FieldRow::query()->create($row($field) + ['type' => $field->type, 'start' => $field->start]);
+        }
+        foreach ($pack->goods as $goods) {
+            GoodsRow::query()->create($row($goods) + ['price' => $goods->price]);
+        }
+        foreach ($pack->ladders as $ladder) {
+            LadderRow::query()->create(['channel_id' => $channel->id, 'name' => $ladder->field, 'name_folded' => Fold::caseless($ladder->field), 'ranks' => $ladder->ranks]);
+        }
+        foreach ($pack->emotes as $emote) {
+            EmoteRow::query()->create(['channel_id' => $channel->id, 'word' => $emote->word, 'picture' => $emote->picture, 'any_of' => array_map(static fn (Level $level): string => $level->word(), $emote->levels->anyOf), 'at_least' => $emote->levels->atLeast?->word()]);
         }
         foreach ($pack->cast as $position => $member) {
             CastRow::query()->create([

@@ -17,7 +17,7 @@ final class PreviewController
         $result = $preview->of($channel, $form->command, $request->integer('focus'), $request->string('person')->value(), mb_substr($request->string('typed')->value(), 0, 500));
 
         return response()->json([
-            'html' => view('write.partials.preview', ['preview' => $result])->render(),
+            'html' => view('write.partials.preview', ['preview' => $result, 'channel' => $channel])->render(),
             'sentence' => InOneSentence::of($form->command),
             'findings' => (object) $result->findings,
             'errors' => (object) $form->errors(),

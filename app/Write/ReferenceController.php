@@ -10,6 +10,7 @@ use App\Storage\MemoryRows;
 use Illuminate\Http\JsonResponse;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Reference;
@@ -32,7 +33,7 @@ final readonly class ReferenceController
         $situation = $this->memory->copy($channel);
         $now = Moment::of(now());
 
-        return response()->json(array_map(static function (ReferenceEntry $entry) use ($pack, $situation, $caller, $channel, $now): array {
+        return response()->json([...array_map(static function (ReferenceEntry $entry) use ($pack, $situation, $caller, $channel, $now): array {
             $value = null;
             if ($entry->hasValue && $caller !== null) {
                 $asking = $pack->withCommand(new Command('!…', [new WeightedText("[{$entry->insert}]")], channelCooldown: 0, personCooldown: 0));
@@ -44,6 +45,9 @@ final readonly class ReferenceController
                 'sentence' => $entry->sentence(), 'example' => $entry->described->example, 'withNothing' => $entry->described->withNothing,
                 'now' => $value === null ? null : mb_substr($value, 0, self::LONGEST_VALUE),
             ];
-        }, Reference::of($pack)));
+        }, Reference::of($pack)), ...array_map(static fn (Emote $emote): array => [
+            'heading' => 'Emotes', 'insert' => $emote->word, 'takes' => '', 'gives' => 'a picture', 'sentence' => $emote->levels->isForEveryone() ? 'For everyone.' : "For {$emote->levels->inWords()}.", 'example' => $emote->word,
+            'withNothing' => '', 'now' => null, 'picture' => $emote->picture,
+        ], $pack->emotes)]);
     }
 }

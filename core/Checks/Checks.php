@@ -26,6 +26,9 @@ final class Checks
             new DayThatHasPassed,
             new AddressStuck,
             new AddressUnescaped,
+            new EmoteStuck,
+            new EmoteMisspelt,
+            new EmoteNotForThem,
             new CountAsCondition,
             new OrWithConstant,
             new OrBesideComparison,
@@ -59,7 +62,7 @@ final class Checks
      */
     public static function ofCommand(Command $command, Pack $names, Surroundings $around = new Surroundings): array
     {
-        $alone = new Pack($names->channel, $names->parrot, $names->talkers, [$command], $names->facts, $names->lists, $names->counters, $names->occasions, $names->fields, $names->cast, $names->flood);
+        $alone = $names->withCommands([$command]);
         $findings = [];
         foreach (self::of($alone, $around) as $finding) {
             if (str_starts_with($finding->at, '/commands/0/')) {

@@ -8,7 +8,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
-/** Something that is asked of the outside: a detail of the channel or of a person, or a reading of a look-up. */
+/** Something that no key leads to: a detail of the channel or of a person, a reading of a look-up, what has to be searched for in memory. */
 final readonly class Request
 {
     private string $id;
@@ -41,6 +41,29 @@ final readonly class Request
         ksort($arguments);
 
         return new self('lookup', Fold::caseless($name), Fold::caseless($reading), $arguments);
+    }
+
+    /** How many quotes have these words in them; all, where there are none. */
+    public static function quotes(string $words): self
+    {
+        return new self('quote', 'count', $words, []);
+    }
+
+    /** @param  int  $place  among the quotes with these words, counted from 1 */
+    public static function quoteAt(int $place, string $words): self
+    {
+        return new self('quote', "at $place", $words, []);
+    }
+
+    public static function quote(int $number): self
+    {
+        return new self('quote', "number $number", '', []);
+    }
+
+    /** Who has the most of a field, best first. */
+    public static function top(string $field, int $count): self
+    {
+        return new self('top', Fold::caseless($field), (string) $count, []);
     }
 
     /** Equal for equal requests; "channel.title" and "lookup.tide.high" where there are no arguments. */

@@ -29,6 +29,11 @@ final readonly class Key
         return new self(Kind::Field, Fold::caseless($name), self::viewer($personId));
     }
 
+    public static function goods(string $name, string $personId): self
+    {
+        return new self(Kind::Goods, Fold::caseless($name), self::viewer($personId));
+    }
+
     public static function occasion(string $name): self
     {
         return new self(Kind::Occasion, Fold::caseless($name), self::CHANNEL);

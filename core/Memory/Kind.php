@@ -13,6 +13,9 @@ enum Kind: string
     /** A viewer's field, points among them. */
     case Field = 'field';
 
+    /** How many of some goods a viewer owns. */
+    case Goods = 'goods';
+
     /** An occasion's moment. */
     case Occasion = 'occasion';
 
@@ -34,6 +37,6 @@ enum Kind: string
     /** Whether an author would call a change of it a change of memory. */
     public function isAuthored(): bool
     {
-        return $this === self::Counter || $this === self::Field || $this === self::Occasion;
+        return $this === self::Counter || $this === self::Field || $this === self::Occasion || $this === self::Goods;
     }
 }

@@ -23,6 +23,9 @@ final readonly class Pack
      * @param  array<string, Occasion>  $occasions
      * @param  array<string, Field>  $fields
      * @param  list<CastMember>  $cast
+     * @param  array<string, Goods>  $goods  by folded name
+     * @param  array<string, Ladder>  $ladders  by the folded name of their field
+     * @param  list<Emote>  $emotes
      */
     public function __construct(
         public Channel $channel,
@@ -36,6 +39,9 @@ final readonly class Pack
         public array $fields = [],
         public array $cast = [],
         public Flood $flood = new Flood,
+        public array $goods = [],
+        public array $ladders = [],
+        public array $emotes = [],
     ) {
         $byTrigger = [];
         foreach ($commands as $command) {
@@ -69,6 +75,27 @@ final readonly class Pack
         }
         $commands[$place] = $command;
 
-        return new self($this->channel, $this->parrot, $this->talkers, array_values($commands), $this->facts, $this->lists, $this->counters, $this->occasions, $this->fields, $this->cast, $this->flood);
+        return $this->withCommands(array_values($commands));
+    }
+
+    /** @param  list<Command>  $commands */
+    public function withCommands(array $commands): self
+    {
+        return new self($this->channel, $this->parrot, $this->talkers, $commands, $this->facts, $this->lists, $this->counters, $this->occasions, $this->fields, $this->cast, $this->flood, $this->goods, $this->ladders, $this->emotes);
+    }
+
+    /** @param  string  $name  folded; "points" is another name for the first unit of points */
+    public function field(string $name): ?Field
+    {
+        if (isset($this->fields[$name]) || $name !== 'points') {
+            return $this->fields[$name] ?? null;
+        }
+        foreach ($this->fields as $field) {
+            if ($field->type === FieldType::Points) {
+                return $field;
+            }
+        }
+
+        return null;
     }
 }

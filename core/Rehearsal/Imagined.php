@@ -79,6 +79,7 @@ final class Imagined implements Readings, View
                 Kind::Counter => "counter.{$key->name}",
                 Kind::Occasion => "occasion.{$key->name}",
                 Kind::Field => "the field {$key->name}",
+                Kind::Goods => "goods.{$key->name}",
                 default => null,
             };
             if ($of !== null && ! is_array($value)) {
@@ -106,6 +107,7 @@ final class Imagined implements Readings, View
                 FieldType::YesNo => [true, false],
                 default => [str_repeat('w', Limits::FIELD_TEXT), ...$this->texts, null],
             },
+            Kind::Goods => [Limits::COUNTER - 1, ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0)],
             Kind::Occasion => [self::LONG_AGO, '9999-09-28T22:48:48Z', null],
             Kind::Person => [['id' => 'longest', 'login' => Fold::caseless($this->name), 'name' => $this->name, 'levels' => ['subscriber', 'moderator'], 'tier' => 3, 'lines' => Limits::COUNTER, 'first_seen' => self::LONG_AGO, 'last_seen' => self::LONG_AGO], null],
             default => [null],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal;
 
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
@@ -28,7 +29,7 @@ final class MemoryFormat
         if (is_array($document)) {
             return [new Situation, $document];
         }
-        $document->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings'])->format(self::FORMAT, 'Silver Parrot memory');
+        $document->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings', 'quotes'])->format(self::FORMAT, 'Silver Parrot memory');
         $memory = [];
         foreach ($document->has('counters') ? $document->at('counters')->each() : [] as $name => $value) {
             $counter = $pack->counters[Fold::caseless((string) $name)] ?? null;
@@ -41,7 +42,7 @@ final class MemoryFormat
             $memory += Situation::recordOf(self::person($person), $pack);
         }
 
-        return [new Situation($memory, self::scalars($document, 'channel'), self::scalars($document, 'readings')), $document->findings()];
+        return [new Situation($memory, self::scalars($document, 'channel'), self::scalars($document, 'readings'), quotes: $document->has('quotes') ? array_map(self::quote(...), $document->at('quotes')->items(10_000)) : []), $document->findings()];
     }
 
     /** @return array<string, int> */
@@ -58,6 +59,14 @@ final class MemoryFormat
         }
 
         return Situation::counterKeys($counter, $numbers);
+    }
+
+    private static function quote(Document $quote): Quote
+    {
+        $quote->object(['number', 'text', 'by', 'category', 'date'], ['number', 'text']);
+        $text = static fn (string $key): string => $quote->has($key) ? $quote->at($key)->text(Limits::READING) : '';
+
+        return new Quote($quote->at('number')->whole(1, Limits::COUNTER), $text('text'), $text('by'), $text('category'), $quote->has('date') ? $quote->at('date')->moment() : null);
     }
 
     private static function person(Document $person): CastMember

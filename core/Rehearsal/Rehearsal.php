@@ -11,7 +11,6 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
-use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
@@ -29,7 +28,7 @@ final class Rehearsal
 
     private readonly Driver $driver;
 
-    private readonly Readings $readings;
+    private readonly Situation $situation;
 
     /** @var array<string, null|bool|int|string|array<string, mixed>> */
     private array $given = [];
@@ -48,7 +47,7 @@ final class Rehearsal
         $situation = $situation->withCast($pack);
         $this->store = new InMemoryStore($situation->memory);
         $this->driver = new Driver($talker, $this->store);
-        $this->readings = $situation->readings();
+        $this->situation = $situation;
         foreach ($pack->cast as $member) {
             $this->enter($member->person());
         }
@@ -69,7 +68,7 @@ final class Rehearsal
     /** @param  string  $key the same for the same line of the same rehearsal: luck hangs on it */
     public function line(string $key, Person $by, string $text, Moment $at): Outcome
     {
-        $world = new World($this->pack, $this->store->whole(), $this->readings, $at, new KeyedChance($this->seed, $key), $this->profile, $this->traced);
+        $world = new World($this->pack, $this->store->whole(), $this->situation->readings($this->store->values()), $at, new KeyedChance($this->seed, $key), $this->profile, $this->traced);
         $carried = $this->driver->hear(new ChatLine($key, $by, $text, $at), $world);
         if (! $carried->outcome instanceof Outcome) {
             throw new \LogicException('Two lines of a rehearsal have the same key.');

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal;
 
 use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
@@ -21,8 +23,9 @@ final readonly class Situation
      * @param  array<string, null|bool|int|string>  $channel  details by their names: "category" => "Planking"
      * @param  array<string, null|bool|int|string>  $readings  by "tide.high"
      * @param  array<string, null|bool|int|string>  $people  details by "followed.tamsin"
+     * @param  list<Quote>  $quotes  in the order of their numbers
      */
-    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [])
+    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [], public array $quotes = [])
     {
     }
 
@@ -34,7 +37,7 @@ final readonly class Situation
             $memory += self::recordOf($member, $pack);
         }
 
-        return new self($memory, $this->channel, $this->readings, $this->people);
+        return new self($memory, $this->channel, $this->readings, $this->people, $this->quotes);
     }
 
     /**
@@ -56,16 +59,17 @@ final readonly class Situation
             return $values;
         };
 
-        return new self($memory + $this->memory, $of('channel') + $this->channel, $of('lookup') + $this->readings, $of('person') + $this->people);
+        return new self($memory + $this->memory, $of('channel') + $this->channel, $of('lookup') + $this->readings, $of('person') + $this->people, $this->quotes);
     }
 
     /** @param  array<string, null|bool|int|string>  $channel */
     public function withChannel(array $channel): self
     {
-        return new self($this->memory, $channel + $this->channel, $this->readings, $this->people);
+        return new self($this->memory, $channel + $this->channel, $this->readings, $this->people, $this->quotes);
     }
 
-    public function readings(): CannedReadings
+    /** @param  array<string, null|bool|int|string|array<string, mixed>>|null  $memory  as it is by now; null for as it was at the beginning */
+    public function readings(?array $memory = null): Readings
     {
         $results = [];
         foreach (['channel' => $this->channel, 'lookup' => $this->readings, 'person' => $this->people] as $subject => $values) {
@@ -74,7 +78,7 @@ final readonly class Situation
             }
         }
 
-        return new CannedReadings($results);
+        return new RememberedReadings(new CannedReadings($results), $this->quotes, $memory ?? $this->memory);
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> */

@@ -54,6 +54,7 @@ enum Mistake: string implements FindingKind
     case NoViewerScope = 'no-viewer-scope';
     case BadWord = 'bad-word';
     case OrAfterFilter = 'or-after-filter';
+    case TopIncomplete = 'top-incomplete';
 
     public function code(): string
     {
@@ -115,6 +116,7 @@ enum Mistake: string implements FindingKind
             self::NoViewerScope => '{name} is not kept for each viewer, so “for” means nothing here.',
             self::BadWord => 'Words are counted from 1.',
             self::OrAfterFilter => '“or” stands after a filter.',
+            self::TopIncomplete => '“top” is not complete.',
         };
     }
 
@@ -159,6 +161,7 @@ enum Mistake: string implements FindingKind
             self::NoViewerScope => 'Remove “for …”.',
             self::BadWord => 'Write “word 1” for the first.',
             self::OrAfterFilter => 'Write “| default {instead}”.',
+            self::TopIncomplete => 'Write it as in [top 3 by pebbles].',
         };
     }
 }

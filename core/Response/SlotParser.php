@@ -412,6 +412,9 @@ final class SlotParser
 
             return new SpanFrom($this->spanOf($token)->through($moment->span()), $token->isWord('since'), $moment);
         }
+        if ($token->isWord('top')) {
+            return $this->top();
+        }
         if ($token->kind === TokenKind::Path && ! $this->isReserved($token)) {
             $this->next();
 
@@ -419,6 +422,24 @@ final class SlotParser
         }
 
         return $this->operand();
+    }
+
+    /** `top 5 by pebbles`: a use of the name top, with the field for its part. */
+    private function top(): Call
+    {
+        $head = $this->next();
+        $count = $this->operand();
+        if (! $this->token()->isWord('by')) {
+            throw new Misread(Mistake::TopIncomplete, $this->source->span($head->from, $this->tokens[$this->at - 1]->to));
+        }
+        $this->next();
+        $field = $this->token();
+        if ($field->kind !== TokenKind::Path || str_contains($field->text, '.')) {
+            throw new Misread(Mistake::TopIncomplete, $this->source->span($head->from, $this->tokens[$this->at - 1]->to));
+        }
+        $this->next();
+
+        return $this->calls[] = new Call($this->source->span($head->from, $field->to), $this->vocabulary->names['top'], ['top', $field->text], ['top', Fold::caseless($field->text)], [$count]);
     }
 
     private function called(Token $head, bool $takesOperands): Call|Bound|UnknownName

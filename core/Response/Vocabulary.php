@@ -38,8 +38,13 @@ final readonly class Vocabulary
             new Names\ListName,
             new Names\CounterName,
             new Names\OccasionName,
+            new Names\GoodsName,
+            new Names\QuoteName,
+            new Names\TopName,
             new Names\LookupName,
             new Names\CommandsName,
+            new Names\PageName,
+            new Names\HappeningName,
             new Names\OutcomeName,
         );
         $this->verbs = self::named(
@@ -73,6 +78,7 @@ final readonly class Vocabulary
             new Filters\Count,
             new Filters\Reverse,
             new Filters\Sort,
+            new Filters\Scores,
             new Filters\Link,
         );
     }

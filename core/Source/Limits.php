@@ -37,6 +37,9 @@ final class Limits
     /** Characters of one detail or reading from outside. */
     public const READING = 500;
 
+    /** Persons that `top` gives. */
+    public const TOP = 20;
+
     /** Bytes of a pack document. */
     public const PACK = 4_000_000;
 

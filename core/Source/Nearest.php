@@ -12,11 +12,12 @@ final class Nearest
      * neighbours swapped), if that is few for the word's length.
      *
      * @param  iterable<string>  $candidates
+     * @param  int  $most  slips, whatever the length
      */
-    public static function to(string $typed, iterable $candidates): ?string
+    public static function to(string $typed, iterable $candidates, int $most = 3): ?string
     {
         $word = mb_substr(Fold::caseless($typed), 0, 40);
-        $allowed = mb_strlen($word) <= 4 ? 1 : (mb_strlen($word) <= 7 ? 2 : 3);
+        $allowed = min($most, mb_strlen($word) <= 4 ? 1 : (mb_strlen($word) <= 7 ? 2 : 3));
         $best = null;
         foreach ($candidates as $candidate) {
             $slips = self::slips($word, Fold::caseless($candidate), $allowed);

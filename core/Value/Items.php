@@ -7,8 +7,11 @@ namespace SilverParrot\Value;
 /** Several values in order. */
 final readonly class Items implements Value
 {
-    /** @param  list<null|bool|int|string|Value>  $items */
-    public function __construct(public array $items)
+    /**
+     * @param  list<null|bool|int|string|Value>  $items
+     * @param  list<int>  $scores  by which they are in order, where they are a ranking
+     */
+    public function __construct(public array $items, public array $scores = [])
     {
     }
 }

@@ -18,12 +18,26 @@ function option(entry) {
     };
 }
 
+/** In the text around slots, the words of emotes, from two letters on. */
+function emotes(context, entries) {
+    const word = context.matchBefore(/[A-Za-z0-9_]{2,}/);
+    if (!word) {
+        return null;
+    }
+    const options = entries.filter((one) => one.heading === 'Emotes').map((one) => ({ label: one.insert, detail: one.sentence, info: () => picture(one) }));
+    return options.length === 0 ? null : { from: word.from, options, validFor: /^[A-Za-z0-9_]*$/ };
+}
+
+function picture(entry) {
+    return entry.picture ? Object.assign(document.createElement('img'), { className: 'emote', src: entry.picture, alt: entry.insert }) : null;
+}
+
 /** Completes what can stand at the caret: filters behind a bar, names everywhere, verbs and phrases at the head of a slot. */
 export function completion(entriesOf) {
     const source = async (context) => {
         const inside = insideSlot(context.state.sliceDoc(0, context.pos));
         if (inside === null) {
-            return null;
+            return emotes(context, await entriesOf());
         }
         const word = context.matchBefore(/[\p{L}\p{N}_.]*/u);
         const isFilter = /\|\s*[\p{L}\p{N}_]*$/u.test(inside);
@@ -31,7 +45,7 @@ export function completion(entriesOf) {
         if (!context.explicit && word.from === word.to && inside !== '' && !/[|(]\s*$/.test(inside)) {
             return null;
         }
-        const fit = (await entriesOf()).filter((one) => (isFilter ? one.heading === 'Filters' : one.heading === 'Names' || (isHead && one.heading !== 'Filters')) && /^[\p{L}_]/u.test(one.insert));
+        const fit = (await entriesOf()).filter((one) => (isFilter ? one.heading === 'Filters' : one.heading === 'Names' || (isHead && (one.heading === 'Verbs' || one.heading === 'Phrases'))) && /^[\p{L}_]/u.test(one.insert));
         return { from: word.from, options: fit.map(option), validFor: /^[\p{L}\p{N}_.]*$/u };
     };
     return autocompletion({ override: [source], icons: false, maxRenderedOptions: 60 });

@@ -12,6 +12,10 @@ function toInsert(entry, before) {
     if (entry.heading === 'Filters') {
         return inside === null ? entry.example : `${/\|\s*$/.test(inside) ? '' : ' | '}${entry.insert}`;
     }
+    if (entry.heading === 'Emotes') {
+        // Set apart by spaces, or the chat shows its letters.
+        return `${before === '' || before.endsWith(' ') ? '' : ' '}${entry.insert} `;
+    }
     return entry.heading === 'Names' ? (inside === null ? `[${entry.insert}]` : entry.insert) : entry.example;
 }
 
@@ -67,8 +71,11 @@ export class Reference {
         button.setAttribute('aria-label', `put ${entry.insert} into the text`);
         const words = document.createElement('span');
         words.textContent = ` ${entry.sentence}`;
+        if (entry.picture) {
+            row.append(Object.assign(document.createElement('img'), { className: 'emote', src: entry.picture, alt: '' }));
+        }
         row.append(button, words);
-        for (const [label, text] of [['takes', entry.takes], ['now', entry.now === '' ? 'nothing' : entry.now], ['example', entry.heading === 'Names' ? '' : entry.example]]) {
+        for (const [label, text] of [['takes', entry.takes], ['now', entry.now === '' ? 'nothing' : entry.now], ['example', entry.heading === 'Names' || entry.heading === 'Emotes' ? '' : entry.example]]) {
             if (text) {
                 const small = Object.assign(document.createElement('span'), { className: 'small', textContent: ` ${label}: ${text}` });
                 row.append(small);

@@ -27,6 +27,8 @@ enum Flaw: string implements FindingKind
     case NotAMoment = 'not-a-moment';
     case NotAZone = 'not-a-zone';
     case NotALanguage = 'not-a-language';
+    case NotAnEmote = 'not-an-emote';
+    case NotAPicture = 'not-a-picture';
     case NothingChosen = 'nothing-chosen';
 
     public function code(): string
@@ -59,6 +61,8 @@ enum Flaw: string implements FindingKind
             self::NotAMoment => '“{value}” is not a moment.',
             self::NotAZone => '“{value}” is not a time zone.',
             self::NotALanguage => '“{value}” is not a language tag.',
+            self::NotAnEmote => '“{value}” cannot be an emote.',
+            self::NotAPicture => 'This is not a picture.',
             self::NothingChosen => 'No level is chosen.',
         };
     }
@@ -82,6 +86,8 @@ enum Flaw: string implements FindingKind
             self::NotAMoment => 'Write it as in 2026-11-25T09:00:00Z.',
             self::NotAZone => 'Write it as in Europe/London.',
             self::NotALanguage => 'Write it as in en or pt-BR.',
+            self::NotAnEmote => 'Letters, digits and “_” can be in its word, two to forty of them.',
+            self::NotAPicture => 'It is to be a data: address of a PNG, GIF or WebP.',
             self::NothingChosen => 'Choose one or more, or let it be for everyone.',
         };
     }

@@ -14,11 +14,14 @@ use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
+use SilverParrot\Pack\Goods;
+use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 
 /** The pack as an open document. What is written is read back the same; docs/pack.schema.json describes it. */
@@ -30,7 +33,7 @@ final class PackFormat
 
     private const DEFINITIONS = 1_000;
 
-    private const KEYS = ['format', 'version', 'channel', 'parrot', 'talkers', 'commands', 'facts', 'lists', 'counters', 'occasions', 'fields', 'cast', 'flood'];
+    private const KEYS = ['format', 'version', 'channel', 'parrot', 'talkers', 'commands', 'facts', 'lists', 'counters', 'occasions', 'fields', 'cast', 'flood', 'goods', 'ladders', 'emotes'];
 
     /** @return array{Pack, list<Finding>} the pack as far as it can be read, and all that is wrong with the document */
     public static function read(string $text): array
@@ -52,6 +55,9 @@ final class PackFormat
             $document->named('fields', self::DEFINITIONS, self::readField(...)),
             $document->has('cast') ? array_map(self::readCastMember(...), $document->at('cast')->items(200)) : [],
             $document->has('flood') ? self::readFlood($document->at('flood')) : new Flood,
+            $document->named('goods', self::DEFINITIONS, self::readGoods(...)),
+            self::readLadders($document),
+            $document->has('emotes') ? array_map(EmoteFormat::read(...), $document->at('emotes')->items(self::DEFINITIONS)) : [],
         );
 
         return [$pack, $document->findings()];
@@ -75,6 +81,9 @@ final class PackFormat
             'occasions' => array_map(static fn (Occasion $occasion): array => ['name' => $occasion->name], array_values($pack->occasions)),
             'fields' => array_map(static fn (Field $field): array => ['name' => $field->name, 'type' => $field->type->value] + ($field->start === null ? [] : ['start' => $field->start]), array_values($pack->fields)),
             'cast' => array_map(self::writeCastMember(...), $pack->cast),
+            'goods' => array_map(static fn (Goods $goods): array => ['name' => $goods->name] + ($goods->price === 0 ? [] : ['price' => $goods->price]), array_values($pack->goods)),
+            'ladders' => array_map(static fn (Ladder $ladder): array => ['field' => $ladder->field, 'ranks' => array_map(static fn (int $least, string $name): array => ['at' => $least, 'name' => $name], array_keys($ladder->ranks), $ladder->ranks)], array_values($pack->ladders)),
+            'emotes' => array_map(EmoteFormat::write(...), $pack->emotes),
             'flood' => $pack->flood == new Flood ? [] : ['person' => $pack->flood->person, 'channel' => $pack->flood->channel],
         ], static fn (array $part): bool => $part !== []);
 
@@ -169,6 +178,31 @@ final class PackFormat
             $field->has('type') ? $field->at('type')->oneOf(FieldType::class) : FieldType::Text,
             $field->has('start') ? $field->at('start')->text(Limits::FIELD_TEXT) : null,
         );
+    }
+
+    private static function readGoods(Document $goods): Goods
+    {
+        $goods->object(['name', 'price'], ['name']);
+
+        return new Goods($goods->at('name')->name(), $goods->has('price') ? $goods->at('price')->whole(0, Limits::COUNTER) : 0);
+    }
+
+    /** @return array<string, Ladder> */
+    private static function readLadders(Document $document): array
+    {
+        $ladders = [];
+        foreach ($document->has('ladders') ? $document->at('ladders')->items(self::DEFINITIONS) : [] as $ladder) {
+            $ladder->object(['field', 'ranks'], ['field', 'ranks']);
+            $ranks = [];
+            foreach ($ladder->at('ranks')->items(100) as $rank) {
+                $rank->object(['at', 'name'], ['at', 'name']);
+                $ranks[$rank->at('at')->whole(0, Limits::COUNTER)] = $rank->at('name')->text(60);
+            }
+            $field = $ladder->at('field')->name();
+            $ladders[Fold::caseless($field)] = new Ladder($field, $ranks);
+        }
+
+        return $ladders;
     }
 
     private static function readCastMember(Document $member): CastMember

@@ -7,6 +7,7 @@ namespace SilverParrot\Response\Evaluation;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
+use SilverParrot\Memory\Quote;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
@@ -42,6 +43,7 @@ final class Printer
             $value instanceof Level => $value->label(),
             $value instanceof Moment => $this->moment($value),
             $value instanceof TimeSpan => $this->span($value),
+            $value instanceof Quote => $value->text,
             $value instanceof Items => $this->list(array_map($this->print(...), $value->items)),
             default => '',
         };

@@ -6,6 +6,7 @@ namespace SilverParrot\Response\Evaluation;
 
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
+use SilverParrot\Memory\Quote;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Moment;
@@ -30,6 +31,10 @@ enum Relation: string
         if ($left === null || $right === null) {
             return false;
         }
+
+        // A quote is what was said.
+        $left = $left instanceof Quote ? $left->text : $left;
+        $right = $right instanceof Quote ? $right->text : $right;
 
         return match ($this) {
             self::Is => self::same($left, $right, $run),

@@ -17,6 +17,7 @@ final readonly class Scene
      * @param  string  $words  what was typed after the trigger, trimmed; empty when that was blank
      * @param  list<string>  $wordList
      * @param  array<string, null|bool|int|string|Value>  $outcome  what a refusal reply may name
+     * @param  array<string, null|bool|int|string|Value>  $happening  what the answer to a happening may name
      */
     private function __construct(
         public ?Person $caller,
@@ -25,6 +26,7 @@ final readonly class Scene
         public string $trigger,
         public string $message,
         public array $outcome,
+        public array $happening = [],
     ) {
     }
 
@@ -38,6 +40,12 @@ final readonly class Scene
     /** @param  array<string, null|bool|int|string|Value>  $outcome */
     public function withOutcome(array $outcome): self
     {
-        return new self($this->caller, $this->words, $this->wordList, $this->trigger, $this->message, $outcome);
+        return new self($this->caller, $this->words, $this->wordList, $this->trigger, $this->message, $outcome, $this->happening);
+    }
+
+    /** @param  array<string, null|bool|int|string|Value>  $happening  by "amount", "months", "tier", "text", "minutes" */
+    public function withHappening(array $happening): self
+    {
+        return new self($this->caller, $this->words, $this->wordList, $this->trigger, $this->message, $this->outcome, $happening);
     }
 }

@@ -18,7 +18,7 @@ final readonly class OutcomeName implements Name
     /** Characters of a sentence that says why, at most: all levels by name, and a few words around them. */
     public const LONGEST = 120;
 
-    private const PARTS = ['name', 'reason', 'left', 'needs'];
+    private const PARTS = ['name', 'reason', 'left', 'needs', 'before', 'after', 'has', 'nearest'];
 
     public function describe(): Described
     {

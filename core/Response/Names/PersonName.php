@@ -10,6 +10,7 @@ use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
@@ -22,21 +23,23 @@ use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Verbs\Cell;
 use SilverParrot\Response\Verbs\FieldCell;
 use SilverParrot\Response\Writable;
+use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
 use SilverParrot\Value\Range;
 use SilverParrot\Value\Value;
 
 /** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
 abstract readonly class PersonName implements Name, Remembering, Writable
 {
-    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', 'here', ...self::ASKED];
+    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', 'here', 'rank', ...self::ASKED];
 
     /** Parts that the streaming service is asked for. */
-    private const ASKED = ['followed', 'subscribed', 'account_made', 'category'];
+    private const ASKED = ['followed', 'subscribed', 'account_made', 'category', 'link'];
 
     /** What each part gives, and a sentence. */
     public const TELLS = [
@@ -50,6 +53,8 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         'last_seen' => ['a moment', 'When they last wrote here.'],
         'lines' => ['a whole number', 'How many lines they wrote here.'],
         'here' => ['yes or no', 'Whether they wrote something within ten minutes.'],
+        'rank' => ['a text', 'The rank they hold on the first ladder; caller.pebbles.rank that of another. Nothing below the first rank.'],
+        'link' => ['a text', 'The address of their own channel.'],
         'followed' => ['a moment', 'Since when they follow; nothing for who does not.'],
         'subscribed' => ['a moment', 'Since when they subscribe; nothing for who does not.'],
         'account_made' => ['a moment', 'When the account was made.'],
@@ -72,8 +77,10 @@ abstract readonly class PersonName implements Name, Remembering, Writable
     {
         $findings = Checking::takesNothing($call);
         $part = $call->folded[1] ?? null;
-        if (isset($call->folded[2]) || ($part !== null && ! in_array($part, self::PARTS, true) && ! isset($pack->fields[$part]))) {
-            $findings[] = Checking::unknownPart($call, isset($call->folded[2]) ? 2 : 1, [...self::PARTS, ...array_map(static fn (Field $field): string => $field->name, array_values($pack->fields))]);
+        $hasRanks = isset($pack->ladders[Fold::caseless($pack->field($part ?? '')->name ?? '')]);
+        $isRank = $hasRanks && ($call->folded[2] ?? '') === 'rank' && ! isset($call->folded[3]);
+        if ((isset($call->folded[2]) && ! $isRank) || ($part !== null && ! in_array($part, self::PARTS, true) && $pack->field($part) === null)) {
+            $findings[] = Checking::unknownPart($call, isset($call->folded[2]) ? 2 : 1, isset($call->folded[2]) ? ($hasRanks ? ['rank'] : []) : [...self::PARTS, ...array_map(static fn (Field $field): string => $field->name, array_values($pack->fields))]);
         }
 
         return $findings;
@@ -83,7 +90,10 @@ abstract readonly class PersonName implements Name, Remembering, Writable
     {
         $part = $call->folded[1] ?? '';
         $longestName = $in->profile->longestName;
-        $field = $in->pack->fields[$part] ?? null;
+        $field = $in->pack->field($part);
+        if ($part === 'rank' || isset($call->folded[2])) {
+            return Outlook::oneOf(...array_values(self::ladder($call, $in->pack)->ranks ?? []))->orNothing();
+        }
         if ($field !== null && ! in_array($part, self::PARTS, true)) {
             return self::fieldOutlook($field, $in)->orNothing();
         }
@@ -96,7 +106,7 @@ abstract readonly class PersonName implements Name, Remembering, Writable
             'known', 'here' => $in->lengths->yesNo(),
             'lines' => Outlook::whole(Range::ofACount())->orNothing(),
             'first_seen', 'last_seen' => $in->lengths->moment()->orNothing(),
-            'category' => Outlook::text(0, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown),
+            'category', 'link' => Outlook::text(0, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown),
             'followed', 'subscribed', 'account_made' => $in->lengths->moment()->orNothing()->orGap(GapReason::DetailsDown),
             default => Outlook::nothing()->orGap(GapReason::Unknown),
         };
@@ -111,7 +121,10 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         if (! $person instanceof Person || $part === null) {
             return $person;
         }
-        $field = $run->world->pack->fields[$part] ?? null;
+        $field = $run->world->pack->field($part);
+        if ($part === 'rank' || isset($call->folded[2])) {
+            return $this->rank($call, $person, $run);
+        }
         if ($field !== null && ! in_array($part, self::PARTS, true)) {
             return $this->field($field, $person, $run);
         }
@@ -125,7 +138,7 @@ abstract readonly class PersonName implements Name, Remembering, Writable
             'known' => $person->isKnown(),
             'here' => $this->isHere($person, $run),
             'first_seen', 'last_seen', 'lines' => $this->recorded($part, $person, $run),
-            'followed', 'subscribed', 'account_made', 'category' => self::asked($part, $person, $run),
+            'followed', 'subscribed', 'account_made', 'category', 'link' => self::asked($part, $person, $run),
             default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
         };
     }
@@ -143,9 +156,15 @@ abstract readonly class PersonName implements Name, Remembering, Writable
             return [];
         }
 
+        $field = match (true) {
+            $part === 'rank' || isset($call->folded[2]) => self::ladder($call, $run->world->pack)?->field,
+            in_array($part, self::PARTS, true) => null,
+            default => $run->world->pack->field($part)?->name,
+        };
+
         return match (true) {
             in_array($part, self::RECORDED, true) => [Key::person($person->login)],
-            isset($run->world->pack->fields[$part]) && ! in_array($part, self::PARTS, true) => [Key::field($part, $person->id)],
+            $field !== null => [Key::field($field, $person->id)],
             default => [],
         };
     }
@@ -154,13 +173,13 @@ abstract readonly class PersonName implements Name, Remembering, Writable
     {
         $part = $call->folded[1] ?? '';
 
-        return isset($pack->fields[$part]) && ! in_array($part, self::PARTS, true);
+        return $pack->field($part) !== null && ! in_array($part, self::PARTS, true) && ! isset($call->folded[2]);
     }
 
     public function cell(Call $call, Run $run): Cell|Gap
     {
         $person = $this->person($run);
-        $field = $run->world->pack->fields[$call->folded[1] ?? ''] ?? null;
+        $field = $run->world->pack->field($call->folded[1] ?? '');
         if ($person instanceof Gap || $field === null) {
             return $person instanceof Gap ? $person : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
@@ -168,7 +187,22 @@ abstract readonly class PersonName implements Name, Remembering, Writable
             throw Failed::nobodyToChange($person === null ? '' : $person->name, $call->span());
         }
 
-        return $run->knows(Key::field($field->name, $person->id)) ? new FieldCell($field, $person, $run) : Gap::pending();
+        return $run->knows(Key::field($field->name, $person->id)) ? FieldCell::ofField($field, $person, $run) : Gap::pending();
+    }
+
+    /** `caller.rank` is that of the first ladder, `caller.pebbles.rank` that of the field's. */
+    private static function ladder(Call $call, Pack $pack): ?Ladder
+    {
+        return isset($call->folded[2]) ? $pack->ladders[Fold::caseless($pack->field($call->folded[1])->name ?? '')] ?? null : array_values($pack->ladders)[0] ?? null;
+    }
+
+    private function rank(Call $call, Person $person, Run $run): string|Gap|null
+    {
+        $ladder = self::ladder($call, $run->world->pack);
+        $field = $ladder === null ? null : $run->world->pack->field(Fold::caseless($ladder->field));
+        $has = $field === null ? null : $this->field($field, $person, $run);
+
+        return $ladder !== null && (is_int($has) || $has instanceof Number) ? $ladder->rank($has) : ($has instanceof Gap ? $has : null);
     }
 
     private static function fieldOutlook(Field $field, Forecast $in): Outlook
@@ -218,6 +252,6 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         }
         $value = $run->read(Request::person($part, $person->login));
 
-        return $part !== 'category' && is_string($value) ? Moment::fromIso($value) : $value;
+        return $part !== 'category' && $part !== 'link' && is_string($value) ? Moment::fromIso($value) : $value;
     }
 }

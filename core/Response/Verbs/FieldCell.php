@@ -9,6 +9,7 @@ use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Goods;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Numbers;
@@ -22,14 +23,22 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
-/** A field of one viewer. What does not fit its type is refused, and so is spending what is not there. */
+/** A field of one viewer, or how many of some goods they own. What does not fit its type is refused, and so is spending what is not there. */
 final readonly class FieldCell implements Cell
 {
-    private Key $key;
-
-    public function __construct(private Field $field, private Person $person, private Run $run)
+    private function __construct(private Key $key, private Field $field, private string $what, private Person $person, private Run $run)
     {
-        $this->key = Key::field($field->name, $person->id);
+    }
+
+    public static function ofField(Field $field, Person $person, Run $run): self
+    {
+        return new self(Key::field($field->name, $person->id), $field, "viewer.{$field->name}", $person, $run);
+    }
+
+    /** Goods are counted as points are: whole, and never below none. */
+    public static function ofGoods(Goods $goods, Person $person, Run $run): self
+    {
+        return new self(Key::goods($goods->name, $person->id), new Field($goods->name, FieldType::Points), "goods.{$goods->name}", $person, $run);
     }
 
     public function shift(int|Number $amount, Span $span): int|Number
@@ -68,7 +77,7 @@ final readonly class FieldCell implements Cell
 
     public function clear(): void
     {
-        $this->run->change(new Change($this->key, $this->run->memory->value($this->key), null, $this->what(), $this->person->login));
+        $this->run->change(new Change($this->key, $this->run->memory->value($this->key), null, $this->what, $this->person->login));
     }
 
     /** @param  null|bool|int|string|array<string, mixed>  $kept */
@@ -106,7 +115,7 @@ final readonly class FieldCell implements Cell
             $value instanceof Moment => $value->iso(),
             default => $value,
         };
-        $this->run->change(new Change($this->key, $this->run->memory->value($this->key), $kept, $this->what(), $this->person->login));
+        $this->run->change(new Change($this->key, $this->run->memory->value($this->key), $kept, $this->what, $this->person->login));
 
         return $value;
     }
@@ -139,10 +148,5 @@ final readonly class FieldCell implements Cell
         }
 
         return $number;
-    }
-
-    private function what(): string
-    {
-        return "viewer.{$this->field->name}";
     }
 }

@@ -36,6 +36,22 @@
                     <li>No occasions yet.</li>
                 @endforelse
             </ul>
+            <h2 id="emotes">Emotes</h2>
+            <ul class="ruled">
+                @forelse ($channel->emotes as $emote)
+                    <li>@if ($emote->picture !== '')<img class="emote" src="{{ $emote->picture }}" alt=""> @endif<b>{{ $emote->word }}</b> <span class="small">{{ $emote->any_of === [] && $emote->at_least === null ? 'for everyone' : 'for '.implode(', ', array_map(fn (string $word) => SilverParrot\Chat\Level::named($word)?->plural(), [...$emote->any_of, ...array_filter([$emote->at_least])])).($emote->at_least === null ? '' : ' and up') }}{{ $emote->picture === '' ? ', no picture' : '' }}</span>
+                        @if ($mayWrite)<form method="post" action="{{ route('remember.emotes.drop', [$channel, $emote]) }}" class="inline controls">@csrf @method('delete')<button class="as-link" aria-label="drop {{ $emote->word }}">drop</button></form>@endif</li>
+                @empty
+                    <li>No emotes yet. A chat shows a picture for their words, and so does the parrot’s simulated chat.</li>
+                @endforelse
+            </ul>
+            @if ($mayWrite)
+                <form method="post" action="{{ route('remember.emotes', $channel) }}" enctype="multipart/form-data" class="new-emote">@csrf
+                    <p>The word <input name="word" value="{{ old('word') }}" class="blank" size="12" maxlength="40" aria-label="The emote’s word" autocomplete="off" autocapitalize="off" spellcheck="false"> shows
+                    <input type="file" name="picture" accept="image/png,image/gif,image/webp" aria-label="Its picture">, for <select name="level" class="blank" aria-label="Who may use it">@foreach (SilverParrot\Chat\Level::cases() as $level)<option value="{{ $level->word() }}" @selected(old('level') === $level->word())>{{ $level->plural() }}</option>@endforeach</select>.
+                    <button class="plain">Add it</button></p>
+                </form>
+            @endif
         </section>
         <section class="page facing" id="right-page" aria-label="How it came about">
             <div class="page-head"><h2>How it came about</h2></div>

@@ -118,6 +118,19 @@ final class ChecksTest extends TestCase
             '[words | cut 240] and [message | cut 240] [words]' => 'can-be-nothing 0-17; can-be-nothing 42-49; grows-too-long 0-17 [words | cut 164]',
             '[words] [fact.workshop]' => 'can-be-nothing 0-7; grows-too-long 0-7 [words | cut 476]',
             '[words]' => '',
+            // emotes: coveWave for everyone, coveHammer for subscribers
+            'coveWave Ahoy! coveWave! (coveWave)[caller] coveWave [caller]coveWave' => 'emote-stuck 15-23 coveWave ; emote-stuck 26-34  coveWave ; emote-stuck 61-69  coveWave',
+            'covewave and coveWaev, cove Wave coveWavy' => 'emote-misspelt 0-8 coveWave; emote-misspelt 33-41 coveWave',
+            'Mind the coveHammer now' => 'emote-not-for-them 9-19',
+            'coveWave https://cove.example/coveWave' => 'emote-stuck 30-38  coveWave',
+            // conditions by kinds and known sets
+            '[when caller.level is "vip" and caller.level is "moderator"]x[end]' => 'never-holds 6-59',
+            '[when caller.level > "editor" and not caller.level is "streamer"]x[end]' => 'never-holds 6-64',
+            '[when caller is 5]x[end][when channel.live > 3]y[end]' => 'never-holds 6-17; never-holds 30-46',
+            '[when words is "a" and words is "b"]x[end][when words is "a" or words is not "a"]y[end]' => 'never-holds 6-35; never-holds 48-80',
+            '[when words contains "a" and words contains "b"]x[end][when word 1 is "a"]p[else when word 1 is "b"]q[else when word 1 is "a"]r[end]' => 'never-holds 112-125',
+            '[when caller.tier is 4]x[end][when caller.tier is 1]a[else when caller.tier is 2]b[else when caller.tier is 3]c[else when caller.tier]d[end]' => 'never-holds 6-22',
+            '[when counter.planks > counter.ballast]x[end][when counter.ballast * 2 > 30]y[end][when caller.boat is "a" or channel.category is "b"]z[end]' => '',
             // always-too-long
             str_repeat('Mind the wet paint. ', 26) => 'always-too-long -',
             str_repeat('Mind the wet paint. ', 20) => '',
@@ -150,6 +163,14 @@ final class ChecksTest extends TestCase
         self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(new Command('!a', $say, channelCooldown: 0, personCooldown: 0)));
         $moderators = new LevelRule(atLeast: Level::Moderator);
         self::assertSame([], $this->found(new Command('!a', $say, levels: $moderators, channelCooldown: 0, personCooldown: 0), new Command('!b', $say, channelCooldown: 0), new Command('!c', $say, channelCooldown: 0, personCooldown: 0, enabled: false)));
+    }
+
+    public function test_a_category_that_the_service_does_not_have_is_found_where_its_categories_are_known(): void
+    {
+        $pack = World::pack()->withCommand(new Command('!a', [new WeightedText('[when channel.category is "Plankng"]x[else when channel.category is one of "planking", "Sailing"]y[end][when caller.boat is "Plankng"]z[end]')]));
+        $found = static fn (Surroundings $around): array => array_map(static fn (Finding $finding): string => "{$finding->span?->from} {$finding->replacement}", array_values(array_filter(Checks::of($pack, $around), static fn (Finding $finding): bool => $finding->kind->code() === 'unknown-category')));
+        self::assertSame(['26 "Planking"', '87 '], $found(new Surroundings(categories: ['Planking', 'Caulking'])));
+        self::assertSame([], $found(new Surroundings));
     }
 
     public function test_what_is_declared_and_never_used_is_found(): void

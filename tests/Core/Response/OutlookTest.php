@@ -19,6 +19,7 @@ use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Lengths;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\Prospect;
 use SilverParrot\Response\Response;
@@ -76,13 +77,14 @@ final class OutlookTest extends TestCase
     {
         $pack = World::pack($language, 'Europe/Warsaw');
         $profile = ChatProfile::stream();
+        $lengths = Lengths::of($pack->channel);
         $said = 0;
         foreach ($sources as $source) {
             $response = Response::of($source);
             if (array_filter($response->findings($pack), static fn (Finding $finding): bool => $finding->isError()) !== []) {
                 continue;
             }
-            $prospect = Forecast::of($response, $pack, $profile, ['!say', '!speak'], null);
+            $prospect = Forecast::of($response, $pack, $profile, ['!say', '!speak'], $lengths);
             for ($attempt = 0; $attempt < 16; $attempt++) {
                 $said += $this->compare($response, $prospect, $pack, $profile, $attempt * 5) ? 1 : 0;
             }

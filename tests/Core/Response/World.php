@@ -7,19 +7,25 @@ namespace Tests\Core\Response;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Level;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Goods;
+use SilverParrot\Pack\Ladder;
+use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Value\Moment;
 
 /**
  * The world of the language tests: Lantern Cove on 2026-11-25 at 09:00. Tamsin (everyone, 40 pebbles) is the caller; Bram
@@ -58,6 +64,9 @@ final class World
                 new Field('boat'), new Field('pebbles', FieldType::Points), new Field('height', FieldType::Number), new Field('born', FieldType::Moment),
                 new Field('swims', FieldType::YesNo), new Field('motto', FieldType::Text, 'fair winds'),
             ]),
+            goods: $named([new Goods('lantern', 30), new Goods('rope')]),
+            ladders: ['pebbles' => new Ladder('pebbles', [20 => 'Bosun', 0 => 'Deckhand', 100 => 'Skipper'])],
+            emotes: [new Emote('coveWave'), new Emote('coveHammer', levels: new LevelRule([Level::Subscriber]))],
         );
     }
 
@@ -65,6 +74,7 @@ final class World
     {
         $memory = [
             Key::counter('planks')->id() => 3,
+            Key::goods('lantern', 'cast-tamsin')->id() => 2,
             Key::stream()->id() => ['number' => 7, 'on' => true],
             Key::counter('tonight')->id() => ['n' => 5, 'of' => 'stream 7'],
             Key::counter('sips', Key::category('Planking'))->id() => ['n' => 9, 'of' => '2026-11-24'],
@@ -77,8 +87,12 @@ final class World
         }
 
         return new Situation($memory, [
-            'title' => 'Planking the port side', 'category' => 'Planking', 'live' => true, 'started' => '2026-11-25T06:55:00Z', 'viewers' => 61, 'followers' => 12345, 'tags' => "boats\nwood",
-        ], ['wind.speed' => 12, 'wind.name' => '[caller]'], ['followed.odo' => '2024-02-01T10:00:00Z', 'category.odo' => 'Rigging', 'account_made.tamsin' => '2020-11-25T09:00:00Z', 'followed.tamsin' => null, 'subscribed.tamsin' => null]);
+            'title' => 'Planking the port side', 'category' => 'Planking', 'live' => true, 'started' => '2026-11-25T06:55:00Z', 'viewers' => 61, 'followers' => 12345, 'tags' => "boats\nwood", 'page' => 'https://cove.example/commands',
+        ], ['wind.speed' => 12, 'wind.name' => '[caller]'], ['link.odo' => 'https://cove.example/odo', 'followed.odo' => '2024-02-01T10:00:00Z', 'category.odo' => 'Rigging', 'account_made.tamsin' => '2020-11-25T09:00:00Z', 'followed.tamsin' => null, 'subscribed.tamsin' => null], [
+            new Quote(1, 'Measure twice, splash once.', 'Wren Halloway', 'Planking', Moment::fromIso('2026-03-01T18:00:00Z')),
+            new Quote(3, 'That gull has opinions.', 'Odo'),
+            new Quote(12, 'The [caller] glue holds.'),
+        ]);
     }
 
     /** @return list<CastMember> */

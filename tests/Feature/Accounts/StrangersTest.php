@@ -100,6 +100,7 @@ final class StrangersTest extends TestCase
         $membership = $this->cove->memberships()->firstOrFail();
         $values = ['channel' => ($under ?? $this->cove)->id, 'command' => $command->id, 'change' => $change->id, 'expectation' => $expectation->id, 'membership' => $membership->id, 'edition' => $this->cove->editions()->first()->id ?? app(Editions::class)->publish($this->cove, '', $this->wren)->id];
         $values['history'] = 1;
+        $values['emote'] = $this->cove->emotes()->firstOrFail()->id;
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
         $routes = [];
         /** @var Route $route */

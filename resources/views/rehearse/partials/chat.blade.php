@@ -28,7 +28,7 @@
                     <span class="text">{{ $one->line->text }}</span>
                 </button>
                 @foreach ($one->outcome->texts() as $text)
-                    <div class="saying-line"><span class="saying">{{ $text }}</span>
+                    <div class="saying-line"><x-saying :$text :$channel/>
                         @if ($mayKeep)
                             <button type="button" class="as-link keep" hx-post="{{ route('rehearse.expect', $channel) }}" hx-vals='{"index": {{ $index }}}' hx-target="#expectations" hx-swap="outerHTML" aria-label="this is right: “{{ $text }}”">this is right</button>
                         @endif

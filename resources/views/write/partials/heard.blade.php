@@ -1,6 +1,6 @@
 {{-- What came of a line, in a few words: what is said, or why nothing is. --}}
 @if ($outcome->sayings !== [])
-    @foreach ($outcome->texts() as $text)<span class="saying">{{ $text }}</span>@endforeach
+    @foreach ($outcome->texts() as $text)<x-saying :$text :$channel/>@endforeach
     @if ($outcome->failed)<span class="because">because it fails: {{ $outcome->failed->getMessage() }}</span>@endif
 @elseif ($outcome->closed)
     <span class="because">silent: {{ $outcome->closed->sentence }}</span>

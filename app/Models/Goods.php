@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $name
+ * @property int $price
+ */
+final class Goods extends Model
+{
+    protected $table = 'goods';
+
+    protected $guarded = [];
+}

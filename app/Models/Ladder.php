@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property string $name of its field
+ * @property array<int, string> $ranks names by the least that is needed
+ */
+final class Ladder extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['ranks' => 'array'];
+}

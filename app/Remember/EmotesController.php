@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Remember;
+
+use App\Models\Channel;
+use App\Models\Emote as Row;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Pack\Emote;
+
+/** The channel's emotes: their words, pictures, and who may use them. */
+final readonly class EmotesController
+{
+    /** Of one channel; more would not be told apart any more. */
+    private const MOST = 500;
+
+    public function store(Request $request, Channel $channel): RedirectResponse
+    {
+        $word = trim($request->string('word')->value());
+        $picture = self::picture($request->file('picture'));
+        $level = Level::named($request->string('level')->value());
+        $problem = match (true) {
+            ! Emote::isWord($word) => '“'.mb_substr($word, 0, 40).'” cannot be an emote: letters, digits and “_” can be in its word, two to forty of them.',
+            $picture === null => 'The picture was not taken: a PNG, GIF or WebP of at most 48 kB is.',
+            $channel->emotes()->where('word', $word)->exists() => "{$word} is an emote here already.",
+            $channel->emotes()->count() >= self::MOST => 'There are as many emotes as there is room for: drop one first.',
+            default => null,
+        };
+        if ($problem !== null) {
+            return redirect()->to(route('remember', $channel).'#emotes')->withInput()->with('notice', $problem);
+        }
+        Row::query()->create(['channel_id' => $channel->id, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]);
+
+        return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$word} is an emote now.");
+    }
+
+    public function destroy(Channel $channel, Row $emote): RedirectResponse
+    {
+        $emote->delete();
+
+        return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$emote->word} is no emote any more.");
+    }
+
+    /** @return string|null as it is kept, empty where none was sent; null for what is no picture */
+    private static function picture(mixed $file): ?string
+    {
+        if (! $file instanceof UploadedFile) {
+            return '';
+        }
+        $bytes = $file->isValid() ? (string) file_get_contents($file->getPathname(), length: Emote::LONGEST_PICTURE) : '';
+        foreach (['png', 'gif', 'webp'] as $kind) {
+            $picture = "data:image/{$kind};base64,".base64_encode($bytes);
+            if (strlen($picture) <= Emote::LONGEST_PICTURE && Emote::isPicture($picture)) {
+                return $picture;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Pack;
+
+/** A thing that a viewer can own. How many one has is remembered, never below none. */
+final readonly class Goods
+{
+    /** @param  int  $price  in the first unit of points; 0 where it is not for sale */
+    public function __construct(public string $name, public int $price = 0)
+    {
+    }
+}

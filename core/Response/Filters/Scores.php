@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Filters;
+
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Value;
+
+final readonly class Scores implements Filter
+{
+    /** “20. ”, a space and 15 digits, and what stands between two of them. */
+    private const AROUND = 4 + 1 + 15 + 2;
+
+    public function describe(): Described
+    {
+        return new Described('scores', '', 'a text', '[top 3 by pebbles | scores]', 'Writes who has the most with place and number: 1. Odo 40, 2. Pia 31.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [0, 0];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        $each = ($value->item->longest ?? 0) + self::AROUND;
+
+        return $value->asText(0, $value->most * $each, $value->most * (($value->item->bytes ?? 0) + self::AROUND))->orGap(GapReason::WrongKind);
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        if ($value === null) {
+            return null;
+        }
+        if (! $value instanceof Items || count($value->scores) < count($value->items)) {
+            return new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a list like “top 3 by pebbles”']);
+        }
+        $places = [];
+        foreach ($value->items as $place => $item) {
+            $places[] = ($place + 1).'. '.$run->print($item).' '.$run->print($value->scores[$place]);
+        }
+
+        return implode(', ', $places);
+    }
+}

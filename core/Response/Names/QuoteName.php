@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Names;
+
+use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\Quote;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Source\Fold;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Range;
+
+/** `quote`, `quote 12`, `quote words`: one quote for equal arguments within a response. */
+final readonly class QuoteName implements Name
+{
+    private const TELLS = [
+        'number' => ['a whole number', 'Its number, which it keeps for good.'],
+        'text' => ['a text', 'What was said.'],
+        'by' => ['a text', 'Who said it; nothing where nobody wrote it down.'],
+        'category' => ['a text', 'What the stream was busy with.'],
+        'date' => ['a moment', 'When it was said.'],
+    ];
+
+    public function describe(): Described
+    {
+        return new Described('quote', 'a number, or words that are in it', 'a quote, said as its text', '“[quote]”', 'A quote by luck; with a number that one, with words one that has them in it.', parts: array_keys(self::TELLS), tells: self::TELLS);
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return match (true) {
+            isset($call->path[2]), isset($call->path[1]) && ! isset(self::TELLS[$call->folded[1]]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_keys(self::TELLS))],
+            count($call->operands) > 1 || $call->named !== [] || $call->for !== null => Checking::takesNothing($call),
+            default => [],
+        };
+    }
+
+    public function outlook(Call $call, Forecast $in): Outlook
+    {
+        $outlook = match ($call->folded[1] ?? 'text') {
+            'number' => Outlook::whole(Range::ofACount(1)),
+            'by' => Outlook::text(1, $in->profile->longestName),
+            'category' => Outlook::text(1, Limits::READING),
+            'date' => $in->lengths->moment(),
+            default => Outlook::text(1, Limits::READING),
+        };
+
+        return $outlook->orNothing()->orGap(GapReason::DetailsDown);
+    }
+
+    public function value(Call $call, Run $run): null|int|string|Quote|Moment|Gap
+    {
+        $quote = $this->quote($call, $run);
+        if (! $quote instanceof Quote) {
+            return $quote;
+        }
+
+        return match ($call->folded[1] ?? '') {
+            '' => $quote,
+            'number' => $quote->number,
+            'by' => $quote->by === '' ? null : $quote->by,
+            'category' => $quote->category === '' ? null : $quote->category,
+            'date' => $quote->date,
+            default => $quote->text,
+        };
+    }
+
+    private function quote(Call $call, Run $run): Quote|Gap|null
+    {
+        $asked = isset($call->operands[0]) ? $call->operands[0]->evaluate($run) : null;
+        if ($asked instanceof Gap) {
+            return $asked;
+        }
+        $words = $run->print($asked);
+        $number = is_int($asked) ? $asked : Number::typed($words);
+        if (is_int($number)) {
+            return self::read(Request::quote($number), $run);
+        }
+        $words = Fold::isBlank($words) ? '' : Fold::caseless(mb_substr($words, 0, Limits::READING));
+        $count = $run->read(Request::quotes($words));
+        if (! is_int($count) || $count < 1) {
+            return $count instanceof Gap ? $count : null;
+        }
+        // Luck hangs on the words alone, so that two slots that ask for the same have the same quote.
+        $place = $run->world->chance->at("quote \xFF$words", 0)->between(1, $count);
+
+        return self::read(Request::quoteAt($place, $words), $run);
+    }
+
+    private static function read(Request $request, Run $run): Quote|Gap|null
+    {
+        $quote = $run->read($request);
+
+        return $quote instanceof Quote || $quote instanceof Gap ? $quote : null;
+    }
+}

@@ -1,0 +1,3 @@
+@props(['text', 'channel'])
+{{-- Something said, as a chat shows it: links that can be followed, emotes as pictures. Nothing of it is read as markup. --}}
+<span class="saying">@foreach (SilverParrot\Outbox\Shown::of($text, App\Storage\Assembler::emotes($channel)) as $piece)@if ($piece->isLink)<a href="{{ $piece->text }}" rel="noopener noreferrer nofollow" target="_blank">{{ $piece->text }}</a>@elseif (($piece->emote->picture ?? '') !== '')<img class="emote" src="{{ $piece->emote->picture }}" alt="{{ $piece->text }}" title="{{ $piece->text }}">@else{{ $piece->text }}@endif{{ '' }}@endforeach</span>

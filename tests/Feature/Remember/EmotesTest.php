@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Remember;
+
+use App\Models\Emote;
+use App\Storage\Assembler;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Testing\TestResponse;
+use SilverParrot\Pack\Emote as CoreEmote;
+use Tests\Feature\TestCase;
+
+final class EmotesTest extends TestCase
+{
+    private const PIXELS = "\x89PNG\r\n\x1A\nany pixels";
+
+    public function test_an_emote_is_added_shown_and_dropped(): void
+    {
+        $this->actingAs($this->wren);
+        $this->add('coveBell', UploadedFile::fake()->createWithContent('bell.png', self::PIXELS), 'subscriber')->assertSessionHas('notice', 'coveBell is an emote now.');
+        $emote = $this->cove->emotes()->where('word', 'coveBell')->firstOrFail();
+        self::assertSame('data:image/png;base64,'.base64_encode(self::PIXELS), $emote->picture);
+        $core = array_values(array_filter(app(Assembler::class)->names($this->cove->refresh())->emotes, static fn (CoreEmote $one): bool => $one->word === 'coveBell'))[0];
+        self::assertSame('subscribers', $core->levels->inWords());
+        $this->get(route('remember', $this->cove))->assertSee('coveBell')->assertSee('for subscribers')->assertSee($emote->picture, false);
+        $this->get(route('write.reference', $this->cove))->assertJsonFragment(['heading' => 'Emotes', 'insert' => 'coveBell', 'picture' => $emote->picture]);
+        $this->add('coveBell')->assertSessionHas('notice', 'coveBell is an emote here already.');
+        $this->add('covebell')->assertSessionHas('notice', 'covebell is an emote now.');
+        $this->delete(route('remember.emotes.drop', [$this->cove, $emote]))->assertSessionHas('notice', 'coveBell is no emote any more.');
+        self::assertSame(0, $this->cove->emotes()->where('word', 'coveBell')->count());
+    }
+
+    public function test_what_is_no_picture_or_no_word_is_refused_with_what_would_do(): void
+    {
+        $this->actingAs($this->wren);
+        $before = $this->cove->emotes()->count();
+        foreach ([UploadedFile::fake()->createWithContent('bell.png', '<svg onload="alert(1)"/>'), UploadedFile::fake()->createWithContent('big.png', self::PIXELS.str_repeat('x', 60_000))] as $file) {
+            $this->add('coveBell', $file)->assertSessionHas('notice', 'The picture was not taken: a PNG, GIF or WebP of at most 48 kB is.')->assertSessionHasInput('word', 'coveBell');
+        }
+        $this->add('<b>x</b>')->assertSessionHas('notice', '“<b>x</b>” cannot be an emote: letters, digits and “_” can be in its word, two to forty of them.');
+        self::assertSame($before, $this->cove->emotes()->count());
+    }
+
+    public function test_nobody_touches_the_emotes_of_another_channel(): void
+    {
+        $far = $this->harbour($this->wren);
+        $foreign = Emote::query()->create(['channel_id' => $far->id, 'word' => 'farBell', 'picture' => '', 'any_of' => []]);
+        $this->actingAs($this->wren)->delete(route('remember.emotes.drop', [$this->cove, $foreign]))->assertNotFound();
+        self::assertTrue($foreign->refresh()->exists);
+    }
+
+    /** @return TestResponse<\Illuminate\Http\Response> */
+    private function add(string $word, ?UploadedFile $picture = null, string $level = 'everyone'): TestResponse
+    {
+        return $this->post(route('remember.emotes', $this->cove), array_filter(['word' => $word, 'picture' => $picture, 'level' => $level]));
+    }
+}
