@@ -18,6 +18,7 @@ use App\Remember\MemoryController;
 use App\Write\BringController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
+use App\Write\FindingsController;
 use App\Write\FloodController;
 use App\Write\PreviewController;
 use App\Write\ReferenceController;
@@ -48,6 +49,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
     Route::middleware('can:view,channel')->group(function (): void {
         Route::get('/write', [CommandsController::class, 'index'])->name('write');
         Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->whereNumber('command')->name('write.command');
+        Route::get('/write/findings', [FindingsController::class, 'index'])->name('write.findings');
         Route::get('/write/reference', ReferenceController::class)->name('write.reference');
         Route::post('/write/preview', PreviewController::class)->middleware('throttle:1200,1')->name('write.preview');
         Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
@@ -65,6 +67,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::post('/write/bring', [BringController::class, 'store']);
         Route::post('/write/commands', [CommandController::class, 'store'])->name('write.store');
         Route::put('/write/commands/{command}', [CommandController::class, 'update'])->name('write.update');
+        Route::post('/write/commands/{command}/mend', [FindingsController::class, 'mend'])->name('write.mend');
         Route::post('/write/commands/{command}/switch', [CommandController::class, 'switch'])->name('write.switch');
         Route::get('/write/commands/{command}/copy', [CommandController::class, 'duplicate'])->name('write.copy');
         Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');

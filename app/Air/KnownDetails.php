@@ -44,7 +44,8 @@ final class KnownDetails implements Readings
     public function ask(Request $request, Cancellation $within): null|bool|int|string|Value
     {
         $about = self::about($request);
-        if ($request->subject === 'lookup') {
+        // The service is asked for details; whatever else may be asked for, it does not have.
+        if ($request->subject !== 'channel' && $request->subject !== 'person') {
             return $request->couldNotBeHad();
         }
         $details = $this->fresh($request);

@@ -54,7 +54,9 @@ final class Channel extends Model
     /** What checks of its pack know besides the pack. */
     public function surroundings(): Surroundings
     {
-        return new Surroundings(Moment::of(now()), $this->profile());
+        $categories = $this->details['categories'] ?? '';
+
+        return new Surroundings(Moment::of(now()), $this->profile(), is_string($categories) && $categories !== '' ? explode("\n", $categories) : []);
     }
 
     /** In plain words, how the parrot stands in this channel's chat. */

@@ -53,6 +53,17 @@ final readonly class Command
         return $this->with(trigger: $this->trigger.'2', aliases: [], expectations: []);
     }
 
+    /** @param  string  $place  of one of its sources, "responses/0/text" */
+    public function withSource(string $place, string $text): self
+    {
+        return $this->with(
+            responses: array_map(static fn (WeightedText $response, int $index): WeightedText => $place === "responses/$index/text" ? new WeightedText($text, $response->weight) : $response, $this->responses, array_keys($this->responses)),
+            levelRefusal: $place === 'refusals/level' ? $text : null,
+            cooldownRefusal: $place === 'refusals/cooldown' ? $text : null,
+            ifItFails: $place === 'if_it_fails' ? $text : null,
+        );
+    }
+
     /** @return list<string> the trigger and its aliases */
     public function triggers(): array
     {
@@ -76,13 +87,14 @@ final readonly class Command
 
     /**
      * @param  list<string>|null  $aliases
+     * @param  list<WeightedText>|null  $responses
      * @param  list<Expectation>|null  $expectations
      */
-    private function with(?string $trigger = null, ?array $aliases = null, ?bool $enabled = null, ?array $expectations = null): self
+    private function with(?string $trigger = null, ?array $responses = null, ?array $aliases = null, ?string $levelRefusal = null, ?string $cooldownRefusal = null, ?string $ifItFails = null, ?bool $enabled = null, ?array $expectations = null): self
     {
         return new self(
-            $trigger ?? $this->trigger, $this->responses, $aliases ?? $this->aliases, $this->levels, $this->channelCooldown, $this->personCooldown, $this->levelRefusal, $this->cooldownRefusal,
-            $this->ifItFails, $enabled ?? $this->enabled, $this->listed, $this->group, $this->note, $this->voice, $this->place, $expectations ?? $this->expectations,
+            $trigger ?? $this->trigger, $responses ?? $this->responses, $aliases ?? $this->aliases, $this->levels, $this->channelCooldown, $this->personCooldown, $levelRefusal ?? $this->levelRefusal, $cooldownRefusal ?? $this->cooldownRefusal,
+            $ifItFails ?? $this->ifItFails, $enabled ?? $this->enabled, $this->listed, $this->group, $this->note, $this->voice, $this->place, $expectations ?? $this->expectations,
         );
     }
 }

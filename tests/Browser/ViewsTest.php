@@ -17,7 +17,7 @@ final class ViewsTest extends BrowserTestCase
         $this->signIn($page);
         foreach (['light', 'dark'] as $theme) {
             $page->script("localStorage.setItem('theme', '$theme')");
-            foreach (['/channels', '/channels/1/members', '/channels/1/write', '/channels/1/write?find=tide', '/channels/1/write/commands/new', '/channels/1/write/bring?pasted=%21bell%2Cding+%5Bcaler%5D', '/channels/1/nowhere', '/channels/1/remember', '/channels/1/publish', '/channels/1/publish/chat', '/channels/1/publish/connection', $this->commandPath('!tide')] as $path) {
+            foreach (['/channels', '/channels/1/members', '/channels/1/write', '/channels/1/write?find=tide', '/channels/1/write/commands/new', '/channels/1/write/findings', '/channels/1/write/bring?pasted=%21bell%2Cding+%5Bcaler%5D', '/channels/1/nowhere', '/channels/1/remember', '/channels/1/publish', '/channels/1/publish/chat', '/channels/1/publish/connection', $this->commandPath('!tide')] as $path) {
                 $barriers["$path $theme"] = $page->go($this->url($path))->barriers();
             }
             $page->write('[data-response] .cm-content', '[caler] and [words | uper], [when');
@@ -40,7 +40,7 @@ final class ViewsTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->size(390, 800);
-        foreach (['/channels/1/write', '/channels/1/write/bring?pasted=%21bell%2Cding', '/channels/1/write/commands/new', $this->commandPath('!splinter'), '/channels', '/channels/1/members', '/channels/1/remember', '/channels/1/publish', '/channels/1/publish/chat', '/channels/1/publish/connection'] as $path) {
+        foreach (['/channels/1/write', '/channels/1/write/findings', '/channels/1/write/bring?pasted=%21bell%2Cding', '/channels/1/write/commands/new', $this->commandPath('!splinter'), '/channels', '/channels/1/members', '/channels/1/remember', '/channels/1/publish', '/channels/1/publish/chat', '/channels/1/publish/connection'] as $path) {
             $page->go($this->url($path))->find('#left-page');
             self::assertLessThanOrEqual(390, $page->script('return document.documentElement.scrollWidth'), $path);
         }

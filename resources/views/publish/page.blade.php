@@ -7,7 +7,7 @@
         <section class="page" id="left-page" aria-label="Draft">
             <div class="page-head"><h1>Between the draft and the air</h1></div>
             @if ($between->findings !== [])
-                <h2>{{ ucfirst($count(count($between->findings), 'finding', 'findings')) }}</h2>
+                <h2><a href="{{ route('write.findings', $channel) }}">{{ ucfirst($count(count($between->findings), 'finding', 'findings')) }}</a></h2>
                 <ul class="ruled">
                     @foreach ($between->findings as $finding)
                         @php($command = $between->draft->commands[(int) (explode('/', $finding->at)[2] ?? -1)] ?? null)

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Write;
+
+use App\Models\Channel;
+use App\Models\Command as Row;
+use App\Models\User;
+use App\Storage\CommandRows;
+use App\Storage\SavedMeanwhile;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** The findings of the whole pack on one page, and mending them there. */
+final readonly class FindingsController
+{
+    public function __construct(private Findings $findings, private CommandRows $rows)
+    {
+    }
+
+    public function index(Channel $channel): View
+    {
+        return view('write.findings', ['channel' => $channel, 'groups' => $this->findings->of($channel)]);
+    }
+
+    public function mend(Request $request, Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse
+    {
+        $mended = $this->findings->mended($channel, $command, $request->string('at')->value(), $request->string('code')->value(), $request->integer('from'));
+        $notice = "{$command->trigger} is mended.";
+        try {
+            if ($mended === null) {
+                $notice = "{$command->trigger} has changed since; nothing was mended.";
+            } else {
+                $this->rows->save($channel, $command, $mended, $user, $request->integer('revision'));
+            }
+        } catch (SavedMeanwhile) {
+            $notice = "Somebody saved {$command->trigger} meanwhile; nothing was mended. Look at it and press again.";
+        }
+
+        return redirect()->to(route('write.findings', $channel)."#command-{$command->id}")->with('notice', $notice);
+    }
+}
