@@ -18,7 +18,8 @@ final readonly class Request
     {
         $id = $of === '' ? "$subject.$name" : "$subject.$name.$of";
         foreach ($arguments as $argument => $value) {
-            $id .= "\x1F".$argument.'='.$value;
+            // Written as in an address, so that no value can pretend to be another argument.
+            $id .= "\x1F".$argument.'='.rawurlencode($value);
         }
         $this->id = $id;
     }

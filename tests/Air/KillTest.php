@@ -132,7 +132,7 @@ final class KillTest extends AirTestCase
     {
         for ($tries = 0; $tries < 800; $tries++) {
             if ($this->talker === null || ! proc_get_status($this->talker)['running']) {
-                $this->start($point, 3, $ofDatabase ? $this->air->instance()['servers']['database']['pid'] : 0);
+                $this->start($point, 3, $ofDatabase ? $this->databaseNow() : 0);
             }
             usleep(50_000);
             if ($this->isThere($after)) {
@@ -140,6 +140,19 @@ final class KillTest extends AirTestCase
             }
         }
         self::fail('The talker is not there: '.file_get_contents($this->air->home.'/talker.log'));
+    }
+
+    /** The process of the database; who has just been started again is written down a moment later. */
+    private function databaseNow(): int
+    {
+        for ($tries = 0; $tries < 200; $tries++) {
+            $pid = $this->air->instance()['servers']['database']['pid'];
+            if (posix_kill($pid, 0)) {
+                return $pid;
+            }
+            usleep(50_000);
+        }
+        self::fail('The database was not started again.');
     }
 
     /** As the supervisor does it: as often as it dies, until one is in the chat again. */

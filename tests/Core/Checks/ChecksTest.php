@@ -131,6 +131,8 @@ final class ChecksTest extends TestCase
             '[when words contains "a" and words contains "b"]x[end][when word 1 is "a"]p[else when word 1 is "b"]q[else when word 1 is "a"]r[end]' => 'never-holds 112-125',
             '[when caller.tier is 4]x[end][when caller.tier is 1]a[else when caller.tier is 2]b[else when caller.tier is 3]c[else when caller.tier]d[end]' => 'never-holds 6-22',
             '[when counter.planks > counter.ballast]x[end][when counter.ballast * 2 > 30]y[end][when caller.boat is "a" or channel.category is "b"]z[end]' => '',
+            '[when word 1 < 0]x[end][when word 1 > 0]y[end]' => '',
+            '[when caller.boat or occasion.leak]Boat [caller.boat].[end][when caller.boat and occasion.leak]Boat [caller.boat].[end]' => 'can-be-nothing 40-53',
             // always-too-long
             str_repeat('Mind the wet paint. ', 26) => 'always-too-long -',
             str_repeat('Mind the wet paint. ', 20) => '',

@@ -75,6 +75,7 @@ final class TalkerTest extends TestCase
         $closed = $this->hear($rehearsal, '!knot', 4, 'bram');
         self::assertSame('the channel cooldown runs another 6 s', $closed->closed?->sentence);
         self::assertSame(['again in 6 seconds'], $closed->texts());
+        self::assertSame([], array_filter($this->hear($rehearsal, '!knot', 9, 'bram')->texts(), static fn (string $text): bool => $text === 'bowline'), 'a second before its end it is closed');
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 10, 'bram')->texts(), 'at its very end it is open');
         self::assertSame('this person’s cooldown runs another 39 s', $this->hear($rehearsal, '!knot', 21)->closed?->sentence);
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 60)->texts());
@@ -161,6 +162,11 @@ final class TalkerTest extends TestCase
     {
         $saying = $this->hear($this->rehearsal(new Command('!x', [new WeightedText('y')], voice: Voice::Streamer, place: Place::Reply)), '!x')->sayings[0];
         self::assertSame([Voice::Streamer, Place::Reply, 'line 1'], [$saying->voice, $saying->place, $saying->answerTo]);
+        // On a plain server the name of who speaks takes room in the line: "lantern_cove" is shorter than "silver_parrot" by one, and stands there twice.
+        $long = static fn (Voice $voice): Pack => World::pack()->withCommand(new Command('!x', [new WeightedText(str_repeat('plank ', 90))], voice: $voice));
+        [$parrot, $streamer] = array_map(fn (Voice $voice): int => strlen((new Rehearsal($long($voice), World::situation(World::pack()), '1', ChatProfile::irc()))->line('x', World::people()[0]->person(), '!x', $this->now(0))->texts()[0] ?? ''), [Voice::Parrot, Voice::Streamer]);
+        self::assertGreaterThan(350, $streamer);
+        self::assertGreaterThanOrEqual($parrot, $streamer);
     }
 
     public function test_the_why_tells_the_whole_story_in_order(): void

@@ -38,6 +38,8 @@ final class TextTest extends TestCase
             }
         }
         self::assertSame(1530, $checked);
+        self::assertSame("\u{E9}", Fold::caseless("E\u{301}"), 'what is composed differently is the same');
+        self::assertSame("\u{E9}", Fold::normal("e\u{301}"));
     }
 
     public function test_blank_is_what_shows_nothing(): void
