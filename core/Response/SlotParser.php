@@ -344,7 +344,9 @@ final class SlotParser
      */
     private function comparison(Relation $relation, bool $isNegated, Expression $left, array $right): Comparison
     {
-        $isLevel = $left instanceof Call && $left->name instanceof Names\PersonName && in_array($left->folded[1] ?? '', ['level', 'levels'], true);
+        // A part of a word may be asked for too: only whole ones are levels.
+        $isWhole = $relation !== Relation::StartsWith && $relation !== Relation::EndsWith && ($relation !== Relation::Contains || ($left instanceof Call && ($left->folded[1] ?? '') === 'levels'));
+        $isLevel = $isWhole && $left instanceof Call && $left->name instanceof Names\PersonName && in_array($left->folded[1] ?? '', ['level', 'levels'], true);
         foreach ($isLevel ? $right : [] as $one) {
             if ($one instanceof Literal && is_string($one->value) && Level::named($one->value) === null) {
                 $nearest = Nearest::to($one->value, Level::words());
@@ -372,7 +374,7 @@ final class SlotParser
         $value = $this->signed();
         while ($this->token()->is('*', '/', '%')) {
             $sign = $this->next();
-            if ($sign->is('%') && ! $this->startsOperand() && ! $this->token()->is('-')) {
+            if ($sign->is('%') && ! $this->startsOperand() && ! $this->token()->is('-') && ! $this->token()->isWord('roll', 'either', 'since', 'until', 'top')) {
                 throw new Misread(Mistake::PercentSign, $this->spanOf($sign));
             }
             $value = new Arithmetic(Operation::from($sign->text), $value, $this->signed());
