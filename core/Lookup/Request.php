@@ -75,8 +75,11 @@ final readonly class Request
 
     public function couldNotBeHad(): Gap
     {
-        return $this->subject === 'lookup'
-            ? new Gap(GapReason::LookupDown, ['name' => $this->name])
-            : new Gap(GapReason::DetailsDown, ['name' => "{$this->subject}.{$this->name}"]);
+        return match ($this->subject) {
+            'lookup' => new Gap(GapReason::LookupDown, ['name' => $this->name]),
+            'quote' => new Gap(GapReason::NotSearched, ['name' => 'quote']),
+            'top' => new Gap(GapReason::NotSearched, ['name' => "top by {$this->name}"]),
+            default => new Gap(GapReason::DetailsDown, ['name' => "{$this->subject}.{$this->name}"]),
+        };
     }
 }

@@ -34,6 +34,9 @@ enum GapReason: string
     /** Details of the channel or of a person could not be had. */
     case DetailsDown = 'details-down';
 
+    /** Memory could not be searched. */
+    case NotSearched = 'not-searched';
+
     /** A list with nothing in it. */
     case EmptyList = 'empty-list';
 
@@ -54,7 +57,8 @@ enum GapReason: string
             self::BadRoll => 'a roll needs whole numbers from 1 on, and a range of at most {limit}',
             self::NotWhole => '{text} is not a whole number',
             self::LookupDown => 'the look-up {name} has no answer',
-            self::DetailsDown => '{name} could not be had',
+            self::DetailsDown => 'the streaming service did not tell {name}',
+            self::NotSearched => 'memory could not be searched for the {name}',
             self::EmptyList => 'the list {name} is empty',
             self::Unknown => 'nothing is named {name}',
             self::WrongKind => '{text} cannot be used here, {wanted} is needed',

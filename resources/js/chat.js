@@ -1,3 +1,4 @@
+import htmx from 'htmx.org';
 import { layNotes } from './margin.js';
 
 /** Shows one line's why in the margin and hides the others. */
@@ -22,6 +23,28 @@ function showLast() {
 function move(button, by) {
     const all = [...document.querySelectorAll('[data-why]')];
     all[all.indexOf(button) + by]?.focus();
+}
+
+const KEPT = 'parrot:chat';
+
+/** Saving loads the page anew; the chat beside it goes on where it was. */
+function goOnAfterSaving() {
+    const form = document.getElementById('command');
+    const kept = sessionStorage.getItem(KEPT);
+    sessionStorage.removeItem(KEPT);
+    form?.addEventListener('submit', () => {
+        const state = document.querySelector('#chat [name=chat]');
+        if (state && document.querySelector('#lines .line')) {
+            sessionStorage.setItem(KEPT, JSON.stringify([state.value, document.getElementById('speaker').value]));
+        }
+    });
+    if (kept && form && (form.dataset.saved !== undefined || form.dataset.unsaved !== undefined)) {
+        const [state, speaker] = JSON.parse(kept);
+        document.querySelector('#chat [name=chat]').value = state;
+        document.getElementById('speaker').value = speaker;
+        const chat = document.getElementById('chat');
+        htmx.ajax('POST', chat.getAttribute('hx-post'), { source: chat, target: chat, swap: 'outerHTML' });
+    }
 }
 
 export function startChat() {
@@ -58,4 +81,5 @@ export function startChat() {
         layNotes();
     });
     showLast();
+    goOnAfterSaving();
 }

@@ -1,5 +1,7 @@
 import { completion } from './complete.js';
+import { choiceMatching } from './choices.js';
 import { editorFor } from './editor.js';
+import { hoverHelp } from './hover.js';
 import { layNotes } from './margin.js';
 import { entriesFrom, Reference } from './reference.js';
 import { post } from './session.js';
@@ -16,7 +18,7 @@ class CommandPage {
         this.shown = 0;
         this.unsaved = new Unsaved(form);
         const entriesOf = entriesFrom(form.dataset.reference);
-        this.completion = completion(entriesOf);
+        this.help = [completion(entriesOf), hoverHelp(entriesOf), choiceMatching];
         form.querySelectorAll('[data-editor]').forEach((area) => this.edit(area));
         form.addEventListener('input', (event) => this.changed(event));
         // Some ways of choosing tell of the change only, not of the input.
@@ -45,7 +47,7 @@ class CommandPage {
     }
 
     edit(area) {
-        this.editors.set(area.dataset.editor, editorFor(area, [this.completion]));
+        this.editors.set(area.dataset.editor, editorFor(area, this.help));
     }
 
     changed(event) {

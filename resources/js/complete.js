@@ -36,8 +36,13 @@ function picture(entry) {
 export function completion(entriesOf) {
     const source = async (context) => {
         const inside = insideSlot(context.state.sliceDoc(0, context.pos));
+        const entries = await entriesOf();
+        // Whoever has gone on meanwhile wants no list over what they look at now.
+        if (context.view && !context.view.hasFocus) {
+            return null;
+        }
         if (inside === null) {
-            return emotes(context, await entriesOf());
+            return emotes(context, entries);
         }
         const word = context.matchBefore(/[\p{L}\p{N}_.]*/u);
         const isFilter = /\|\s*[\p{L}\p{N}_]*$/u.test(inside);
@@ -45,7 +50,7 @@ export function completion(entriesOf) {
         if (!context.explicit && word.from === word.to && inside !== '' && !/[|(]\s*$/.test(inside)) {
             return null;
         }
-        const fit = (await entriesOf()).filter((one) => (isFilter ? one.heading === 'Filters' : one.heading === 'Names' || (isHead && (one.heading === 'Verbs' || one.heading === 'Phrases'))) && /^[\p{L}_]/u.test(one.insert));
+        const fit = entries.filter((one) => (isFilter ? one.heading === 'Filters' : one.heading === 'Names' || (isHead && (one.heading === 'Verbs' || one.heading === 'Phrases'))) && /^[\p{L}_]/u.test(one.insert));
         return { from: word.from, options: fit.map(option), validFor: /^[\p{L}\p{N}_.]*$/u };
     };
     return autocompletion({ override: [source], icons: false, maxRenderedOptions: 60 });

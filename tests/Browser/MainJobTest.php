@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+
 /** The author's main job, from signing in to a saved command. */
 final class MainJobTest extends BrowserTestCase
 {
@@ -134,5 +136,49 @@ final class MainJobTest extends BrowserTestCase
         $page->sees('We fitted [counter.planks | plural "# plank" "# planks"] on [channel.title]', '[data-response] .cm-content');
         $page->sees('planks on Planking the port side', '#preview');
         self::assertSame([], $page->barriers());
+    }
+
+    public function test_emotes_complete_words_are_told_under_the_pointer_and_a_choice_shows_what_belongs_to_it(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!tide')))->write('[data-response] .cm-content', 'coveW');
+        $page->sees('coveWave', '.cm-tooltip-autocomplete');
+        $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
+        $page->find('[data-response] .cm-content')->sendKeys(' [when words]yes [counter.planks][else]no[end]');
+        $page->find('#preview img[alt=coveWave]');
+        // The caret is behind [end]: its choice is marked, and nothing else is.
+        $page->waitFor(fn (): bool => implode('', array_map(static fn ($one): string => $one->getText(), $page->all('[data-response] .is-choice'))) === '[when words][else][end]', 'the choice is shown');
+        $name = array_values(array_filter($page->all('[data-response] .tok-name'), static fn ($one): bool => str_contains($one->getText(), 'counter')))[0];
+        $page->driver->action()->moveToElement($name)->perform();
+        $page->sees('now: ', '.hover-help')->sees('counter.planks', '.hover-help');
+    }
+
+    public function test_the_simulated_chat_goes_on_after_saving(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!job')));
+        $this->say('!job', 'odo');
+        $page->sees('Next job for Odo', '#lines');
+        $page->write('[name=note]', 'for the evening')->press('Save')->sees('!job is saved.')->sees('Next job for Odo', '#lines');
+        self::assertSame('odo', $page->value('#speaker'));
+        $page->go($this->url($this->commandPath('!job')))->sees('Say something as anybody', '#lines');
+    }
+
+    public function test_without_scripts_a_plain_text_area_saves_and_checks(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        (new ChromeDevToolsDriver($page->driver))->execute('Emulation.setScriptExecutionDisabled', ['value' => true]);
+        $page->go($this->url($this->commandPath('!regatta')));
+        $area = $page->find('[data-response] textarea');
+        self::assertTrue($area->isDisplayed());
+        $area->clear();
+        $area->sendKeys('Not announced yet, [caler].');
+        $page->press('Save')->sees('!regatta is saved.')->sees('Nothing is named caler.', '#findings')->sees('Did you mean caller?', '#findings');
+        $page->find('[data-response] textarea')->clear();
+        $page->find('[data-response] textarea')->sendKeys('Not announced yet.');
+        $page->press('Save')->sees('!regatta is saved.')->doesNotSee('Nothing is named');
     }
 }

@@ -56,7 +56,7 @@ final readonly class QuoteName implements Name
             default => Outlook::text(1, Limits::READING),
         };
 
-        return $outlook->orNothing()->orGap(GapReason::DetailsDown);
+        return $outlook->orNothing()->orGap(GapReason::NotSearched);
     }
 
     public function value(Call $call, Run $run): null|int|string|Quote|Moment|Gap

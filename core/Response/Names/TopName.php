@@ -43,7 +43,7 @@ final readonly class TopName implements Name
         $isBad = $count->range === null || $count->range->low < 1 || $count->range->high > Limits::TOP;
 
         return Outlook::items(Outlook::of(ValueKind::Person, 1, $in->profile->longestName), $most, $in->lengths->joint())
-            ->orGap(GapReason::DetailsDown, ...$count->gaps, ...($isBad ? [GapReason::WrongKind] : []));
+            ->orGap(GapReason::NotSearched, ...$count->gaps, ...($isBad ? [GapReason::WrongKind] : []));
     }
 
     public function value(Call $call, Run $run): Items|Gap|null

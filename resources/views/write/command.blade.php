@@ -91,7 +91,16 @@
             @include('rehearse.partials.expectations', ['keptWith' => ''])
         </section>
         <aside class="margin" id="margin" aria-label="Findings and whys">
-            <div id="findings" class="notes" data-notes="left"></div>
+            <div id="findings" class="notes" data-notes="left">
+                {{-- Without scripts the findings stand here as they were when the page was made. --}}
+                <noscript>
+                    @foreach ($preview->findings as $findings)
+                        @foreach ($findings as $finding)
+                            <div class="finding is-{{ $finding['severity'] }}"><p>{{ $finding['sentence'] }}</p><p class="small">{{ $finding['mend'] }}</p></div>
+                        @endforeach
+                    @endforeach
+                </noscript>
+            </div>
             @include('rehearse.partials.whys', ['heard' => $tried->heard])
         </aside>
         <section class="page facing" id="right-page" aria-label="Reference and simulated chat">
