@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Outbox\Room;
+use SilverParrot\Response\Filters\Cut;
 use SilverParrot\Response\Filters\Url;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -58,14 +60,27 @@ final readonly class GrowsTooLong extends Concern
             }
             $slot = $typed[0][0];
             $each = max(self::SHORT, intdiv(max(0, $limit - ($extent->longest - $extent->typed)), count($typed)));
-            $written = $text->written($slot->span);
-            // A cut that is there already is made shorter, else one is put before “as” or the bracket.
-            $instead = preg_replace('/\|\s*cut\s+\d+/u', "| cut $each", $written, 1, $isCut) ?? $written;
-            $instead = $isCut > 0 ? $instead : preg_replace('/(?:\s+as\s+\w+)?\s*\]$/Du', " | cut $each$0", $written) ?? $written;
+            $instead = self::cut($slot, $each, $text);
             $findings[] = new Finding($this, $slot->span, $text->at, ['longest' => (string) $extent->longest, 'limit' => (string) $limit, 'instead' => $instead], $instead);
         }
 
         return $findings;
+    }
+
+    /** The slot with a cut in it: one that is there already is made shorter, else one is put behind the value. */
+    private static function cut(Slot $slot, int $each, ReadText $text): string
+    {
+        $written = $text->written($slot->span);
+        for ($value = $slot->value; $value instanceof Filtered; $value = $value->value) {
+            if ($value->filter instanceof Cut) {
+                $argument = $value->arguments[0]->span();
+
+                return mb_substr($written, 0, $argument->from - $slot->span->from).$each.mb_substr($written, $argument->to - $slot->span->from);
+            }
+        }
+        $end = $slot->value->span()->to - $slot->span->from;
+
+        return mb_substr($written, 0, $end)." | cut $each".mb_substr($written, $end);
     }
 
     private static function isAddress(Expression $value): bool

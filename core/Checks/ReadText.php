@@ -11,19 +11,25 @@ use SilverParrot\Response\Segments;
 use SilverParrot\Source\Span;
 
 /** One text of a command that is a response, read. */
-final readonly class ReadText
+final class ReadText
 {
+    /** @var list<array{string, bool, int}>|null found once for all checks */
+    private ?array $segments = null;
+
     /**
      * @param  string  $at  JSON Pointer into the pack
      * @param  string  $place  in the command: "responses/0/text", "if_it_fails"
      */
-    public function __construct(public Command $command, public string $at, public string $place, public Response $response, public Prospect $prospect)
+    public function __construct(public readonly Command $command, public readonly string $at, public readonly string $place, public readonly Response $response, public readonly Prospect $prospect)
     {
     }
 
     /** @return list<array{string, bool, int}> as written, whether it is a slot, and where it begins */
     public function segments(): array
     {
+        if ($this->segments !== null) {
+            return $this->segments;
+        }
         $segments = [];
         $from = 0;
         foreach (Segments::of($this->response->text) as [$text, $isSlot]) {
@@ -31,7 +37,7 @@ final readonly class ReadText
             $from += mb_strlen($text);
         }
 
-        return $segments;
+        return $this->segments = $segments;
     }
 
     /** @return list<array{string, int}> what is said as it stands, and where it begins */

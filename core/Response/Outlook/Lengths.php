@@ -20,14 +20,11 @@ final class Lengths
 
     private readonly Printer $printer;
 
-    private ?Outlook $moment = null;
+    /** @var array<string, Outlook> what was found already, by its name; saying samples takes its time */
+    private array $found = [];
 
-    private ?Outlook $span = null;
-
-    private ?int $joint = null;
-
-    /** @var array<string, Outlook> by pattern */
-    private array $dates = [];
+    /** @var array<string, int> likewise */
+    private array $counted = [];
 
     private function __construct(Channel $channel)
     {
@@ -41,31 +38,29 @@ final class Lengths
 
     public function yesNo(): Outlook
     {
-        [$yes, $no] = [$this->printer->print(true), $this->printer->print(false)];
-
-        return Outlook::of(ValueKind::YesNo, min(Outlook::length($yes), Outlook::length($no)), max(Outlook::length($yes), Outlook::length($no)));
+        return $this->found['yes or no'] ??= $this->sampled(ValueKind::YesNo, [$this->printer->print(true), $this->printer->print(false)]);
     }
 
     public function moment(): Outlook
     {
-        return $this->moment ??= $this->sampled(ValueKind::Moment, array_map($this->printer->print(...), $this->moments()));
+        return $this->found['moment'] ??= $this->sampled(ValueKind::Moment, array_map($this->printer->print(...), $this->moments()));
     }
 
     public function span(): Outlook
     {
-        return $this->span ??= $this->spanIn('units');
+        return $this->found['span'] ??= $this->spanIn('units');
     }
 
     /** A moment by a pattern (UTS #35); empty for the day as the language writes it. */
     public function date(string $pattern): Outlook
     {
-        return $this->dates[$pattern] ??= $this->sampled(ValueKind::Text, array_map(fn (Moment $moment): string => $this->printer->date($moment, $pattern), $this->moments()));
+        return $this->found["date $pattern"] ??= $this->sampled(ValueKind::Text, array_map(fn (Moment $moment): string => $this->printer->date($moment, $pattern), $this->moments()));
     }
 
     /** A number, a span or a moment in few letters. */
     public function short(): Outlook
     {
-        return $this->spanIn('unitsNarrow')->orElse($this->sampled(ValueKind::Text, [
+        return $this->found['short'] ??= $this->spanIn('unitsNarrow')->orElse($this->sampled(ValueKind::Text, [
             ...array_map($this->printer->shortMoment(...), $this->moments()),
             ...array_map($this->printer->compact(...), [0, 999, -999, 88_888, 888_888, 8_888_888, 88_888_888, 888_888_888, 8_888_888_888, 888_888_888_888, -888_888_888_888, 888_888_888_888_888, PHP_INT_MAX, PHP_INT_MIN]),
         ]));
@@ -73,6 +68,9 @@ final class Lengths
 
     public function ago(): Outlook
     {
+        if (isset($this->found['ago'])) {
+            return $this->found['ago'];
+        }
         $now = Moment::fromIso('9999-12-31T23:59:59Z') ?? new Moment(0);
         $texts = [];
         foreach (['year' => [8_888, 9_998], 'month' => [8, 11], 'day' => [8, 28], 'hour' => [8, 23], 'minute' => [8, 58], 'second' => [8, 58]] as $unit => $counts) {
@@ -84,31 +82,29 @@ final class Lengths
         }
         $texts[] = $this->printer->relative($now, $now);
 
-        return $this->sampled(ValueKind::Text, $texts);
+        return $this->found['ago'] = $this->sampled(ValueKind::Text, $texts);
     }
 
     /** @return int characters that a number of so many digits gets by grouping, its sign left out */
     public function grouped(int $digits): int
     {
-        return Outlook::length($this->printer->grouped((int) str_repeat('8', min(18, $digits)))) + max(0, $digits - 18);
+        return $this->counted["grouped $digits"] ??= Outlook::length($this->printer->grouped((int) str_repeat('8', min(18, $digits)))) + max(0, $digits - 18);
     }
 
     public function ordinal(int $digits): int
     {
-        return 1 + max(array_map(fn (int $ending): int => Outlook::length($this->printer->ordinal((int) (str_repeat('8', max(0, min(18, $digits) - 2)).str_pad((string) $ending, 2, '8', STR_PAD_LEFT)))), self::ENDINGS)) + max(0, $digits - 18);
+        return $this->counted["ordinal $digits"] ??= 1 + max(array_map(fn (int $ending): int => Outlook::length($this->printer->ordinal((int) (str_repeat('8', max(0, min(18, $digits) - 2)).str_pad((string) $ending, 2, '8', STR_PAD_LEFT)))), self::ENDINGS)) + max(0, $digits - 18);
     }
 
     public function level(): Outlook
     {
-        $labels = array_map(static fn (Level $level): string => $level->label(), Level::cases());
-
-        return Outlook::of(ValueKind::Level, min(array_map(strlen(...), $labels)), max(array_map(strlen(...), $labels)));
+        return $this->found['level'] ??= $this->sampled(ValueKind::Level, array_map(static fn (Level $level): string => $level->label(), Level::cases()));
     }
 
     /** @return int characters between two parts of a list, at most */
     public function joint(): int
     {
-        return $this->joint ??= max(
+        return $this->counted['joint'] ??= max(
             Outlook::length($this->printer->list(['x', 'x'])) - 2,
             Outlook::length($this->printer->list(['x', 'x', 'x', 'x'])) - 4,
         );

@@ -64,13 +64,12 @@ final readonly class Outlook
     /** One of several texts that the author wrote. */
     public static function oneOf(string ...$texts): self
     {
-        $outlook = null;
-        foreach ($texts as $text) {
-            $one = self::written($text);
-            $outlook = $outlook === null ? $one : $outlook->orElse($one);
+        if (count($texts) < 2) {
+            return $texts === [] ? self::nothing() : self::written(array_values($texts)[0]);
         }
+        $lengths = array_map(self::length(...), $texts);
 
-        return $outlook ?? self::nothing();
+        return new self([ValueKind::Text], min($lengths), max($lengths), max(array_map(strlen(...), $texts)));
     }
 
     public static function whole(Range $range): self
@@ -166,6 +165,9 @@ final readonly class Outlook
             array_values(array_unique([...$this->gaps, ...$other->gaps], SORT_REGULAR)),
             $this->range !== null && $other->range !== null ? $this->range->through($other->range) : null,
             $this->isTyped || $other->isTyped,
+            null,
+            $this->item === null || $other->item === null ? $this->item ?? $other->item : $this->item->orElse($other->item),
+            max($this->most, $other->most),
         );
     }
 

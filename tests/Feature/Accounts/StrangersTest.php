@@ -22,7 +22,7 @@ final class StrangersTest extends TestCase
     private const OPEN = ['home', 'sign-in', 'sign-in.link', 'register', 'password.request', 'password.email', 'password.reset', 'password.update', 'channels', 'channels.store', 'sign-out', 'storage.local', 'storage.local.upload'];
 
     /** Those that a reader may use. */
-    private const READING = ['write', 'write.command', 'write.preview', 'write.reference', 'rehearse.try', 'remember', 'publish', 'publish.chat', 'publish.lines', 'publish.why', 'publish.twice', 'publish.stream'];
+    private const READING = ['write.findings', 'write', 'write.command', 'write.preview', 'write.reference', 'rehearse.try', 'remember', 'publish', 'publish.chat', 'publish.lines', 'publish.why', 'publish.twice', 'publish.stream'];
 
     public function test_whoever_is_not_signed_in_is_led_to_the_door(): void
     {
@@ -75,7 +75,7 @@ final class StrangersTest extends TestCase
                 $looked++;
             }
         }
-        self::assertSame(11, $looked);
+        self::assertSame(12, $looked);
         self::assertSame(18, $this->cove->commands()->count());
     }
 

@@ -134,9 +134,14 @@ final class CommandsTest extends TestCase
         };
         $pages = [['GET', route('write', $this->cove), []], ['POST', route('write.preview', $this->cove), $this->fields()], ['POST', route('rehearse.try', $this->cove), $this->fields(['do' => 'say', 'speaker' => 'pia', 'line' => '!tide'])]];
         $few = array_map(static fn (array $page): int => $asked(...$page), $pages);
-        for ($i = 0; $i < 40; $i++) {
-            app(CommandRows::class)->save($this->cove, null, new \SilverParrot\Pack\Command("!more$i", [new \SilverParrot\Pack\WeightedText('x')], ["!also$i"]), $this->wren, null);
+        // To 2,000 commands: one of the demo's, copied row by row.
+        $row = (array) DB::table('commands')->where('id', $this->command('!tide')->id)->first();
+        unset($row['id']);
+        foreach (array_chunk(range(1, 1_982), 500) as $numbers) {
+            DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!more$i", 'trigger_folded' => "!more$i"] + $row, $numbers));
         }
+        DB::statement("INSERT INTO command_responses (channel_id, command_id, position, text, weight) SELECT channel_id, id, 0, '[caller] knows', 1 FROM commands WHERE `trigger` LIKE '!more%'");
+        self::assertSame(2_000, $this->cove->commands()->count());
         self::assertSame($few, array_map(static fn (array $page): int => $asked(...$page), $pages));
     }
 

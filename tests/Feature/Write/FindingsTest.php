@@ -28,7 +28,7 @@ final class FindingsTest extends TestCase
         $this->get(route('write.findings', $this->cove))->assertSee('One finding')->assertDontSee('Nothing is named');
         // The same press again mends nothing that is not there, and neither does one that comes after somebody else's.
         $this->mend($row, 'unknown-name', 10)->assertSessionHas('notice', '!bell has changed since; nothing was mended.');
-        $this->mend($row, 'unknown-filter', 34, 1)->assertSessionHas('notice', 'Somebody saved !bell meanwhile; nothing was mended. Look at it and press again.');
+        $this->mend($row, 'unknown-filter', 37, 1)->assertSessionHas('notice', 'Somebody saved !bell meanwhile; nothing was mended. Look at it and press again.');
         self::assertStringContainsString('uper', CommandRows::toCore($row->refresh()->load('responses'))->responses[0]->text);
     }
 
