@@ -18,7 +18,7 @@ final readonly class CannedReadings implements Readings
     public function read(Request $request): null|bool|int|string|Value
     {
         $id = $request->id();
-        if (array_key_exists($id, $this->results)) {
+        if (isset($this->results[$id]) || array_key_exists($id, $this->results)) {
             return $this->results[$id];
         }
         if ($request->arguments !== [] && array_key_exists($plain = explode("\x1F", $id)[0], $this->results)) {

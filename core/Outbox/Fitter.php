@@ -21,7 +21,7 @@ final readonly class Fitter
 
     public static function fit(Spoken $spoken, Room $room): Draft
     {
-        $draft = new Draft($spoken->pieces);
+        $draft = new Draft($spoken->pieces());
         foreach (self::fittings() as $fitting) {
             $fitting->fit($draft, $room);
         }

@@ -65,7 +65,7 @@ final readonly class Ahoy
             $said = $response->say($this->world, $this->scene, '!ahoy/0', new Needed, $traced ? new Trace : null);
             assert($said instanceof Said);
 
-            return $said->spoken->text();
+            return $said->spoken->text;
         };
     }
 

@@ -57,10 +57,10 @@ final class GrammarTest extends TestCase
             $scene = Scene::of($caller, $typed, '!say', trim("!say $typed"));
             $once = $response->say($world, $scene, 'x', new Needed);
             self::assertNotNull($once, 'all is at hand, so nothing is waited for');
-            $text = $once instanceof Said ? $once->spoken->text() : $once->getMessage();
+            $text = $once instanceof Said ? $once->spoken->text : $once->getMessage();
             if ($i % 7 === 0) {
                 $again = $response->say($world, $scene, 'x', new Needed);
-                self::assertSame($text, $again instanceof Said ? $again->spoken->text() : $again?->getMessage());
+                self::assertSame($text, $again instanceof Said ? $again->spoken->text : $again?->getMessage());
             }
             if ($once instanceof Said) {
                 $said++;

@@ -23,8 +23,6 @@ final class Printer
     /** ICU's UNUM_DECIMAL_COMPACT_SHORT, which PHP 8.2 has no name for. */
     private const COMPACT = 14;
 
-    private ?string $decimalSign = null;
-
     private ?\Collator $collator = null;
 
     public function __construct(private readonly Channel $channel)
@@ -39,7 +37,7 @@ final class Printer
             $value === null => '',
             is_bool($value) => YesNo::word($value, $this->channel->language),
             $value instanceof Person => $value->name,
-            $value instanceof Number => str_replace('.', $this->decimalSign(), Number::digits($value)),
+            $value instanceof Number => str_replace('.', $this->channel->decimalSign, Number::digits($value)),
             $value instanceof Level => $value->label(),
             $value instanceof Moment => $this->moment($value),
             $value instanceof TimeSpan => $this->span($value),
@@ -60,7 +58,7 @@ final class Printer
         $text = strlen($whole) < 19 ? $this->groupedWhole((int) $whole) : $whole;
         $minus = str_starts_with($whole, '-0') ? (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->getSymbol(\NumberFormatter::MINUS_SIGN_SYMBOL) : '';
 
-        return $minus.$text.($decimals === '' ? '' : $this->decimalSign().$decimals);
+        return $minus.$text.($decimals === '' ? '' : $this->channel->decimalSign.$decimals);
     }
 
     /** With a skeleton, which knows that some languages group from five digits on (CLDR, minimumGroupingDigits). */
@@ -206,11 +204,6 @@ final class Printer
         }
 
         return $text;
-    }
-
-    private function decimalSign(): string
-    {
-        return $this->decimalSign ??= (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->getSymbol(\NumberFormatter::DECIMAL_SEPARATOR_SYMBOL);
     }
 
     /** @param  non-empty-list<string>  $path */

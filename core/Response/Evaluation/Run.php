@@ -14,6 +14,7 @@ use SilverParrot\Memory\View;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
+use SilverParrot\Value\Number;
 use SilverParrot\Value\Value;
 use SilverParrot\World;
 
@@ -27,8 +28,11 @@ final class Run
 
     private ?Printer $printer = null;
 
-    /** @var list<array{string, bool}> what was said so far: text, and whether a slot filled it in */
-    public array $pieces = [];
+    /** What was said so far. */
+    public string $text = '';
+
+    /** @var list<int> where each part of it that a slot filled in begins and ends, in bytes */
+    public array $slots = [];
 
     /** @var array<string, null|bool|int|string|Value> by folded name */
     private array $bound = [];
@@ -50,14 +54,12 @@ final class Run
     /** @throws Failed when it is more than any saying may be; there are no loops, so it is looked at once, at the end */
     public function spoken(): Spoken
     {
-        $spoken = new Spoken($this->pieces);
-        $text = $spoken->text();
         // Bytes are a cheap bound: only beyond it are characters counted.
-        if (strlen($text) > Limits::SAID && mb_strlen($text) > Limits::SAID) {
+        if (strlen($this->text) > Limits::SAID && mb_strlen($this->text) > Limits::SAID) {
             throw Failed::tooMuchSaid();
         }
 
-        return $spoken;
+        return new Spoken($this->text, $this->slots);
     }
 
     public function bind(string $name, null|bool|int|string|Value $value): void
@@ -112,6 +114,7 @@ final class Run
             is_string($value) => $value,
             is_int($value) => (string) $value,
             $value instanceof Person => $value->name,
+            $value instanceof Number => $this->world->pack->channel->decimalSign === '.' ? Number::digits($value) : $this->printer()->print($value),
             default => $this->printer()->print($value),
         };
     }

@@ -23,6 +23,7 @@ final readonly class Lower extends TextFilter
 
     protected function change(string $text, Run $run): string
     {
-        return mb_strtolower($text);
+        // Unicode's rules cost thirty times as much, and plain letters need none of them.
+        return preg_match('/[\x80-\xFF]/', $text) === 1 ? mb_strtolower($text) : strtolower($text);
     }
 }

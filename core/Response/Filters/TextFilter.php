@@ -20,6 +20,9 @@ abstract readonly class TextFilter implements Filter
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
     {
+        if (is_string($value)) {
+            return $this->change($value, $run);
+        }
         if ($value instanceof Items) {
             return new Items(array_map(fn (null|bool|int|string|Value $item): null|bool|int|string|Value => $this->apply($item, $arguments, $named, $run), $value->items));
         }

@@ -23,6 +23,6 @@ final readonly class Upper extends TextFilter
 
     protected function change(string $text, Run $run): string
     {
-        return mb_strtoupper($text);
+        return preg_match('/[\x80-\xFF]/', $text) === 1 ? mb_strtoupper($text) : strtoupper($text);
     }
 }

@@ -133,6 +133,9 @@ final readonly class CounterName implements Name, Remembering, Writable
 
     private function number(Counter $counter, Key $key, Run $run): int|Gap
     {
+        if ($counter->reset === Reset::Never) {
+            return $run->knows($key) ? Counted::number($counter, $run->memory->value($key), '') : Gap::pending();
+        }
         $missing = array_filter([$key, ...($counter->reset === Reset::Stream ? [Key::stream()] : [])], static fn (Key $one): bool => ! $run->knows($one));
 
         return $missing === [] ? Counted::number($counter, $run->memory->value($key), $this->period($counter, $run)) : Gap::pending();

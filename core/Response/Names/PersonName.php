@@ -117,10 +117,10 @@ abstract readonly class PersonName implements Name, Remembering, Writable
     public function value(Call $call, Run $run): null|bool|int|string|Value
     {
         $person = $this->person($run);
-        $part = $call->folded[1] ?? null;
-        if (! $person instanceof Person || $part === null) {
+        if (! isset($call->folded[1]) || ! $person instanceof Person) {
             return $person;
         }
+        $part = $call->folded[1];
         $field = $run->world->pack->field($part);
         if ($part === 'rank' || isset($call->folded[2])) {
             return $this->rank($call, $person, $run);

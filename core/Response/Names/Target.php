@@ -77,12 +77,15 @@ final readonly class Target extends PersonName
 
     private function typed(Run $run): ?string
     {
+        if ($run->scene->wordList === []) {
+            return null;
+        }
         foreach ($run->scene->wordList as $word) {
             if (str_starts_with($word, '@') && ($name = Ends::withoutPunctuation(substr($word, 1))) !== '') {
                 return $name;
             }
         }
-        $first = Ends::withoutPunctuation($run->scene->wordList[0] ?? '');
+        $first = Ends::withoutPunctuation($run->scene->wordList[0]);
 
         return $first !== '' && $run->world->profile->couldBeName($first) ? $first : null;
     }

@@ -33,6 +33,9 @@ final readonly class Filtered implements Expression
         if ($value instanceof Gap && ($value->isPending() || ! $this->filter instanceof EndsGaps)) {
             return $value;
         }
+        if ($this->arguments === [] && $this->named === []) {
+            return $this->filter->apply($value, [], [], $run);
+        }
         $arguments = [];
         foreach ($this->arguments as $argument) {
             $arguments[] = $given = $argument->evaluate($run);

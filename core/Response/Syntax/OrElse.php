@@ -25,6 +25,9 @@ final readonly class OrElse implements Expression
     public function evaluate(Run $run): null|bool|int|string|Value
     {
         $left = $this->left->evaluate($run);
+        if ($left === null) {
+            return $this->right->evaluate($run);
+        }
         if ($left instanceof Gap) {
             // What is not fetched yet may still turn out to be there.
             return $left->isPending() ? $left : $this->right->evaluate($run);

@@ -30,7 +30,9 @@ final readonly class Slot implements Part
         $text = $this->isQuiet ? '' : (is_string($value) ? $value : $run->print($value));
         $run->trace?->slot($this->span, $text, $value);
         if ($text !== '') {
-            $run->pieces[] = [$text, true];
+            $run->slots[] = strlen($run->text);
+            $run->text .= $text;
+            $run->slots[] = strlen($run->text);
         }
     }
 }

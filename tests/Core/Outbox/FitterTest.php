@@ -120,6 +120,19 @@ final class FitterTest extends TestCase
     /** @param  list<array{string, bool}>  $pieces */
     private static function fit(array $pieces, ChatProfile $profile): Draft
     {
-        return Fitter::fit(new Spoken($pieces), new Room($profile, 'lantern_cove', 'silver_parrot'));
+        return Fitter::fit(self::spoken($pieces), new Room($profile, 'lantern_cove', 'silver_parrot'));
+    }
+
+    /** @param  list<array{string, bool}>  $pieces  text, and whether a slot filled it in */
+    private static function spoken(array $pieces): Spoken
+    {
+        $text = '';
+        $slots = [];
+        foreach ($pieces as [$piece, $isSlot]) {
+            array_push($slots, ...($isSlot ? [strlen($text), strlen($text.$piece)] : []));
+            $text .= $piece;
+        }
+
+        return new Spoken($text, $slots);
     }
 }
