@@ -110,6 +110,14 @@ final class Lexer
         $inside = '';
         $length = strlen($text);
         while ($end < $length && $text[$end] !== "\n" && $text[$end] !== "\r") {
+            // Up to the next byte with which a mark or a line's end can begin, all is text.
+            $plain = strcspn($text, "\"\xE2\n\r", $end);
+            if ($plain > 0) {
+                $inside .= substr($text, $end, $plain);
+                $end += $plain;
+
+                continue;
+            }
             foreach ($closers as $closer) {
                 if (substr_compare($text, $closer, $end, strlen($closer)) === 0) {
                     $end += strlen($closer);

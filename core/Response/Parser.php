@@ -65,7 +65,7 @@ final class Parser
             }
         } while ($stop !== null);
         $findings = [...$this->lexer->findings, ...$this->findings];
-        usort($findings, static fn (Finding $a, Finding $b): int => ($a->span->from ?? 0) <=> ($b->span->from ?? 0));
+        count($findings) < 2 || usort($findings, static fn (Finding $a, Finding $b): int => ($a->span->from ?? 0) <=> ($b->span->from ?? 0));
 
         return [$parts, $findings, $this->calls, $this->changes];
     }

@@ -26,7 +26,6 @@ use SilverParrot\Response\Syntax\SpanFrom;
 use SilverParrot\Response\Syntax\UnknownName;
 use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Source\Finding;
-use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Source;
@@ -56,6 +55,9 @@ final class SlotParser
     private int $end;
 
     private int $depth = 0;
+
+    /** @var array<int, Token> what is seen behind an end, by where that was set */
+    private array $over = [];
 
     /**
      * @param  list<Token>  $tokens  with an End behind them
@@ -90,7 +92,7 @@ final class SlotParser
     public function slot(Span $span): ?Slot
     {
         try {
-            $verb = $this->tokens[0]->kind === TokenKind::Path ? $this->vocabulary->verbs[Fold::caseless($this->tokens[0]->text)] ?? null : null;
+            $verb = $this->tokens[0]->kind === TokenKind::Path ? $this->vocabulary->verbs[$this->tokens[0]->folded] ?? null : null;
             $value = $verb === null ? $this->orElse() : $this->change($verb);
             $isQuiet = false;
             while ($this->token()->is('|')) {
@@ -188,7 +190,7 @@ final class SlotParser
             throw $name->is('|') ? new Misread(Mistake::OrSigns, $this->source->span($name->from - 1, $name->to)) : new Misread(Mistake::NameExpected, $this->spanOf($name), ['text' => '|']);
         }
         $this->next();
-        $filter = $this->vocabulary->filters[Fold::caseless($name->text)] ?? null;
+        $filter = $this->vocabulary->filters[$name->folded] ?? null;
         if ($filter === null) {
             $nearest = Nearest::to($name->text, array_keys($this->vocabulary->filters));
             throw new Misread(Mistake::UnknownFilter, $this->spanOf($name), ['name' => $name->text] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest);
@@ -246,8 +248,8 @@ final class SlotParser
             throw new Misread(Mistake::NameExpected, $this->spanOf($token), ['text' => 'as']);
         }
         $this->next();
-        $name = Fold::caseless($token->text);
-        if (in_array($name, Vocabulary::RESERVED, true)) {
+        $name = $token->folded;
+        if (isset(Vocabulary::RESERVED[$name])) {
             throw new Misread(Mistake::NameReserved, $this->spanOf($token), ['name' => $token->text]);
         }
         if (isset($this->vocabulary->names[$name]) || isset($this->bound[$name])) {
@@ -441,13 +443,13 @@ final class SlotParser
         }
         $this->next();
 
-        return $this->calls[] = new Call($this->source->span($head->from, $field->to), $this->vocabulary->names['top'], ['top', $field->text], ['top', Fold::caseless($field->text)], [$count]);
+        return $this->calls[] = new Call($this->source->span($head->from, $field->to), $this->vocabulary->names['top'], ['top', $field->text], ['top', $field->folded], [$count]);
     }
 
     private function called(Token $head, bool $takesOperands): Call|Bound|UnknownName
     {
         $path = explode('.', $head->text);
-        $folded = array_map(Fold::caseless(...), $path);
+        $folded = explode('.', $head->folded);
         if (isset($this->bound[$folded[0]]) && count($path) === 1) {
             return new Bound($this->spanOf($head), $folded[0]);
         }
@@ -483,7 +485,7 @@ final class SlotParser
     /** @param  list<string>  $path */
     private function unknown(Token $head, array $path): UnknownName
     {
-        if (isset($this->vocabulary->verbs[Fold::caseless($head->text)])) {
+        if (isset($this->vocabulary->verbs[$head->folded])) {
             throw new Misread(Mistake::VerbInside, $this->spanOf($head), ['verb' => $head->text]);
         }
         $isWholeSlot = $this->at === 1 && count($path) === 1;
@@ -540,7 +542,7 @@ final class SlotParser
     /** @return array{string, Expression} */
     private function named(): array
     {
-        $name = Fold::caseless($this->next()->text);
+        $name = $this->next()->folded;
         $this->next();
 
         return [$name, $this->operand()];
@@ -569,7 +571,7 @@ final class SlotParser
 
     private function word(Token $token): Expression
     {
-        $word = Fold::caseless($token->text);
+        $word = $token->folded;
         if ($word === 'yes' || $word === 'no' || $word === 'nothing') {
             $this->next();
 
@@ -666,7 +668,7 @@ final class SlotParser
 
     private function isReserved(Token $token): bool
     {
-        return in_array(Fold::caseless($token->text), Vocabulary::RESERVED, true);
+        return isset(Vocabulary::RESERVED[$token->folded]);
     }
 
     /** `counter.my-planks`: nobody subtracts without spaces around names. */
@@ -745,7 +747,7 @@ final class SlotParser
     private function token(): Token
     {
         // Behind the end that was set, there is nothing to see.
-        return $this->at < $this->end ? $this->tokens[$this->at] : new Token(TokenKind::End, '', $this->tokens[$this->end]->from, $this->tokens[$this->end]->from);
+        return $this->at < $this->end ? $this->tokens[$this->at] : ($this->over[$this->end] ??= new Token(TokenKind::End, '', $this->tokens[$this->end]->from, $this->tokens[$this->end]->from));
     }
 
     private function next(): Token

@@ -11,8 +11,10 @@ final readonly class Vocabulary
 {
     /** Words with a meaning of their own at the head of a value. */
     public const RESERVED = [
-        'when', 'else', 'end', 'or', 'and', 'not', 'is', 'contains', 'starts', 'ends', 'to', 'by', 'from', 'for', 'as', 'yes', 'no', 'nothing',
-        'add', 'take', 'set', 'clear', 'roll', 'either', 'word', 'words', 'since', 'until', 'top',
+        'when' => true, 'else' => true, 'end' => true, 'or' => true, 'and' => true, 'not' => true, 'is' => true, 'contains' => true,
+        'starts' => true, 'ends' => true, 'to' => true, 'by' => true, 'from' => true, 'for' => true, 'as' => true, 'yes' => true, 'no' => true,
+        'nothing' => true, 'add' => true, 'take' => true, 'set' => true, 'clear' => true, 'roll' => true, 'either' => true, 'word' => true,
+        'words' => true, 'since' => true, 'until' => true, 'top' => true,
     ];
 
     /** @var array<string, Name> */

@@ -10,6 +10,7 @@ use SilverParrot\Hearing\Triggered;
 use SilverParrot\Memory\Change;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\SlotTrace;
+use SilverParrot\Source\Source;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
@@ -20,7 +21,7 @@ final class Trace implements SlotTrace
     /** @var list<Entry> */
     private array $entries = [];
 
-    private string $source = '';
+    private ?Source $source = null;
 
     /** @return list<Entry> */
     public function entries(): array
@@ -66,12 +67,12 @@ final class Trace implements SlotTrace
     /** The text whose slots are told of from here on. */
     public function saysFrom(string $source): void
     {
-        $this->source = $source;
+        $this->source = new Source($source);
     }
 
     public function slot(Span $span, ?string $text, null|bool|int|string|Value $value): void
     {
-        $data = ['slot' => mb_substr($this->source, $span->from, $span->to - $span->from), 'from' => (string) $span->from, 'to' => (string) $span->to];
+        $data = ['slot' => $this->source?->slice($span) ?? '', 'from' => (string) $span->from, 'to' => (string) $span->to];
         $value instanceof Gap
             ? $this->add(EntryKind::SlotGap, $data + ['reason' => $value->sentence()])
             : $this->add(EntryKind::Slot, $data + ['text' => (string) $text]);
@@ -79,7 +80,7 @@ final class Trace implements SlotTrace
 
     public function choice(Span $span, bool $holds): void
     {
-        $this->add(EntryKind::Choice, ['slot' => mb_substr($this->source, $span->from, $span->to - $span->from), 'from' => (string) $span->from, 'to' => (string) $span->to, 'holds' => $holds ? 'yes' : 'no']);
+        $this->add(EntryKind::Choice, ['slot' => $this->source?->slice($span) ?? '', 'from' => (string) $span->from, 'to' => (string) $span->to, 'holds' => $holds ? 'yes' : 'no']);
     }
 
     /** @param  list<Change>  $changes */
