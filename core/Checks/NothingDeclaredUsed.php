@@ -36,7 +36,7 @@ final readonly class NothingDeclaredUsed extends Concern
         return 'What nobody reads is one more thing to wonder about.';
     }
 
-    private const KINDS = ['fact' => 'facts', 'list' => 'lists', 'counter' => 'counters', 'occasion' => 'occasions'];
+    private const KINDS = ['fact' => 'facts', 'list' => 'lists', 'counter' => 'counters', 'occasion' => 'occasions', 'goods' => 'goods'];
 
     public function look(Looked $at): array
     {
@@ -52,7 +52,7 @@ final readonly class NothingDeclaredUsed extends Concern
         $findings = [];
         foreach ($at->pack->commands === [] ? [] : self::KINDS as $kind => $key) {
             /** @var array<string, object{name: string}> $declared */
-            $declared = ['fact' => $at->pack->facts, 'list' => $at->pack->lists, 'counter' => $at->pack->counters, 'occasion' => $at->pack->occasions][$kind];
+            $declared = ['fact' => $at->pack->facts, 'list' => $at->pack->lists, 'counter' => $at->pack->counters, 'occasion' => $at->pack->occasions, 'goods' => $at->pack->goods][$kind];
             foreach (array_keys($declared) as $index => $name) {
                 if (! isset($used["$kind.$name"])) {
                     $findings[] = new Finding($this, null, "/$key/$index", ['name' => "$kind.{$declared[$name]->name}"]);
@@ -60,7 +60,10 @@ final readonly class NothingDeclaredUsed extends Concern
             }
         }
         foreach ($at->pack->commands === [] ? [] : array_keys($at->pack->fields) as $index => $name) {
-            if (! isset($used["caller.$name"]) && ! isset($used["target.$name"]) && array_filter($at->pack->cast, static fn (CastMember $member): bool => isset($member->record[$name])) === []) {
+            // The first unit of points has that as another name, and a ladder goes by its field.
+            $names = $at->pack->field('points') === $at->pack->fields[$name] ? [$name, 'points'] : [$name];
+            $isNamed = array_filter($names, static fn (string $one): bool => isset($used["caller.$one"]) || isset($used["target.$one"]) || isset($used["top.$one"])) !== [];
+            if (! $isNamed && ! isset($at->pack->ladders[$name]) && array_filter($at->pack->cast, static fn (CastMember $member): bool => isset($member->record[$name])) === []) {
                 $findings[] = new Finding($this, null, "/fields/$index", ['name' => "the field {$at->pack->fields[$name]->name}"]);
             }
         }

@@ -7,6 +7,7 @@ namespace SilverParrot\Value;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
+use Brick\Math\Exception\MathException;
 use Brick\Math\RoundingMode;
 use SilverParrot\Source\Limits;
 
@@ -46,7 +47,7 @@ final readonly class Number implements Value
     public static function of(BigRational $exact): int|self|Gap
     {
         $exact = $exact->simplified();
-        if (strlen((string) $exact->getNumerator()->abs()) + strlen((string) $exact->getDenominator()) - 1 > Limits::DIGITS) {
+        if (self::length($exact) > Limits::DIGITS) {
             return new Gap(GapReason::TooLarge, ['limit' => (string) Limits::DIGITS]);
         }
         if ($exact->getDenominator()->isEqualTo(1)) {
@@ -56,6 +57,20 @@ final readonly class Number implements Value
         }
 
         return new self(0, 1, $exact);
+    }
+
+    /** Digits on both sides of the point; of what has no end behind it, those of the fraction. */
+    private static function length(BigRational $exact): int
+    {
+        $length = strlen((string) $exact->getNumerator()->abs()) + strlen((string) $exact->getDenominator()) - 1;
+        if ($length <= Limits::DIGITS) {
+            return $length;
+        }
+        try {
+            return strlen((string) $exact->toBigDecimal()->getUnscaledValue()->abs());
+        } catch (MathException) {
+            return $length;
+        }
     }
 
     /**

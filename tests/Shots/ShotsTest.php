@@ -46,6 +46,13 @@ final class ShotsTest extends BrowserTestCase
         $page->go($this->url('/channels/1/remember'))->sees('counter.planks');
         $this->take("$folder/remember.png");
 
+        $page->go($this->url('/channels/1/write/bring?pasted='.rawurlencode("!bell,Ding dong, [caler]!\n!rope,\"coveWav Rope is at https://cove.example/rope, ask [target or \"\"Bram\"\"].\"\n!tea,The kettle is on.")))->sees('!tea');
+        $this->take("$folder/bring.png");
+        $page->go($this->url('/channels/1/write/commands/new'))->write('[name=trigger]', '!bell')->write('[data-response] .cm-content', 'coveWav rings for [target], [counter.plank] planks in, [100 / counter.planks] to go');
+        $page->press('Save')->sees('!bell is saved.')->go($this->url('/channels/1/write/findings'))->sees('has nothing named');
+        $this->take("$folder/findings.png");
+        $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!bell'");
+
         $page->size(390, 800);
         $page->script("document.documentElement.dataset.bsTheme = 'light'");
         $page->go($this->url($this->commandPath('!ahoy')))->sees('saved you a seat', '#preview');

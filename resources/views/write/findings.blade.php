@@ -20,7 +20,7 @@
                         @endphp
                         <li class="finding is-{{ $finding->kind->severity()->value }}">
                             <p><span @class(['problem-text' => $finding->isError()])>{{ $finding->sentence() }}</span>
-                                @if ($group['command'])<span class="small">{{ $places[explode('/', $place)[0]] ?? '' }}{{ preg_match('#^responses/(\d+)/#', $place, $at) && count($group['command']->responses) > 1 ? ' '.($at[1] + 1) : '' }}</span>@endif</p>
+                                @if ($group['command'] && (! str_starts_with($place, 'responses/') || count($group['command']->responses) > 1))<span class="small">{{ $places[explode('/', $place)[0]] ?? '' }}{{ preg_match('#^responses/(\d+)/#', $place, $at) ? ' '.($at[1] + 1) : '' }}</span>@endif</p>
                             @if ($text !== null && $finding->span !== null)
                                 <p class="excerpt">{{ $finding->span->from > 40 ? '…' : '' }}{{ mb_substr($text, max(0, $finding->span->from - 40), min(40, $finding->span->from)) }}<mark>{{ mb_substr($text, $finding->span->from, $finding->span->to - $finding->span->from) }}</mark>{{ mb_substr($text, $finding->span->to, 40) }}{{ mb_strlen($text) > $finding->span->to + 40 ? '…' : '' }}</p>
                             @endif

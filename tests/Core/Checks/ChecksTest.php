@@ -15,7 +15,9 @@ use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
@@ -182,6 +184,15 @@ final class ChecksTest extends TestCase
             counters: ['used' => new Counter('used'), 'spare' => new Counter('Spare')], occasions: ['leak' => new Occasion('leak')], fields: ['boat' => new Field('boat'), 'hat' => new Field('hat'), 'oar' => new Field('oar')],
             cast: [new CastMember('pia', 'Pia', record: ['oar' => 'x'])]);
         self::assertSame(['/facts/1 fact.spare', '/counters/1 counter.Spare', '/occasions/0 occasion.leak', '/fields/1 the field hat'], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->data['name']}", array_values(array_filter(Checks::of($pack), static fn (Finding $finding): bool => $finding->kind->code() === 'never-used'))));
+    }
+
+    public function test_what_is_used_by_a_ranking_or_under_another_name_is_used(): void
+    {
+        $pack = static fn (string $text): Pack => new Pack(World::pack()->channel, commands: [new Command('!a', [new WeightedText($text)])], fields: ['pebbles' => new Field('pebbles', FieldType::Points), 'height' => new Field('height', FieldType::Number)], goods: ['rope' => new Goods('rope')]);
+        $unused = static fn (Pack $pack): array => array_map(static fn (Finding $finding): string => $finding->data['name'], array_values(array_filter(Checks::of($pack), static fn (Finding $finding): bool => $finding->kind->code() === 'never-used')));
+        self::assertSame(['goods.rope', 'the field pebbles', 'the field height'], $unused($pack('x')));
+        self::assertSame([], $unused($pack('[goods.rope] [top 3 by height] [caller.points]')));
+        self::assertSame(['goods.rope', 'the field height'], $unused($pack('[top 3 by points]')));
     }
 
     public function test_every_check_says_a_sentence_a_mend_and_a_reason(): void

@@ -37,6 +37,20 @@ final class NumberTest extends TestCase
         });
     }
 
+    /** PHP's bcmath, by the table that decimals-table.php makes. */
+    public function test_decimals_are_added_taken_multiplied_and_divided_as_another_library_does(): void
+    {
+        $table = json_decode((string) file_get_contents(__DIR__.'/decimals-table.json'), true);
+        self::assertIsArray($table);
+        self::assertGreaterThan(3_900, count($table['rows']));
+        foreach ($table['rows'] as [$a, $operation, $b, $printed]) {
+            [$left, $right] = [Number::typed($a), Number::typed($b)];
+            self::assertNotNull($left);
+            self::assertNotNull($right);
+            self::assertSame($printed, Number::digits(self::number(Numbers::combine(Operation::from($operation), $left, $right))), "$a $operation $b");
+        }
+    }
+
     public function test_what_a_person_typed_is_a_number_or_it_is_none(): void
     {
         foreach (['5' => '5', '05' => '5', ' -7 ' => '-7', '+3.50' => '3.5', '２' => '2', '٤٢' => '42', '−4' => '-4', '0.000001' => '0.000001', '999999999999999' => '999999999999999'] as $typed => $digits) {
