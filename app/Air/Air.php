@@ -11,6 +11,7 @@ use Amp\TimeoutCancellation;
 use App\Air\Streams\Streams;
 use App\Models\Channel;
 use App\Publish\Editions;
+use App\Storage\MariaDbStandings;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
@@ -155,7 +156,7 @@ final class Air
         $epoch = $this->lease->take($row->id);
         if ($epoch !== null) {
             $store = new MariaDbStore($this->connection, $row->id, $epoch);
-            $this->channels[$row->id] = $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new KnownDetails($this->settings->details, $row->login), $this->tell(...), $row->profile());
+            $this->channels[$row->id] = $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new KnownDetails($this->settings->details, $row->login), $this->tell(...), $row->profile(), new MariaDbStandings($this->connection, $row->id));
             $channel->said = $this->outgoing->handedWithin($row->id, $channel->profile->windowSeconds);
             async(fn () => $this->lookAtStream($channel));
         }

@@ -7,7 +7,10 @@ namespace App\Air;
 use function Amp\async;
 
 use Amp\TimeoutCancellation;
+use SilverParrot\Lookup\Request;
 use SilverParrot\Lookup\Web;
+use SilverParrot\Memory\Standings;
+use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
 /** The outside for one line: whatever it asks must come within one deadline. Other lines go on meanwhile. */
@@ -17,7 +20,7 @@ final class Asking implements Web
 
     private ?TimeoutCancellation $within = null;
 
-    public function __construct(private readonly KnownDetails $details)
+    public function __construct(private readonly KnownDetails $details, private readonly Standings $standings)
     {
     }
 
@@ -26,7 +29,7 @@ final class Asking implements Web
         $within = $this->within ??= new TimeoutCancellation(self::SECONDS);
         $asked = [];
         foreach ($requests as $request) {
-            $asked[$request->id()] = async(fn (): null|bool|int|string|Value => $this->details->ask($request, $within));
+            $asked[$request->id()] = async(fn (): null|bool|int|string|Value => $request->subject === 'top' ? $this->top($request) : $this->details->ask($request, $within));
         }
 
         $readings = [];
@@ -37,5 +40,12 @@ final class Asking implements Web
         }
 
         return $readings;
+    }
+
+    private function top(Request $request): Items
+    {
+        $best = $this->standings->top($request->name, (int) $request->of);
+
+        return new Items(array_column($best, 0), array_column($best, 1));
     }
 }

@@ -14,6 +14,7 @@ use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Fenced;
+use SilverParrot\Memory\Standings;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Value\Moment;
@@ -70,6 +71,7 @@ final class ChannelOnAir
         public readonly KnownDetails $details,
         private readonly Closure $tell,
         public ChatProfile $profile,
+        private readonly Standings $standings,
     ) {
     }
 
@@ -94,7 +96,7 @@ final class ChannelOnAir
             return null;
         }
         $world = new World($this->pack, new WholeView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
-        $carried = $this->driver->hear($line, $world, new Asking($this->details));
+        $carried = $this->driver->hear($line, $world, new Asking($this->details, $this->standings));
         if ($carried->outcome instanceof Fenced) {
             return false;
         }

@@ -39,6 +39,9 @@ use SilverParrot\Value\Moment;
  */
 final class Channel extends Model
 {
+    /** A saying that waits longer than this is held up. */
+    private const BEHIND_SECONDS = 3;
+
     protected $guarded = [];
 
     protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime', 'air_state' => Standing::class, 'air_knows_people' => 'boolean', 'chat_server' => 'array', 'chat_secret' => 'encrypted'];
@@ -72,7 +75,17 @@ final class Channel extends Model
 
         $isThere = $this->air_state === Standing::Connected || $this->air_state === Standing::Moderator;
 
-        return $this->air_state->sentence().($isThere && ! $this->air_knows_people ? ' This chat has no accounts, so people are known by their names alone.' : '');
+        $waiting = $isThere ? $this->waiting() : 0;
+
+        return $this->air_state->sentence()
+            .($waiting > 0 ? ' It is falling behind: '.($waiting === 1 ? 'one saying waits' : "$waiting sayings wait").' for room under the chat’s limits.' : '')
+            .($isThere && ! $this->air_knows_people ? ' This chat has no accounts, so people are known by their names alone.' : '');
+    }
+
+    /** Sayings that are queued for longer than it takes to say them. */
+    private function waiting(): int
+    {
+        return $this->getConnection()->table('outgoing')->where('channel_id', $this->id)->where('state', 'queued')->where('queued_at', '<', now('UTC')->subSeconds(self::BEHIND_SECONDS))->count();
     }
 
     /** @return HasMany<Membership, $this> */

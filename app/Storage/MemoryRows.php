@@ -6,27 +6,17 @@ namespace App\Storage;
 
 use App\Models\Channel;
 use App\Models\MemoryRow;
-use SilverParrot\Memory\Kind;
 use SilverParrot\Rehearsal\Situation;
 
-/** A copy of what a channel remembers, for a rehearsal. */
+/** What a channel remembers, as a rehearsal begins with it. */
 final class MemoryRows
 {
+    /** Nothing is copied beforehand: what a line looks at is read when it does, however many viewers the channel remembers. */
     public function copy(Channel $channel): Situation
     {
-        $values = [];
-        // A rehearsal begins with all gates open: what people of the real chat just used would close them for no reason seen.
-        $others = [Kind::LastRun, Kind::RecentAnswers];
-        $rows = $channel->memory();
-        foreach ($others as $kind) {
-            $rows->where('key', 'not like', $kind->value."\x1F%");
-        }
-        foreach ($rows->get() as $row) {
-            /** @var MemoryRow $row */
-            $values[$row->key] = $row->value;
-        }
+        $connection = $channel->getConnection();
 
-        return new Situation($values, $channel->details);
+        return new Situation([], $channel->details, rest: new ReadOnce(new MariaDbStore($connection, $channel->id)), standings: new MariaDbStandings($connection, $channel->id));
     }
 
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values by key id */

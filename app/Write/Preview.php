@@ -79,7 +79,7 @@ final readonly class Preview
             'the longest name' => self::say($pack, $situation, $longest, $command, '@'.$longest->login, $channel),
             'offline' => self::say($pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $channel),
             // Nothing from outside: neither the streaming service nor a look-up answers.
-            'source down' => self::say($pack, new Situation($situation->memory), $caller, $command, '', $channel),
+            'source down' => self::say($pack, new Situation(rest: $situation->rest, standings: $situation->standings), $caller, $command, '', $channel),
         ];
     }
 

@@ -12,19 +12,32 @@ final class InMemoryStore implements Store
     /** @var array<string, true> */
     private array $taken = [];
 
-    /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values by key id */
-    public function __construct(private array $values = [])
+    /** @var array<string, null|bool|int|string|array<string, mixed>> what was read beneath, by key id */
+    private array $read = [];
+
+    /**
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $values  by key id
+     * @param  Store|null  $beneath  where what is not in here is read, and never written
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $otherwise  what is remembered where neither holds anything, by key id
+     */
+    public function __construct(private array $values = [], private readonly ?Store $beneath = null, private readonly array $otherwise = [])
     {
     }
 
     public function snapshot(Reads $reads): View
     {
-        return new KnownView(array_map(fn (Key $key): null|bool|int|string|array => $this->values[$key->id()] ?? null, $reads->keys));
+        $missing = array_filter($reads->keys, fn (Key $key): bool => ! array_key_exists($key->id(), $this->values) && ! array_key_exists($key->id(), $this->read));
+        $beneath = $missing === [] ? null : $this->beneath?->snapshot(Reads::of(...array_values($missing)));
+        foreach ($missing as $id => $key) {
+            $this->read[$id] = $beneath?->value($key) ?? $this->otherwise[$id] ?? null;
+        }
+
+        return new KnownView(array_map(fn (Key $key): null|bool|int|string|array => $this->values[$key->id()] ?? (array_key_exists($key->id(), $this->values) ? null : $this->read[$key->id()]), $reads->keys));
     }
 
     public function whole(): View
     {
-        return new WholeView($this->values);
+        return new WholeView($this->values());
     }
 
     public function turn(string $eventKey, Reads $reads, Closure $hear): Turn|Already
@@ -37,11 +50,8 @@ final class InMemoryStore implements Store
         if ($changes !== null) {
             $this->taken[$eventKey] = true;
             foreach ($changes as $change) {
-                if ($change->to === null) {
-                    unset($this->values[$change->key->id()]);
-                } else {
-                    $this->values[$change->key->id()] = $change->to;
-                }
+                // What was cleared is kept as nothing, so that it is not read beneath again.
+                $this->values[$change->key->id()] = $change->to;
             }
         }
 
@@ -51,6 +61,6 @@ final class InMemoryStore implements Store
     /** @return array<string, null|bool|int|string|array<string, mixed>> by key id */
     public function values(): array
     {
-        return $this->values;
+        return array_filter($this->values + $this->read + $this->otherwise, static fn (mixed $value): bool => $value !== null);
     }
 }

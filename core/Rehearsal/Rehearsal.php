@@ -44,8 +44,8 @@ final class Rehearsal
         private readonly bool $traced = true,
         Talker $talker = new Talker,
     ) {
-        $situation = $situation->withCast($pack);
-        $this->store = new InMemoryStore($situation->memory);
+        // What memory holds of the cast stays.
+        $this->store = new InMemoryStore($situation->memory, $situation->rest, Situation::ofCast($pack));
         $this->driver = new Driver($talker, $this->store);
         $this->situation = $situation;
         foreach ($pack->cast as $member) {

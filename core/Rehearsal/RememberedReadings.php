@@ -6,22 +6,19 @@ namespace SilverParrot\Rehearsal;
 
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Lookup\Request;
-use SilverParrot\Memory\Key;
-use SilverParrot\Memory\Kind;
 use SilverParrot\Memory\Quote;
-use SilverParrot\Response\Names\Target;
+use SilverParrot\Memory\Standings;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
-/** What has to be searched for in memory, quotes and who has the most, found in a memory that is all at hand. The rest is asked of others. */
+/** What has to be searched for in memory, quotes and who has the most. The rest is asked of others. */
 final readonly class RememberedReadings implements Readings
 {
     /**
      * @param  list<Quote>  $quotes  in the order of their numbers
-     * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id
      */
-    public function __construct(private Readings $others, private array $quotes, private array $memory)
+    public function __construct(private Readings $others, private array $quotes, private Standings $standings)
     {
     }
 
@@ -61,24 +58,8 @@ final readonly class RememberedReadings implements Readings
 
     private function top(Request $request): Items
     {
-        $has = [];
-        $people = [];
-        foreach ($this->memory as $id => $value) {
-            $key = Key::fromId($id);
-            if ($key?->kind === Kind::Field && $key->name === Fold::caseless($request->name) && is_int($value)) {
-                $has[$key->owner] = $value;
-            } elseif ($key?->kind === Kind::Person) {
-                $person = Target::fromRecord($value);
-                if ($person !== null) {
-                    $people[Key::viewer($person->id)] = $person;
-                }
-            }
-        }
-        $has = array_intersect_key($has, $people);
-        // Who has as much stands by name, so that the order is the same each time.
-        uksort($has, static fn (string $a, string $b): int => $has[$b] <=> $has[$a] ?: $people[$a]->login <=> $people[$b]->login);
-        $best = array_slice($has, 0, (int) $request->of, true);
+        $best = $this->standings->top(Fold::caseless($request->name), (int) $request->of);
 
-        return new Items(array_map(static fn (string $owner): Value => $people[$owner], array_keys($best)), array_values($best));
+        return new Items(array_column($best, 0), array_column($best, 1));
     }
 }

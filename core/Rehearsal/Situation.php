@@ -7,7 +7,10 @@ namespace SilverParrot\Rehearsal;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\KnownStandings;
 use SilverParrot\Memory\Quote;
+use SilverParrot\Memory\Standings;
+use SilverParrot\Memory\Store;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
@@ -24,20 +27,28 @@ final readonly class Situation
      * @param  array<string, null|bool|int|string>  $readings  by "tide.high"
      * @param  array<string, null|bool|int|string>  $people  details by "followed.tamsin"
      * @param  list<Quote>  $quotes  in the order of their numbers
+     * @param  Store|null  $rest  where what is not in $memory is read when it is asked for; null where $memory is all
+     * @param  Standings|null  $standings  null to find them in $memory
      */
-    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [], public array $quotes = [])
+    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [], public array $quotes = [], public ?Store $rest = null, public ?Standings $standings = null)
     {
     }
 
-    /** With the cast in it: each is known, and has a record. What memory already holds of them stays. */
-    public function withCast(Pack $pack): self
+    /** @return array<string, null|bool|int|string|array<string, mixed>> the cast by key id: each is known, and has a record */
+    public static function ofCast(Pack $pack): array
     {
-        $memory = $this->memory;
+        $records = [];
         foreach ($pack->cast as $member) {
-            $memory += self::recordOf($member, $pack);
+            $records += self::recordOf($member, $pack);
         }
 
-        return new self($memory, $this->channel, $this->readings, $this->people, $this->quotes);
+        return $records;
+    }
+
+    /** With the cast in it. What memory already holds of them stays. */
+    public function withCast(Pack $pack): self
+    {
+        return new self($this->memory + self::ofCast($pack), $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->standings);
     }
 
     /**
@@ -59,13 +70,13 @@ final readonly class Situation
             return $values;
         };
 
-        return new self($memory + $this->memory, $of('channel') + $this->channel, $of('lookup') + $this->readings, $of('person') + $this->people, $this->quotes);
+        return new self($memory + $this->memory, $of('channel') + $this->channel, $of('lookup') + $this->readings, $of('person') + $this->people, $this->quotes, $this->rest, $this->standings);
     }
 
     /** @param  array<string, null|bool|int|string>  $channel */
     public function withChannel(array $channel): self
     {
-        return new self($this->memory, $channel + $this->channel, $this->readings, $this->people, $this->quotes);
+        return new self($this->memory, $channel + $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->standings);
     }
 
     /** @param  array<string, null|bool|int|string|array<string, mixed>>|null  $memory  as it is by now; null for as it was at the beginning */
@@ -78,7 +89,7 @@ final readonly class Situation
             }
         }
 
-        return new RememberedReadings(new CannedReadings($results), $this->quotes, $memory ?? $this->memory);
+        return new RememberedReadings(new CannedReadings($results), $this->quotes, $this->standings ?? new KnownStandings($memory ?? $this->memory));
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> */

@@ -15,7 +15,7 @@ export class Unsaved {
         if ('saved' in form.dataset) {
             // The save that led here may have been of a command that had no number yet.
             localStorage.removeItem(keyOf(form));
-            localStorage.removeItem(keyOf(form).replace(/[^:]*$/, 'new'));
+            localStorage.removeItem(`${keyOf(form).slice(0, keyOf(form).lastIndexOf(':'))}:new`);
         }
     }
 

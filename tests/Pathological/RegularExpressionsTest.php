@@ -42,6 +42,21 @@ final class RegularExpressionsTest extends TestCase
             }
         }
 
+        return [...$patterns, ...self::inScripts()];
+    }
+
+    /** @return list<array{string, string, string}> those of the pages' scripts, found where a value can begin */
+    private static function inScripts(): array
+    {
+        $patterns = [];
+        foreach (glob(dirname(__DIR__, 2).'/resources/js/*.js') ?: [] as $file) {
+            preg_match_all('~(?<=[(,=:?&|!{;]|[(,=:?&|!{;] |^)/(?![/*])((?:[^/\\\\\n\[]|\\\\.|\[(?:[^\]\\\\\n]|\\\\.)*+\])++)/([a-z]*)~m', (string) file_get_contents($file), $found, PREG_SET_ORDER);
+            foreach ($found as [, $source, $flags]) {
+                $patterns[] = [basename($file), $source, str_contains($flags, 'u') ? 'u' : ''];
+            }
+        }
+        self::assertGreaterThan(12, count($patterns));
+
         return $patterns;
     }
 

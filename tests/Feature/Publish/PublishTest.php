@@ -8,6 +8,7 @@ use App\Models\Channel;
 use App\Publish\Editions;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
+use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Value\Moment;
@@ -89,6 +90,21 @@ final class PublishTest extends TestCase
             self::assertStringContainsString($words, $told());
         }
         $this->get(route('publish', $this->cove))->assertSee('it tries again by itself');
+    }
+
+    public function test_falling_behind_is_told_where_sayings_wait(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        Channel::query()->whereKey($this->cove->id)->update(['air_state' => 'moderator', 'air_seen_at' => now(), 'air_knows_people' => true]);
+        $far = $this->harbour($this->person('Pia'));
+        $queue = static fn (Channel $channel, string $key, int $secondsAgo, string $state): bool => DB::table('outgoing')->insert(['channel_id' => $channel->id, 'event_key' => $key, 'position' => 0, 'text' => 'x', 'voice' => 'parrot', 'place' => 'chat', 'answer_to' => '', 'to_login' => '', 'state' => $state, 'queued_at' => now('UTC')->subSeconds($secondsAgo)]);
+        $told = fn (): string => Channel::query()->findOrFail($this->cove->id)->health();
+        [$queue($this->cove, 'now', 0, 'queued'), $queue($this->cove, 'said', 30, 'handed'), $queue($far, 'far', 30, 'queued')];
+        self::assertStringNotContainsString('behind', $told());
+        $queue($this->cove, 'late', 6, 'queued');
+        self::assertStringContainsString('It is falling behind: one saying waits for room under the chat’s limits.', $told());
+        $queue($this->cove, 'later', 5, 'queued');
+        self::assertStringContainsString('2 sayings wait', $told());
     }
 
     public function test_editions_of_two_channels_are_counted_apart(): void

@@ -142,6 +142,8 @@ final class CommandsTest extends TestCase
         }
         DB::statement("INSERT INTO command_responses (channel_id, command_id, position, text, weight) SELECT channel_id, id, 0, '[caller] knows', 1 FROM commands WHERE `trigger` LIKE '!more%'");
         self::assertSame(2_000, $this->cove->commands()->count());
+        // And many viewers, of whom no line asks.
+        app(\App\Storage\MemoryRows::class)->fill($this->cove, array_combine(array_map(static fn (int $i): string => \SilverParrot\Memory\Key::field('pebbles', "viewer-$i")->id(), range(1, 3_000)), range(1, 3_000)));
         self::assertSame($few, array_map(static fn (array $page): int => $asked(...$page), $pages));
     }
 

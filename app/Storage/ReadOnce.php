@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage;
+
+use Closure;
+use SilverParrot\Memory\Fenced;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Kind;
+use SilverParrot\Memory\KnownView;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\Store;
+use SilverParrot\Memory\View;
+
+/** A channel's memory as rehearsals begin with it: each key is read when it is first asked for, and nothing is written. */
+final class ReadOnce implements Store
+{
+    /** A rehearsal begins with all gates open: what people of the real chat just used would close them for no reason seen. */
+    private const OPEN = [Kind::LastRun, Kind::RecentAnswers];
+
+    /** @var array<string, null|bool|int|string|array<string, mixed>> by key id */
+    private array $read = [];
+
+    public function __construct(private readonly Store $store)
+    {
+    }
+
+    public function snapshot(Reads $reads): View
+    {
+        $missing = array_filter($reads->keys, fn (Key $key): bool => ! array_key_exists($key->id(), $this->read) && ! in_array($key->kind, self::OPEN, true));
+        if ($missing !== []) {
+            $view = $this->store->snapshot(Reads::of(...array_values($missing)));
+            foreach ($missing as $id => $key) {
+                $this->read[$id] = $view->value($key);
+            }
+        }
+
+        return new KnownView(array_map(fn (Key $key): null|bool|int|string|array => $this->read[$key->id()] ?? null, $reads->keys));
+    }
+
+    public function turn(string $eventKey, Reads $reads, Closure $hear): Fenced
+    {
+        throw new \LogicException('A rehearsal writes into its own copy.');
+    }
+}

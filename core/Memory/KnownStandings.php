@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Memory;
+
+use SilverParrot\Response\Names\Target;
+
+/** Found in a memory that is all at hand. */
+final readonly class KnownStandings implements Standings
+{
+    /** @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id */
+    public function __construct(private array $memory)
+    {
+    }
+
+    public function top(string $field, int $count): array
+    {
+        $has = [];
+        $people = [];
+        foreach ($this->memory as $id => $value) {
+            $key = Key::fromId($id);
+            if ($key?->kind === Kind::Field && $key->name === $field && is_int($value)) {
+                $has[$key->owner] = $value;
+            } elseif ($key?->kind === Kind::Person) {
+                $person = Target::fromRecord($value);
+                if ($person !== null) {
+                    $people[Key::viewer($person->id)] = $person;
+                }
+            }
+        }
+        $has = array_intersect_key($has, $people);
+        // Who has as much stands by name, so that the order is the same each time.
+        uksort($has, static fn (string $a, string $b): int => $has[$b] <=> $has[$a] ?: $people[$a]->login <=> $people[$b]->login);
+
+        return array_map(static fn (string $owner): array => [$people[$owner], $has[$owner]], array_slice(array_keys($has), 0, $count));
+    }
+}

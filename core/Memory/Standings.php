@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Memory;
+
+use SilverParrot\Chat\Person;
+
+/** Who has the most of something: the one question about memory that no key leads to. */
+interface Standings
+{
+    /**
+     * @param  string  $field  folded; one that holds whole numbers
+     * @return list<array{Person, int}> best first, equals by login; only people who were ever seen
+     */
+    public function top(string $field, int $count): array;
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Storage;
+
+use App\Publish\Editions;
+use App\Storage\CommandRows;
+use App\Storage\MariaDbStandings;
+use App\Storage\MemoryRows;
+use Illuminate\Support\Facades\DB;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\KnownStandings;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\WeightedText;
+use SilverParrot\Source\Fold;
+use Tests\Feature\Air\OnAir;
+use Tests\Feature\TestCase;
+
+final class StandingsTest extends TestCase
+{
+    public function test_the_database_finds_who_has_the_most_as_a_memory_at_hand_does(): void
+    {
+        mt_srand(26);
+        $memory = [];
+        for ($i = 0; $i < 120; $i++) {
+            // Some share a number, some were never seen, some have a text where a number should be, some names fold.
+            $person = Person::known("id_$i%", ['Ågot', 'odo', 'Pia_', 'ß', 'X'][$i % 5].$i, "N$i", Levels::of());
+            if ($i % 7 !== 0) {
+                $memory[Key::person($person->login)->id()] = $person->record();
+            }
+            $memory[Key::field('pebbles', $person->id)->id()] = $i % 11 === 0 ? 'many' : mt_rand(0, 20);
+            $memory[Key::field('pebbles_too', $person->id)->id()] = 1_000 + $i;
+        }
+        DB::table('memory')->where('channel_id', $this->cove->id)->delete();
+        app(MemoryRows::class)->fill($this->cove, $memory);
+        app(MemoryRows::class)->fill($this->harbour($this->person('Pia')), [Key::field('pebbles', 'id_1%')->id() => 9_999] + $memory);
+        $told = static fn (array $top): array => array_map(static fn (array $one): string => "{$one[0]->login} {$one[1]}", $top);
+        $database = new MariaDbStandings(DB::connection(), $this->cove->id);
+        foreach ([1, 5, 20] as $count) {
+            self::assertSame($told((new KnownStandings($memory))->top('pebbles', $count)), $told($database->top('pebbles', $count)), (string) $count);
+        }
+        self::assertSame([], $database->top('peb_les', 5), 'signs of patterns are no patterns');
+        self::assertSame([], $database->top(Fold::caseless('Nothing'), 5));
+    }
+
+    public function test_a_ranking_is_said_on_the_air_and_in_the_simulated_chat(): void
+    {
+        app(CommandRows::class)->save($this->cove, null, new Command('!rich', [new WeightedText('Richest: [top 2 by pebbles | scores]')], channelCooldown: 0, personCooldown: 0), $this->wren, null);
+        $odo = Person::known('cast-odo', 'odo', 'Odo', Levels::of());
+        $quill = Person::known('cast-quill', 'quill', 'Quill', Levels::of());
+        DB::table('memory')->where('channel_id', $this->cove->id)->where('key', 'like', "field\x1Fpebbles%")->delete();
+        foreach ([[$odo, 7], [$quill, 9]] as [$person, $pebbles]) {
+            DB::table('memory')->where('channel_id', $this->cove->id)->where('key', Key::person($person->login)->id())->delete();
+            app(MemoryRows::class)->fill($this->cove, [Key::person($person->login)->id() => $person->record(), Key::field('pebbles', $person->id)->id() => $pebbles]);
+        }
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        OnAir::of($this->cove)->hear('odo', '!rich');
+        self::assertSame('Richest: 1. Quill 9, 2. Odo 7', DB::table('outgoing')->where('channel_id', $this->cove->id)->value('text'));
+        $this->actingAs($this->wren)->post(route('rehearse.try', $this->cove), ['do' => 'say', 'speaker' => 'pia', 'line' => '!rich'])->assertSee('Richest: 1. Quill 9, 2. Odo 7');
+    }
+}
