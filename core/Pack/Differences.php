@@ -95,7 +95,11 @@ final class Differences
         $named = [];
         foreach ($document as $kind => $definitions) {
             foreach (is_array($definitions) ? $definitions : [$definitions] as $key => $one) {
-                $name = is_array($one) && is_string($one['name'] ?? null) ? "$kind {$one['name']}" : "$kind $key";
+                $name = "$kind ".(is_array($one) && is_string($own = $one['name'] ?? $one['word'] ?? $one['field'] ?? null) ? $own : $key);
+                if (is_array($one) && is_string($one['picture'] ?? null)) {
+                    // A picture is told apart, not read.
+                    $one['picture'] = 'picture '.substr(hash('xxh32', $one['picture']), 0, 6);
+                }
                 $named[$name] = is_scalar($one) ? (string) $one : json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
             }
         }

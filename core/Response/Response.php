@@ -12,6 +12,7 @@ use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Evaluation\SlotTrace;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Part;
+use SilverParrot\Response\Syntax\Text;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Source;
 use SilverParrot\World;
@@ -25,8 +26,9 @@ final readonly class Response
      * @param  list<Call>  $calls  every use of a name, in whichever branch
      * @param  list<Syntax\Change>  $changes  every use of a verb
      * @param  list<array{Remembering, Call}>  $remembering  uses of names that may read of memory
+     * @param  list<array{string, Part|null}>  $steps  the parts again, each with the text that stands before it
      */
-    private function __construct(public string $text, public array $parts, private array $mistakes, public array $calls, public array $changes, private array $remembering)
+    private function __construct(public string $text, public array $parts, private array $mistakes, public array $calls, public array $changes, private array $remembering, private array $steps)
     {
     }
 
@@ -42,7 +44,29 @@ final readonly class Response
             }
         }
 
-        return new self($source->text, $parts, $mistakes, $calls, $changes, $remembering);
+        return new self($source->text, $parts, $mistakes, $calls, $changes, $remembering, self::steps($parts));
+    }
+
+    /**
+     * Text is most of what is said, and put on without asking it.
+     *
+     * @param  list<Part>  $parts
+     * @return list<array{string, Part|null}>
+     */
+    private static function steps(array $parts): array
+    {
+        $steps = [];
+        $text = '';
+        foreach ($parts as $part) {
+            if ($part instanceof Text) {
+                $text .= $part->text;
+            } else {
+                $steps[] = [$text, $part];
+                $text = '';
+            }
+        }
+
+        return $text === '' ? $steps : [...$steps, [$text, null]];
     }
 
     /** Whether all of it can be read, whatever names it uses. */
@@ -92,8 +116,9 @@ final readonly class Response
             return null;
         }
         try {
-            foreach ($this->parts as $part) {
-                $part->say($run);
+            foreach ($this->steps as [$text, $part]) {
+                $run->text .= $text;
+                $part?->say($run);
             }
             $spoken = $run->spoken();
         } catch (Failed $failed) {
