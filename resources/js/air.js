@@ -12,15 +12,32 @@ const KINDS = { dropped: 'not said, the chat takes no more:', notice: 'the chat 
 
 let list;
 let after = 0;
+let emotes = {};
+
+/** The words of emotes that stand by themselves become pictures, as in the chat. */
+function show(part, text) {
+    const pieces = [''];
+    text.split(' ').forEach((word, index) => {
+        const space = index === 0 ? '' : ' ';
+        if (Object.hasOwn(emotes, word)) {
+            pieces[pieces.length - 1] += space;
+            pieces.push(Object.assign(document.createElement('img'), { className: 'emote', src: emotes[word], alt: word, title: word }), '');
+        } else {
+            pieces[pieces.length - 1] += space + word;
+        }
+    });
+    part.replaceChildren(...pieces.filter((piece) => piece !== ''));
+}
 
 function fill(row, told) {
     const part = (name) => row.querySelector(`[data-part=${name}]`);
     row.dataset.number = told.number;
     row.classList.toggle('is-said', told.kind === 'said');
     row.classList.toggle('is-aside', told.kind in KINDS);
-    for (const name of ['time', 'name', 'level', 'text', 'outcome']) {
+    for (const name of ['time', 'name', 'level', 'outcome']) {
         part(name).textContent = told[name];
     }
+    show(part('text'), told.text);
     part('level').hidden = told.level === '';
     part('outcome').hidden = told.outcome === '';
     part('kind').hidden = !(told.kind in KINDS);
@@ -140,6 +157,8 @@ export function startAir() {
         return;
     }
     after = Number(list.dataset.airAfter);
+    emotes = JSON.parse(list.dataset.airEmotes);
+    list.querySelectorAll('[data-part=text]').forEach((part) => show(part, part.textContent));
     list.scrollTop = list.scrollHeight;
     list.querySelector('[aria-current]')?.scrollIntoView({ block: 'center' });
     list.addEventListener('click', (event) => {
