@@ -33,11 +33,12 @@ final readonly class FindCommands
         $count = (clone $query)->count();
         $names = $this->assembler->names($channel);
         $groups = [];
-        $around = $channel->surroundings();
-        foreach ($query->orderBy('group')->orderBy('trigger_folded')->limit(self::MOST)->get() as $row) {
-            /** @var Row $row */
-            $command = CommandRows::toCore($row);
-            $groups[$row->group][] = new Entry($row->id, $command, InOneSentence::of($command), count(Checks::ofCommand($command, $names, $around)));
+        /** @var list<Row> $rows */
+        $rows = array_values($query->orderBy('group')->orderBy('trigger_folded')->limit(self::MOST)->get()->all());
+        $commands = array_map(CommandRows::toCore(...), $rows);
+        $findings = Checks::countedByCommand($names->withCommands($commands), $channel->surroundings());
+        foreach ($rows as $index => $row) {
+            $groups[$row->group][] = new Entry($row->id, $commands[$index], InOneSentence::of($commands[$index]), $findings[$index] ?? 0);
         }
 
         // What belongs to no group stands last.

@@ -55,6 +55,19 @@ final class Checks
         return $findings;
     }
 
+    /** @return array<int, int> how many findings there are on each command, by its place; those without any are left out */
+    public static function countedByCommand(Pack $pack, Surroundings $around = new Surroundings): array
+    {
+        $counts = [];
+        foreach (self::of($pack, $around) as $finding) {
+            if (preg_match('#^/commands/(\d+)/#', $finding->at, $at) === 1) {
+                $counts[(int) $at[1]] = ($counts[(int) $at[1]] ?? 0) + 1;
+            }
+        }
+
+        return $counts;
+    }
+
     /**
      * What concerns one command, as it stands beside the names of a pack.
      *

@@ -25,6 +25,9 @@ final class Printer
 
     private ?\Collator $collator = null;
 
+    /** @var array<string, \IntlDateFormatter> by styles and pattern */
+    private array $formats = [];
+
     public function __construct(private readonly Channel $channel)
     {
     }
@@ -97,9 +100,7 @@ final class Printer
     /** @param  string  $pattern  of letters by UTS #35; empty for the day as the language writes it */
     public function date(Moment $moment, string $pattern): string
     {
-        $format = new \IntlDateFormatter($this->channel->language, \IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE, $this->channel->zone->getName(), null, $pattern);
-
-        return (string) $format->format(intdiv($moment->millis, 1000));
+        return (string) $this->dates(\IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE, $pattern)->format(intdiv($moment->millis, 1000));
     }
 
     public function shortMoment(Moment $moment): string
@@ -161,9 +162,13 @@ final class Printer
 
     private function formatted(Moment $moment, int $style): string
     {
-        $format = new \IntlDateFormatter($this->channel->language, $style, \IntlDateFormatter::SHORT, $this->channel->zone->getName());
+        return (string) $this->dates($style, \IntlDateFormatter::SHORT, '')->format(intdiv($moment->millis, 1000));
+    }
 
-        return (string) $format->format(intdiv($moment->millis, 1000));
+    /** Making one costs a hundred times what using it does. */
+    private function dates(int $date, int $time, string $pattern): \IntlDateFormatter
+    {
+        return $this->formats["$date $time $pattern"] ??= new \IntlDateFormatter($this->channel->language, $date, $time, $this->channel->zone->getName(), null, $pattern);
     }
 
     /** @param  string  $style  "units", or "unitsNarrow" for few letters */
