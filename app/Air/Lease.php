@@ -24,9 +24,9 @@ final readonly class Lease
     {
         $taken = $this->connection->update(
             // A lease that ends later than any can was written under a clock that was wrong since.
-            'UPDATE channels SET lease_epoch = lease_epoch + 1, lease_holder = ?, lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND
+            'UPDATE channels SET lease_epoch = lease_epoch + 1, lease_holder = ?, air_state = ?, lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND
              WHERE id = ? AND (lease_until IS NULL OR lease_until < UTC_TIMESTAMP(3) OR lease_until > UTC_TIMESTAMP(3) + INTERVAL '.(2 * self::SECONDS).' SECOND)',
-            [$this->holder, $channel],
+            [$this->holder, Standing::Away->value, $channel],
         );
         /** @var object{lease_epoch: int}|null $row */
         $row = $taken === 1 ? $this->connection->selectOne('SELECT lease_epoch FROM channels WHERE id = ? AND lease_holder = ?', [$channel, $this->holder]) : null;

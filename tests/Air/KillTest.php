@@ -76,7 +76,8 @@ final class KillTest extends AirTestCase
         $this->restartUntilThere($epoch);
         $still = $this->planks();
         $viewer->say('!count');
-        self::assertTrue($viewer->await(fn (ChatClient $self): bool => $this->planks() > $still && max([0, ...array_map(intval(...), $self->saidBy('second_parrot'))]) === $this->planks()));
+        $isAnswered = $viewer->await(fn (ChatClient $self): bool => $this->planks() > $still && max([0, ...array_map(intval(...), $self->saidBy('second_parrot'))]) === $this->planks(), 25);
+        self::assertTrue($isAnswered, "from $still to {$this->planks()}, heard ".json_encode($viewer->heard).', outgoing '.json_encode($this->air->database()->query('SELECT state, text, queued_at, handed_at FROM outgoing ORDER BY id DESC LIMIT 8')->fetchAll(\PDO::FETCH_NUM)).file_get_contents($this->air->home.'/talker.log'));
         $this->agree($viewer, 'second_parrot', $before, $neverSaid);
     }
 

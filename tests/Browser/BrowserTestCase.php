@@ -98,4 +98,13 @@ abstract class BrowserTestCase extends TestCase
         $this->browser->write('#say-line', $line)->press('Say', '#chat');
         $this->browser->waitFor(fn (): bool => $this->browser->value('#say-line') === '', 'the line was not taken');
     }
+
+    /** All sessions end; one that a request under way writes back ends too. */
+    protected function endSessions(): void
+    {
+        do {
+            $this->database()->exec('DELETE FROM sessions');
+            usleep(500_000);
+        } while ((int) $this->database()->query('SELECT COUNT(*) FROM sessions')->fetchColumn() > 0);
+    }
 }

@@ -13,7 +13,7 @@ final class NothingLostTest extends BrowserTestCase
         $this->signIn($page);
         $path = $this->commandPath('!dry');
         $page->go($this->url($path))->write('[data-response] .cm-content', 'Dry for [since occasion.leak], [caller].')->sees('Not saved; kept on this machine.');
-        $this->database()->exec('DELETE FROM sessions');
+        $this->endSessions();
         $page->press('Save')->sees('Your session had ended, so nothing was saved yet.');
         $this->fillInDoor($page);
         $page->sees('You typed something here')->sees('since the last leak', '#left-page');
@@ -43,7 +43,7 @@ final class NothingLostTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!knot')));
-        $this->database()->exec('DELETE FROM sessions');
+        $this->endSessions();
         $page->write('[data-response] .cm-content', 'Still typing.')->sees('Your session has ended. What you typed is kept on this machine');
         $page->press('sign in again');
         $this->fillInDoor($page);
