@@ -10,7 +10,6 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Carried;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Response\Names\Target;
 use SilverParrot\Value\Moment;
 
 /** One line of the log: heard, said, or told by the chat server. What it found is kept, so that it can be heard again. */
@@ -94,7 +93,7 @@ final class HeardLine
     {
         /** @var array<string, mixed> $person */
         $person = json_decode($row->person, true) ?: [];
-        $line = new self($row->number, $row->kind, Moment::fromIso($row->at) ?? new Moment(0), $row->event_key, Target::fromRecord($person) ?? Person::unknown(''), $row->text, $row->edition);
+        $line = new self($row->number, $row->kind, Moment::fromIso($row->at) ?? new Moment(0), $row->event_key, Person::fromRecord($person) ?? Person::unknown(''), $row->text, $row->edition);
         $line->outcome = $row->outcome;
         /** @var array<string, null|bool|int|string|array<string, mixed>> $memory */
         $memory = json_decode($row->memory, true) ?: [];

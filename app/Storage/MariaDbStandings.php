@@ -9,7 +9,6 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
 use SilverParrot\Memory\Standings;
-use SilverParrot\Response\Names\Target;
 
 /** Found by the database, in the rows of one channel. */
 final readonly class MariaDbStandings implements Standings
@@ -69,7 +68,7 @@ final readonly class MariaDbStandings implements Standings
             /** @var object{value: string} $row */
             $record = json_decode($row->value, true);
             /** @var array<string, mixed>|null $record */
-            $person = Target::fromRecord($record);
+            $person = Person::fromRecord($record);
             if ($person !== null) {
                 $people[$person->id] = $person;
             }

@@ -31,6 +31,29 @@ final readonly class Person implements Value
         return new self('', Fold::caseless($typed), $typed, Levels::of(), 0);
     }
 
+    /**
+     * @param  null|bool|int|string|array<string, mixed>  $record  as record() gives it
+     * @return self|null null where it is none
+     */
+    public static function fromRecord(null|bool|int|string|array $record): ?self
+    {
+        if (! is_array($record) || ! is_string($record['id'] ?? null) || ! is_string($record['login'] ?? null)) {
+            return null;
+        }
+        $levels = [];
+        foreach (is_array($record['levels'] ?? null) ? $record['levels'] : [] as $word) {
+            $levels[] = is_string($word) ? Level::named($word) : null;
+        }
+
+        return self::known(
+            $record['id'],
+            $record['login'],
+            is_string($record['name'] ?? null) ? $record['name'] : $record['login'],
+            Levels::of(...array_filter($levels)),
+            is_int($record['tier'] ?? null) ? $record['tier'] : 0,
+        );
+    }
+
     public function isKnown(): bool
     {
         return $this->id !== '';

@@ -30,6 +30,7 @@ use SilverParrot\Response\Syntax\Minus;
 use SilverParrot\Response\Syntax\Not;
 use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\Roll;
+use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;

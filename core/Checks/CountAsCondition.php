@@ -6,6 +6,7 @@ namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Choice;
+use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 

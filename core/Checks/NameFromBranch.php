@@ -9,6 +9,7 @@ use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 

@@ -6,6 +6,7 @@ namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 

@@ -8,6 +8,7 @@ use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\OrElse;
+use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;

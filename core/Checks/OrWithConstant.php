@@ -9,6 +9,7 @@ use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\OrElse;
+use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 

@@ -8,6 +8,7 @@ use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Literal;
+use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Nearest;

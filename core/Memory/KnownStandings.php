@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Memory;
 
-use SilverParrot\Response\Names\Target;
+use SilverParrot\Chat\Person;
 
 /** Found in a memory that is all at hand. */
 final readonly class KnownStandings implements Standings
@@ -23,7 +23,7 @@ final readonly class KnownStandings implements Standings
             if ($key?->kind === Kind::Field && $key->name === $field && is_int($value)) {
                 $has[$key->owner] = $value;
             } elseif ($key?->kind === Kind::Person) {
-                $person = Target::fromRecord($value);
+                $person = Person::fromRecord($value);
                 if ($person !== null) {
                     $people[Key::viewer($person->id)] = $person;
                 }

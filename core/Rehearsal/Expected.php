@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal;
 
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Names\Target;
 
 /** Looks whether what was called right is still said, each line in its own circumstances. */
 final class Expected
@@ -18,7 +18,7 @@ final class Expected
         // What the line found then comes first; what it did not look at then is as the cast has it.
         $rehearsal = new Rehearsal($pack, new Situation($expectation->given, $expectation->channel), $expectation->seed, $profile, traced: false);
         // Whoever is not in the cast was somebody of the real chat, and is known by what was kept of them.
-        $person = $rehearsal->person($expectation->by) ?? Target::fromRecord($expectation->given[Key::person($expectation->by)->id()] ?? null);
+        $person = $rehearsal->person($expectation->by) ?? Person::fromRecord($expectation->given[Key::person($expectation->by)->id()] ?? null);
         if ($person === null) {
             return new Holding($expectation, $expectation->by, [], "{$expectation->by} is no longer in the cast");
         }

@@ -11,14 +11,7 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 $project = dirname(__DIR__, 2);
 $wanted = $argv[1] ?? '';
-$faults = [];
-foreach (array_slice(preg_split('/^@@ /m', (string) file_get_contents(__DIR__.'/faults.diff')) ?: [], 1) as $block) {
-    [$head, $from, $to] = explode("\n", rtrim($block, "\n"), 3) + [1 => '', 2 => ''];
-    [$file, $what] = explode(': ', $head, 2) + [1 => ''];
-    if ($wanted === '' || str_contains($head, $wanted)) {
-        $faults[] = [$file, $what, substr($from, 1), substr($to, 1)];
-    }
-}
+$faults = array_values(array_filter(Fault::all(), static fn (Fault $fault): bool => $wanted === '' || str_contains($fault->name(), $wanted)));
 
 /** @return resource the suite of the core, run on a core of its own */
 $start = static function (string $core) use ($project) {
@@ -36,17 +29,17 @@ $missed = [];
 $begun = microtime(true);
 while ($left !== [] || $running !== []) {
     while ($left !== [] && count($running) < 2) {
-        [$file, $what, $from, $to] = array_shift($left);
-        $text = (string) file_get_contents("$project/$file");
-        if (substr_count($text, $from) !== 1) {
-            $missed[] = "$file: $what (“{$from}” stands there ".substr_count($text, $from).' times, not once)';
+        $fault = array_shift($left);
+        $text = $fault->in($project);
+        if ($text === null) {
+            $missed[] = "{$fault->name()} (its line is not there any more)";
 
             continue;
         }
         $core = sys_get_temp_dir().'/parrot-fault-'.bin2hex(random_bytes(4));
         exec('cp -r '.escapeshellarg("$project/core").' '.escapeshellarg($core));
-        file_put_contents($core.substr($file, strlen('core')), str_replace($from, $to, $text));
-        $running[] = [$start($core), $core, "$file: $what"];
+        file_put_contents($core.substr($fault->file, strlen('core')), $text);
+        $running[] = [$start($core), $core, $fault->name()];
     }
     foreach ($running as $place => [$process, $core, $name]) {
         $status = proc_get_status($process);

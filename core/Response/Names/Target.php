@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
-use SilverParrot\Chat\Level;
-use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Response\Described;
@@ -40,7 +38,7 @@ final readonly class Target extends PersonName
             return Gap::pending();
         }
 
-        return self::fromRecord($run->memory->value($key)) ?? Person::unknown($typed);
+        return Person::fromRecord($run->memory->value($key)) ?? Person::unknown($typed);
     }
 
     public function mayRead(Call $call): bool
@@ -53,26 +51,6 @@ final readonly class Target extends PersonName
         $typed = $this->typed($run);
 
         return $typed === null || $run->scene->caller?->is($typed) === true ? [] : [Key::person($typed), ...($run->memory->knows(Key::person($typed)) ? parent::reads($call, $run) : [])];
-    }
-
-    /** @param  null|bool|int|string|array<string, mixed>  $record */
-    public static function fromRecord(null|bool|int|string|array $record): ?Person
-    {
-        if (! is_array($record) || ! is_string($record['id'] ?? null) || ! is_string($record['login'] ?? null)) {
-            return null;
-        }
-        $levels = [];
-        foreach (is_array($record['levels'] ?? null) ? $record['levels'] : [] as $word) {
-            $levels[] = is_string($word) ? Level::named($word) : null;
-        }
-
-        return Person::known(
-            $record['id'],
-            $record['login'],
-            is_string($record['name'] ?? null) ? $record['name'] : $record['login'],
-            Levels::of(...array_filter($levels)),
-            is_int($record['tier'] ?? null) ? $record['tier'] : 0,
-        );
     }
 
     private function typed(Run $run): ?string

@@ -2,24 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Checks;
-
-use SilverParrot\Response\Syntax\AndAlso;
-use SilverParrot\Response\Syntax\Arithmetic;
-use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Syntax\Change;
-use SilverParrot\Response\Syntax\Choice;
-use SilverParrot\Response\Syntax\Comparison;
-use SilverParrot\Response\Syntax\Either;
-use SilverParrot\Response\Syntax\Expression;
-use SilverParrot\Response\Syntax\Filtered;
-use SilverParrot\Response\Syntax\Minus;
-use SilverParrot\Response\Syntax\Not;
-use SilverParrot\Response\Syntax\OrElse;
-use SilverParrot\Response\Syntax\Part;
-use SilverParrot\Response\Syntax\Roll;
-use SilverParrot\Response\Syntax\Slot;
-use SilverParrot\Response\Syntax\SpanFrom;
+namespace SilverParrot\Response\Syntax;
 
 /** Goes through a response's tree. The one place that knows what is inside what. */
 final class Walk

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Faults;
+
+/** One line of the core made wrong. */
+final readonly class Fault
+{
+    private function __construct(public string $file, public string $what, public string $right, public string $wrong)
+    {
+    }
+
+    /** @return list<self> of faults.diff: a head “@@ file: what is wrong then”, the line as it is, the line as it is put */
+    public static function all(): array
+    {
+        $faults = [];
+        foreach (array_slice(preg_split('/^@@ /m', (string) file_get_contents(__DIR__.'/faults.diff')) ?: [], 1) as $block) {
+            [$head, $right, $wrong] = explode("\n", rtrim($block, "\n"), 3) + [1 => '', 2 => ''];
+            [$file, $what] = explode(': ', $head, 2) + [1 => ''];
+            $faults[] = new self($file, $what, substr($right, 1), substr($wrong, 1));
+        }
+
+        return $faults;
+    }
+
+    public function name(): string
+    {
+        return "{$this->file}: {$this->what}";
+    }
+
+    /** @return string|null the file with the fault in it; null where its line does not stand there exactly once */
+    public function in(string $project): ?string
+    {
+        $text = (string) file_get_contents("$project/{$this->file}");
+
+        return substr_count($text, $this->right) === 1 ? str_replace($this->right, $this->wrong, $text) : null;
+    }
+}
