@@ -67,6 +67,14 @@ final class Browser
         (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
     }
 
+    /** From here on, no page runs a script. */
+    public function withoutScripts(): self
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setScriptExecutionDisabled', ['value' => true]);
+
+        return $this;
+    }
+
     public function go(string $url): self
     {
         $this->driver->get($url);

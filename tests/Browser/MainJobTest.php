@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
-
 /** The author's main job, from signing in to a saved command. */
 final class MainJobTest extends BrowserTestCase
 {
@@ -170,8 +168,7 @@ final class MainJobTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        (new ChromeDevToolsDriver($page->driver))->execute('Emulation.setScriptExecutionDisabled', ['value' => true]);
-        $page->go($this->url($this->commandPath('!regatta')));
+        $page->withoutScripts()->go($this->url($this->commandPath('!regatta')));
         $area = $page->find('[data-response] textarea');
         self::assertTrue($area->isDisplayed());
         $area->clear();
