@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
+use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
@@ -12,23 +13,25 @@ use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Evaluation\SlotTrace;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Part;
-use SilverParrot\Response\Syntax\Text;
+use SilverParrot\Response\Syntax\Preparing;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Source;
 use SilverParrot\World;
 
 /** A response that has been read once and can be said any number of times. */
-final readonly class Response
+final class Response
 {
+    /** @var list<array{string, (Closure(Run): void)|null}>|null made ready when it is first said without a trace */
+    private ?array $steps = null;
+
     /**
      * @param  list<Part>  $parts
      * @param  list<Finding>  $mistakes
      * @param  list<Call>  $calls  every use of a name, in whichever branch
      * @param  list<Syntax\Change>  $changes  every use of a verb
      * @param  list<array{Remembering, Call}>  $remembering  uses of names that may read of memory
-     * @param  list<array{string, Part|null}>  $steps  the parts again, each with the text that stands before it
      */
-    private function __construct(public string $text, public array $parts, private array $mistakes, public array $calls, public array $changes, private array $remembering, private array $steps)
+    private function __construct(public readonly string $text, public readonly array $parts, private readonly array $mistakes, public readonly array $calls, public readonly array $changes, private readonly array $remembering)
     {
     }
 
@@ -44,29 +47,7 @@ final readonly class Response
             }
         }
 
-        return new self($source->text, $parts, $mistakes, $calls, $changes, $remembering, self::steps($parts));
-    }
-
-    /**
-     * Text is most of what is said, and put on without asking it.
-     *
-     * @param  list<Part>  $parts
-     * @return list<array{string, Part|null}>
-     */
-    private static function steps(array $parts): array
-    {
-        $steps = [];
-        $text = '';
-        foreach ($parts as $part) {
-            if ($part instanceof Text) {
-                $text .= $part->text;
-            } else {
-                $steps[] = [$text, $part];
-                $text = '';
-            }
-        }
-
-        return $text === '' ? $steps : [...$steps, [$text, null]];
+        return new self($source->text, $parts, $mistakes, $calls, $changes, $remembering);
     }
 
     /** Whether all of it can be read, whatever names it uses. */
@@ -116,9 +97,15 @@ final readonly class Response
             return null;
         }
         try {
-            foreach ($this->steps as [$text, $part]) {
-                $run->text .= $text;
-                $part?->say($run);
+            if ($trace === null) {
+                foreach ($this->steps ??= Preparing::steps($this->parts) as [$text, $say]) {
+                    $run->text .= $text;
+                    $say === null || $say($run);
+                }
+            } else {
+                foreach ($this->parts as $part) {
+                    $part->say($run);
+                }
             }
             $spoken = $run->spoken();
         } catch (Failed $failed) {

@@ -18,15 +18,20 @@ use SilverParrot\Value\Value;
 /** The why: what the parrot did for one line, in the order in which it did it. */
 final class Trace implements SlotTrace
 {
-    /** @var list<Entry> */
+    /** @var list<Entry|array{Source, Span, string|null, null|bool|int|string|Value}> what slots said is put into words only when somebody asks */
     private array $entries = [];
 
-    private ?Source $source = null;
+    private Source $source;
+
+    public function __construct()
+    {
+        $this->source = new Source('');
+    }
 
     /** @return list<Entry> */
     public function entries(): array
     {
-        return $this->entries;
+        return array_map(static fn (Entry|array $entry): Entry => $entry instanceof Entry ? $entry : self::ofSlot(...$entry), $this->entries);
     }
 
     public function heard(ChatLine $line): void
@@ -72,15 +77,19 @@ final class Trace implements SlotTrace
 
     public function slot(Span $span, ?string $text, null|bool|int|string|Value $value): void
     {
-        $data = ['slot' => $this->source?->slice($span) ?? '', 'from' => (string) $span->from, 'to' => (string) $span->to];
-        $value instanceof Gap
-            ? $this->add(EntryKind::SlotGap, $data + ['reason' => $value->sentence()])
-            : $this->add(EntryKind::Slot, $data + ['text' => (string) $text]);
+        $this->entries[] = [$this->source, $span, $text, $value];
+    }
+
+    private static function ofSlot(Source $source, Span $span, ?string $text, null|bool|int|string|Value $value): Entry
+    {
+        $data = ['slot' => $source->slice($span), 'from' => (string) $span->from, 'to' => (string) $span->to];
+
+        return $value instanceof Gap ? new Entry(EntryKind::SlotGap, $data + ['reason' => $value->sentence()]) : new Entry(EntryKind::Slot, $data + ['text' => (string) $text]);
     }
 
     public function choice(Span $span, bool $holds): void
     {
-        $this->add(EntryKind::Choice, ['slot' => $this->source?->slice($span) ?? '', 'from' => (string) $span->from, 'to' => (string) $span->to, 'holds' => $holds ? 'yes' : 'no']);
+        $this->add(EntryKind::Choice, ['slot' => $this->source->slice($span), 'from' => (string) $span->from, 'to' => (string) $span->to, 'holds' => $holds ? 'yes' : 'no']);
     }
 
     /** @param  list<Change>  $changes */
@@ -106,7 +115,7 @@ final class Trace implements SlotTrace
     /** @return list<array{kind: string, sentence: string, data: array<string, string>}> */
     public function toArray(): array
     {
-        return array_map(static fn (Entry $entry): array => ['kind' => $entry->kind->value, 'sentence' => $entry->sentence(), 'data' => $entry->data], $this->entries);
+        return array_map(static fn (Entry $entry): array => ['kind' => $entry->kind->value, 'sentence' => $entry->sentence(), 'data' => $entry->data], $this->entries());
     }
 
     /** @param  array<string, string>  $data */

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Response\Described;
+use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
 
-final readonly class Caller extends PersonName
+final readonly class Caller extends PersonName implements Direct
 {
     public function describe(): Described
     {
@@ -23,5 +26,10 @@ final readonly class Caller extends PersonName
     public function person(Run $run): ?Person
     {
         return $run->scene->caller;
+    }
+
+    public function direct(Call $call): ?Closure
+    {
+        return isset($call->folded[1]) ? null : static fn (Run $run): ?Person => $run->scene->caller;
     }
 }

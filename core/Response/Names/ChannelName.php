@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
+use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Response\Outlook\Forecast;
@@ -21,7 +23,7 @@ use SilverParrot\Value\Range;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\Value\Value;
 
-final readonly class ChannelName implements Name
+final readonly class ChannelName implements Direct, Name
 {
     /** What the streaming service says of the channel. */
     private const DETAILS = ['title', 'category', 'tags', 'viewers', 'followers', 'subscribers', 'guests', 'live', 'started', 'link', 'next'];
@@ -116,5 +118,13 @@ final readonly class ChannelName implements Name
         $moment = is_string($started) ? Moment::fromIso($started) : $started;
 
         return $moment instanceof Moment ? TimeSpan::between($moment, $run->world->now) : null;
+    }
+
+    public function direct(Call $call): ?Closure
+    {
+        $part = $call->folded[1] ?? 'name';
+        $request = in_array($part, ['name', 'uptime', 'started', 'next', 'tags'], true) ? null : $this->requests[$part] ?? null;
+
+        return $request === null ? null : static fn (Run $run): null|bool|int|string|Value => $run->read($request);
     }
 }

@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Response\Described;
+use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Ends;
 use SilverParrot\Value\Gap;
 
-final readonly class Target extends PersonName
+final readonly class Target extends PersonName implements Direct
 {
     public function describe(): Described
     {
@@ -66,5 +68,10 @@ final readonly class Target extends PersonName
         $first = Ends::withoutPunctuation($run->scene->wordList[0]);
 
         return $first !== '' && $run->world->profile->couldBeName($first) ? $first : null;
+    }
+
+    public function direct(Call $call): ?Closure
+    {
+        return isset($call->folded[1]) ? null : fn (Run $run): Person|Gap|null => $run->scene->wordList === [] ? null : $this->person($run);
     }
 }

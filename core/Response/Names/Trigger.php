@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Response\Described;
+use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 
-final readonly class Trigger extends SimpleName
+final readonly class Trigger extends SimpleName implements Direct
 {
     public function describe(): Described
     {
@@ -25,5 +27,10 @@ final readonly class Trigger extends SimpleName
     public function value(Call $call, Run $run): ?string
     {
         return $run->scene->trigger === '' ? null : $run->scene->trigger;
+    }
+
+    public function direct(Call $call): Closure
+    {
+        return static fn (Run $run): ?string => $run->scene->trigger === '' ? null : $run->scene->trigger;
     }
 }

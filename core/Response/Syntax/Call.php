@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
+use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
 /** A use of a name: `caller`, `counter.planks for target`, `list.knots 3`. */
-final readonly class Call implements Expression
+final readonly class Call implements Expression, Prepares
 {
     /**
      * @param  list<string>  $path  as typed; the first is the name's own
@@ -37,6 +39,13 @@ final readonly class Call implements Expression
     public function evaluate(Run $run): null|bool|int|string|Value
     {
         return $this->name->value($this, $run);
+    }
+
+    public function prepared(): Closure
+    {
+        $name = $this->name;
+
+        return ($name instanceof Direct ? $name->direct($this) : null) ?? fn (Run $run): null|bool|int|string|Value => $name->value($this, $run);
     }
 
     public function isPlain(): bool

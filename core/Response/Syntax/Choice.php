@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
@@ -46,5 +47,30 @@ final readonly class Choice implements Part
         foreach ($parts as $part) {
             $part->say($run);
         }
+    }
+
+    /** @return Closure(Run): void the same without a trace */
+    public function prepared(): Closure
+    {
+        $branches = array_map(static fn (array $branch): array => [Preparing::value($branch[0]), Preparing::steps($branch[1]), $branch[2]], $this->branches);
+        $otherwise = Preparing::steps($this->otherwise);
+
+        return static function (Run $run) use ($branches, $otherwise): void {
+            $steps = $otherwise;
+            foreach ($branches as [$condition, $inside, $span]) {
+                $value = $condition($run);
+                if ($value instanceof Gap) {
+                    throw Failed::gap($value, $span);
+                }
+                if (Truth::of($value)) {
+                    $steps = $inside;
+                    break;
+                }
+            }
+            foreach ($steps as [$text, $say]) {
+                $run->text .= $text;
+                $say === null || $say($run);
+            }
+        };
     }
 }

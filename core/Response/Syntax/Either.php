@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
 /** `either "port", "starboard"`: one of them, each equally likely; the others are not looked at. */
-final readonly class Either implements Expression
+final readonly class Either implements Expression, Prepares
 {
     /** @param  non-empty-list<Expression>  $options */
     public function __construct(private Span $span, public array $options)
@@ -24,5 +25,14 @@ final readonly class Either implements Expression
     public function evaluate(Run $run): null|bool|int|string|Value
     {
         return $this->options[$run->draw($this->span)->between(0, count($this->options) - 1)]->evaluate($run);
+    }
+
+    public function prepared(): Closure
+    {
+        $options = array_map(Preparing::value(...), $this->options);
+        $last = count($options) - 1;
+        $span = $this->span;
+
+        return static fn (Run $run): null|bool|int|string|Value => $options[$run->draw($span)->between(0, $last)]($run);
     }
 }

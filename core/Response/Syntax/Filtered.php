@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
@@ -12,7 +13,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 /** A value with a filter behind it. */
-final readonly class Filtered implements Expression
+final readonly class Filtered implements Expression, Prepares
 {
     /**
      * @param  list<Expression>  $arguments
@@ -52,5 +53,21 @@ final readonly class Filtered implements Expression
         }
 
         return $this->filter->apply($value, $arguments, $named, $run);
+    }
+
+    public function prepared(): Closure
+    {
+        if ($this->arguments !== [] || $this->named !== []) {
+            return $this->evaluate(...);
+        }
+        $filter = $this->filter;
+        $before = Preparing::value($this->value);
+        $endsGaps = $filter instanceof EndsGaps;
+
+        return static function (Run $run) use ($filter, $before, $endsGaps): null|bool|int|string|Value {
+            $value = $before($run);
+
+            return $value instanceof Gap && ($value->isPending() || ! $endsGaps) ? $value : $filter->apply($value, [], [], $run);
+        };
     }
 }

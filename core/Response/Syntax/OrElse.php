@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Source\Span;
@@ -11,7 +12,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 /** `a or b`: a where there is one, else b. */
-final readonly class OrElse implements Expression
+final readonly class OrElse implements Expression, Prepares
 {
     public function __construct(public Expression $left, public Expression $right)
     {
@@ -34,5 +35,20 @@ final readonly class OrElse implements Expression
         }
 
         return Truth::of($left) ? $left : $this->right->evaluate($run);
+    }
+
+    public function prepared(): Closure
+    {
+        [$left, $right] = [Preparing::value($this->left), Preparing::value($this->right)];
+
+        return static function (Run $run) use ($left, $right): null|bool|int|string|Value {
+            $value = $left($run);
+
+            return match (true) {
+                $value === null => $right($run),
+                $value instanceof Gap => $value->isPending() ? $value : $right($run),
+                default => Truth::of($value) ? $value : $right($run),
+            };
+        };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
@@ -34,5 +35,28 @@ final readonly class Slot implements Part
             $run->text .= $text;
             $run->slots[] = strlen($run->text);
         }
+    }
+
+    /** @return Closure(Run): void the same without a trace */
+    public function prepared(): Closure
+    {
+        if ($this->as !== '' || $this->isQuiet) {
+            return $this->say(...);
+        }
+        $of = Preparing::value($this->value);
+        $span = $this->span;
+
+        return static function (Run $run) use ($of, $span): void {
+            $text = $of($run);
+            if (! is_string($text)) {
+                $text = $text instanceof Gap ? throw Failed::gap($text, $span) : $run->print($text);
+            }
+            if ($text !== '') {
+                $at = strlen($run->text);
+                $run->text .= $text;
+                $run->slots[] = $at;
+                $run->slots[] = $at + strlen($text);
+            }
+        };
     }
 }

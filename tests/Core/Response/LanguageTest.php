@@ -52,6 +52,9 @@ final class LanguageTest extends TestCase
             return;
         }
         $outcome = $this->say($source, $case);
+        // Without a trace it goes another way, to the same end.
+        $untraced = $this->say($source, $case, isTraced: false);
+        self::assertEquals([$outcome->texts(), $outcome->changes, $outcome->failed?->reason, $outcome->failed?->span], [$untraced->texts(), $untraced->changes, $untraced->failed?->reason, $untraced->failed?->span]);
         $text = implode("\n", $outcome->texts());
         if (isset($case['says'])) {
             self::assertNull($outcome->failed, (string) $outcome->failed?->getMessage());
@@ -85,7 +88,7 @@ final class LanguageTest extends TestCase
      *
      * @param  array<string, string>  $case
      */
-    private function say(string $source, array $case): Outcome
+    private function say(string $source, array $case, bool $isTraced = true): Outcome
     {
         $pack = World::pack($case['language'] ?? 'en', $case['zone'] ?? 'UTC')->withCommand(new Command('!say', [new WeightedText($source)], channelCooldown: 0, personCooldown: 0));
         $situation = World::situation($pack, ($case['odo'] ?? '') !== 'unseen');
@@ -96,7 +99,7 @@ final class LanguageTest extends TestCase
         $talker = new Talker;
         $reads = Reads::of();
         for ($rounds = 0; ; $rounds++) {
-            $world = new HeardIn($pack, $store->snapshot($reads), $situation->readings(), $now, new KeyedChance($case['seed'] ?? '1', 'case'), ChatProfile::stream(), true);
+            $world = new HeardIn($pack, $store->snapshot($reads), $situation->readings(), $now, new KeyedChance($case['seed'] ?? '1', 'case'), ChatProfile::stream(), $isTraced);
             $outcome = $talker->hear($line, $world);
             if (! $outcome instanceof Needs) {
                 return $outcome;
