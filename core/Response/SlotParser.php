@@ -274,13 +274,23 @@ final class SlotParser
 
     private function andAlso(): Expression
     {
-        $value = $this->negated();
+        $value = $this->isAlone() ? $this->primary() : $this->negated();
         while ($this->token()->isWord('and')) {
             $this->next();
             $value = new AndAlso($value, $this->negated());
         }
 
         return $value;
+    }
+
+    /** Most values are one word, text or number: what stands behind it tells that no sign binds it, and the way down is short. */
+    private function isAlone(): bool
+    {
+        $token = $this->token();
+        $next = $this->at + 1 < $this->end ? $this->tokens[$this->at + 1] : null;
+        $isSimple = $token->kind === TokenKind::Quoted || $token->kind === TokenKind::Number || ($token->kind === TokenKind::Path && ! $this->isReserved($token));
+
+        return $isSimple && ($next === null || ($next->kind === TokenKind::Sign ? $next->text === '|' || $next->text === ')' : $next->kind === TokenKind::Path && ($next->folded === 'or' || $next->folded === 'as')));
     }
 
     private function negated(): Expression
