@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Limits;
 
 /** Putting packs on the air, and taking them off. */
 final readonly class Editions
@@ -20,13 +21,21 @@ final readonly class Editions
     {
     }
 
-    /** The draft becomes the next edition, and that one is on the air. */
+    /**
+     * The draft becomes the next edition, and that one is on the air.
+     *
+     * @throws PackTooLarge when nobody could read it back
+     */
     public function publish(Channel $channel, string $note, User $by): Edition
     {
         return DB::transaction(function () use ($channel, $note, $by): Edition {
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
+            $document = PackFormat::write($this->assembler->pack($channel));
+            if (strlen($document) > Limits::PACK) {
+                throw PackTooLarge::of(strlen($document));
+            }
             $number = ($channel->editions()->orderByDesc('number')->first()->number ?? 0) + 1;
-            $edition = Edition::query()->create(['channel_id' => $channel->id, 'number' => $number, 'note' => $note, 'document' => PackFormat::write($this->assembler->pack($channel)), 'user_id' => $by->id]);
+            $edition = Edition::query()->create(['channel_id' => $channel->id, 'number' => $number, 'note' => $note, 'document' => $document, 'user_id' => $by->id]);
             $channel->newQuery()->whereKey($channel->id)->update(['edition_on_air' => $number, 'silenced' => '[]']);
 
             return $edition;

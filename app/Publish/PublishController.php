@@ -40,7 +40,11 @@ final readonly class PublishController
         if (Between::of($channel, $assembler)->hasErrors()) {
             return back()->withInput()->withErrors(['note' => 'There are findings that keep these commands from working. Mend them first.']);
         }
-        $edition = $this->editions->publish($channel, $request->string('note')->trim()->value(), $user);
+        try {
+            $edition = $this->editions->publish($channel, $request->string('note')->trim()->value(), $user);
+        } catch (PackTooLarge $tooLarge) {
+            return back()->withInput()->withErrors(['note' => $tooLarge->getMessage()]);
+        }
 
         return redirect()->route('publish', $channel)->with('notice', "Edition {$edition->number} is on the air.");
     }

@@ -9,6 +9,7 @@ use App\Models\Emote as Row;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Level;
 use SilverParrot\Pack\Emote;
 
@@ -17,6 +18,9 @@ final readonly class EmotesController
 {
     /** Of one channel; more would not be told apart any more. */
     private const MOST = 500;
+
+    /** Characters of all pictures of a channel together: they travel with the pack, which has a limit of its own. */
+    private const ALL_PICTURES = 1_000_000;
 
     public function store(Request $request, Channel $channel): RedirectResponse
     {
@@ -27,7 +31,7 @@ final readonly class EmotesController
             ! Emote::isWord($word) => '“'.mb_substr($word, 0, 40).'” cannot be an emote: letters, digits and “_” can be in its word, two to forty of them.',
             $picture === null => 'The picture was not taken: a PNG, GIF or WebP of at most 48 kB is.',
             $channel->emotes()->where('word', $word)->exists() => "{$word} is an emote here already.",
-            $channel->emotes()->count() >= self::MOST => 'There are as many emotes as there is room for: drop one first.',
+            $channel->emotes()->count() >= self::MOST, (int) $channel->emotes()->sum(DB::raw('LENGTH(picture)')) + strlen($picture) > self::ALL_PICTURES => 'There is no more room for emotes: drop one first, or take smaller pictures.',
             default => null,
         };
         if ($problem !== null) {

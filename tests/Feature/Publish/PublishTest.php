@@ -92,6 +92,19 @@ final class PublishTest extends TestCase
         $this->get(route('publish', $this->cove))->assertSee('it tries again by itself');
     }
 
+    public function test_a_pack_that_could_not_be_read_back_is_not_published(): void
+    {
+        $this->actingAs($this->wren);
+        DB::table('facts')->insert(array_map(fn (int $i): array => ['channel_id' => $this->cove->id, 'name' => "log$i", 'name_folded' => "log$i", 'text' => str_repeat('knots and ropes ', 130)], range(1, 900)));
+        DB::table('lists')->insert(['channel_id' => $this->cove->id, 'name' => 'long', 'name_folded' => 'long', 'draw_order' => 'free']);
+        $list = DB::table('lists')->where('name', 'long')->value('id');
+        foreach (range(1, 3) as $part) {
+            DB::table('list_items')->insert(array_map(fn (int $i): array => ['channel_id' => $this->cove->id, 'list_id' => $list, 'position' => $part * 1_000 + $i, 'text' => str_repeat('planks and nails ', 60), 'weight' => 1], range(1, 900)));
+        }
+        $this->post(route('publish.store', $this->cove), ['note' => 'all of it'])->assertSessionHasErrors(['note' => 'The pack is 4.9 MB long, and an edition holds at most 4. Drop what is no longer used, or pictures of emotes.']);
+        self::assertSame(0, $this->cove->editions()->count());
+    }
+
     public function test_falling_behind_is_told_where_sayings_wait(): void
     {
         app(Editions::class)->publish($this->cove, '', $this->wren);

@@ -42,6 +42,18 @@ final class EmotesTest extends TestCase
         self::assertSame($before, $this->cove->emotes()->count());
     }
 
+    public function test_pictures_have_room_together_so_that_the_pack_stays_one_that_can_be_read(): void
+    {
+        $this->actingAs($this->wren);
+        $big = UploadedFile::fake()->createWithContent('bell.png', self::PIXELS.str_repeat('x', 48_000));
+        for ($i = 0; $i < 15; $i++) {
+            $this->add("coveBell$i", $big)->assertSessionHas('notice', "coveBell$i is an emote now.");
+        }
+        $this->add('coveBell15', $big)->assertSessionHas('notice', 'There is no more room for emotes: drop one first, or take smaller pictures.');
+        $this->add('coveSmall')->assertSessionHas('notice', 'coveSmall is an emote now.');
+        self::assertLessThan(\SilverParrot\Source\Limits::PACK, strlen(\SilverParrot\Pack\Format\PackFormat::write(app(Assembler::class)->pack($this->cove->refresh()))));
+    }
+
     public function test_nobody_touches_the_emotes_of_another_channel(): void
     {
         $far = $this->harbour($this->wren);
