@@ -13,8 +13,9 @@ final readonly class Reference
     public static function described(Vocabulary $vocabulary = new Vocabulary): array
     {
         return [
-            'Phrases' => Phrases::all(),
-            'Names' => array_values(array_map(static fn (Name $name): Described => $name->describe(), $vocabulary->names)),
+            // A ranking is read as a name, and written as a phrase.
+            'Phrases' => [...Phrases::all(), (new Names\TopName)->describe()],
+            'Names' => array_values(array_map(static fn (Name $name): Described => $name->describe(), array_filter($vocabulary->names, static fn (Name $name): bool => ! $name instanceof Names\TopName))),
             'Verbs' => array_values(array_map(static fn (Verb $verb): Described => $verb->describe(), $vocabulary->verbs)),
             'Filters' => array_values(array_map(static fn (Filter $filter): Described => $filter->describe(), $vocabulary->filters)),
         ];
@@ -49,11 +50,12 @@ final readonly class Reference
             'occasion' => array_column($pack->occasions, 'name'),
             'fact' => array_column($pack->facts, 'name'),
             'list' => array_column($pack->lists, 'name'),
+            'goods' => array_column($pack->goods, 'name'),
             default => null,
         };
         // Some names mean nothing by themselves: only what the author has declared follows them.
-        $needsPart = in_array($described->name, ['counter', 'occasion', 'fact', 'list', 'lookup', 'outcome'], true);
-        $parts = $needsPart && $described->name !== 'outcome' ? ($own ?? []) : [...$described->parts, ...($own ?? [])];
+        $needsPart = in_array($described->name, ['counter', 'occasion', 'fact', 'list', 'goods', 'lookup', 'outcome', 'happening'], true);
+        $parts = $needsPart && ! in_array($described->name, ['outcome', 'happening'], true) ? ($own ?? []) : [...$described->parts, ...($own ?? [])];
 
         return [...($needsPart ? [] : [$described->name]), ...array_map(static fn (string $part): string => "{$described->name}.$part", $parts)];
     }
