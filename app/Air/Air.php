@@ -118,7 +118,8 @@ final class Air
     {
         for ($cause = $thrown; $cause !== null; $cause = $cause->getPrevious()) {
             if ($cause instanceof QueryException) {
-                fwrite(STDERR, "The database does not answer ({$cause->getCode()}); the talker ends.\n");
+                $code = $cause->errorInfo[1] ?? null;
+                fwrite(STDERR, sprintf("The database does not answer (%s); the talker ends.\n", is_int($code) ? $code : $cause->getCode()));
                 exit(1);
             }
         }

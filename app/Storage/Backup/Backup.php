@@ -36,7 +36,8 @@ final readonly class Backup
             throw BackupFailed::cannotWrite($file);
         }
         try {
-            // One moment for all tables, without holding anybody up.
+            // One moment for all tables, without holding anybody up; a slow disk may keep it waiting.
+            $this->connection->unprepared('SET @idle = @@SESSION.idle_transaction_timeout, SESSION idle_transaction_timeout = 0');
             $this->connection->unprepared('SET SESSION TRANSACTION ISOLATION LEVEL REPEATABLE READ');
             $this->connection->unprepared('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
             $rows = $this->lines($login, $progress, static function (array $line) use ($out, $file): void {
@@ -52,6 +53,7 @@ final readonly class Backup
         } finally {
             $this->connection->unprepared('ROLLBACK');
             $this->connection->unprepared('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED');
+            $this->connection->unprepared('SET SESSION idle_transaction_timeout = @idle');
         }
         if (! gzclose($out) || ! chmod($unfinished, 0o600) || ! rename($unfinished, $file)) {
             @unlink($unfinished);

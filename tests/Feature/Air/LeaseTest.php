@@ -12,6 +12,7 @@ use App\Air\Outgoing;
 use App\Air\Standing;
 use App\Air\Tallies;
 use App\Storage\MariaDbStore;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
@@ -46,6 +47,35 @@ final class LeaseTest extends TestCase
         self::assertSame(3, $first->take($this->cove->id), 'who leaves makes room at once');
         DB::table('channels')->where('id', $this->cove->id)->update(['lease_until' => DB::raw('UTC_TIMESTAMP(3) + INTERVAL 1 HOUR')]);
         self::assertSame(4, $second->take($this->cove->id), 'a lease from before the clock was put right holds nobody off');
+    }
+
+    public function test_whoever_is_frozen_while_holding_a_row_lets_go_of_it_after_a_while(): void
+    {
+        // Connections of their own, as two talkers have; this test's own transaction would hide its rows from them.
+        config(['database.connections.frozen' => config('database.connections.mariadb'), 'database.connections.other' => config('database.connections.mariadb')]);
+        [$frozen, $other] = [DB::connection('frozen'), DB::connection('other')];
+        $other->statement('CREATE TABLE frozen_rows (id INT PRIMARY KEY, n INT) ENGINE=InnoDB');
+        try {
+            $other->insert('INSERT INTO frozen_rows VALUES (1, 0)');
+            $frozen->beginTransaction();
+            $frozen->select('SELECT n FROM frozen_rows WHERE id = 1 FOR UPDATE');
+            $tries = 0;
+            $isDone = false;
+            // Each try waits two seconds; the third falls behind the three that a frozen one has.
+            while (! $isDone && $tries++ < 4) {
+                try {
+                    $isDone = $other->update('UPDATE frozen_rows SET n = 1 WHERE id = 1') === 1;
+                } catch (QueryException $waited) {
+                    self::assertSame(1205, $waited->errorInfo[1] ?? null);
+                }
+            }
+            self::assertTrue($isDone);
+            self::assertGreaterThan(1, $tries, 'it was held at first');
+        } finally {
+            DB::purge('frozen');
+            $other->statement('DROP TABLE frozen_rows');
+            DB::purge('other');
+        }
     }
 
     public function test_a_saying_is_handed_on_once_and_only_by_who_holds_the_channel(): void
