@@ -46,6 +46,9 @@ use SilverParrot\World;
  */
 final class Cases
 {
+    /** Texts, and names of people, that nothing is compared with. */
+    private const OTHERS = ['somebody', 'somebody_else'];
+
     /** Beyond so many, nothing is claimed. */
     private const MOST = 4_096;
 
@@ -57,6 +60,9 @@ final class Cases
 
     /** @var list<string> texts that something is compared with */
     private array $texts = [];
+
+    /** Between two numbers with decimals lie others that nothing here would try. */
+    private bool $hasDecimals = false;
 
     private int $unknown = 0;
 
@@ -81,9 +87,7 @@ final class Cases
      */
     private function tried(array $conditions, Pack $pack, ChatProfile $profile): array
     {
-        foreach ($conditions as $condition) {
-            $this->collect($condition);
-        }
+        $this->collect($conditions);
         $asked = array_map(fn (Expression $condition): Expression => $this->sampled($condition) ?? $this->free($condition), $conditions);
         $held = array_fill(0, count($conditions), false);
         $failed = $held;
@@ -110,26 +114,44 @@ final class Cases
         return array_map(static fn (bool $holds, bool $fails): ?bool => $holds && $fails ? null : $holds, $held, $failed);
     }
 
-    private function collect(Expression $condition): void
+    /**
+     * What things are compared with: all that is written, and where the ranges of the others end.
+     *
+     * @param  list<Expression>  $conditions
+     */
+    private function collect(array $conditions): void
     {
-        foreach (Walk::within($condition) as $one) {
-            $value = $one instanceof Literal ? $one->value : null;
-            if (is_string($value)) {
-                $this->texts[] = $value;
-                $value = Number::typed($value);
-            }
-            if (is_int($value) && abs($value) < PHP_INT_MAX >> 2) {
-                $this->numbers[] = $value;
+        $numbers = [0];
+        $hasSums = false;
+        foreach ($conditions as $condition) {
+            foreach (Walk::within($condition) as $one) {
+                $hasSums = $hasSums || $one instanceof Arithmetic;
+                $range = $one instanceof Roll ? self::rolled($one) : ($this->values[Asked::key($one) ?? ''] ?? null)?->range;
+                if ($range !== null) {
+                    array_push($numbers, $range->low, $range->high);
+                }
+                $value = $one instanceof Literal ? $one->value : null;
+                if (is_string($value)) {
+                    $this->texts[] = $value;
+                    $value = Number::typed($value);
+                }
+                if (is_int($value)) {
+                    $numbers[] = $value;
+                } elseif ($value instanceof Number) {
+                    $this->hasDecimals = true;
+                    $below = (int) floor((float) Number::digits($value));
+                    array_push($numbers, $below, $below + 1);
+                }
             }
         }
         // With “counter.planks + 2 > 10” the border is at a sum of what is written.
-        foreach ($this->numbers as $a) {
-            foreach (array_slice($this->numbers, 0, 8) as $b) {
-                $this->numbers[] = $a + $b;
-                $this->numbers[] = $a - $b;
+        foreach ($hasSums ? $numbers : [] as $a) {
+            foreach ($numbers as $b) {
+                array_push($this->numbers, Operation::Plus->whole($a, $b) ?? 0, Operation::Minus->whole($a, $b) ?? 0);
             }
         }
-        $this->numbers = array_slice(array_values(array_unique([...$this->numbers, 0])), 0, 60);
+        // So near to the end of what an int holds, there is no number below or above to try.
+        $this->numbers = array_values(array_filter(array_unique([...$numbers, ...$this->numbers]), static fn (int $one): bool => abs((float) $one) < PHP_INT_MAX >> 2));
         $this->texts = array_values(array_unique($this->texts));
     }
 
@@ -149,13 +171,24 @@ final class Cases
         };
     }
 
+    /** What is compared or counted with: here it matters what it is, not only whether it is there. */
+    private function value(Expression $expression): ?Expression
+    {
+        if (! $expression instanceof OrElse) {
+            return $this->sampled($expression);
+        }
+        [$left, $right] = [$this->value($expression->left), $this->value($expression->right)];
+
+        return $left === null || $right === null ? null : new OrElse($left, $right);
+    }
+
     private function compared(Comparison $comparison): ?Comparison
     {
         if (in_array($comparison->relation, [Relation::Contains, Relation::StartsWith, Relation::EndsWith], true)) {
             return null;
         }
-        $left = $this->sampled($comparison->left);
-        $right = array_values(array_filter(array_map($this->sampled(...), $comparison->right)));
+        $left = $this->value($comparison->left);
+        $right = array_values(array_filter(array_map($this->value(...), $comparison->right)));
 
         return $left === null || $right === [] || count($right) < count($comparison->right) ? null : new Comparison($comparison->relation, $comparison->isNegated, $left, $right);
     }
@@ -165,21 +198,27 @@ final class Cases
     {
         $isPlain = ($sum->operation === Operation::Plus || $sum->operation === Operation::Minus) && ($sum->left instanceof Literal || $sum->right instanceof Literal)
             && ! $sum->left instanceof Arithmetic && ! $sum->right instanceof Arithmetic;
-        [$left, $right] = $isPlain ? [$this->sampled($sum->left), $this->sampled($sum->right)] : [null, null];
+        [$left, $right] = $isPlain ? [$this->value($sum->left), $this->value($sum->right)] : [null, null];
 
         return $left === null || $right === null ? null : new Arithmetic($sum->operation, $left, $right);
     }
 
     private function roll(Roll $roll): ?Bound
     {
+        $range = self::rolled($roll);
+
+        return $range === null ? null : $this->bound($roll, 'roll at '.$roll->span()->from, $this->numbersIn($range));
+    }
+
+    private static function rolled(Roll $roll): ?Range
+    {
         $from = $roll->from instanceof Literal ? $roll->from->value : null;
         $to = $roll->to === null ? $from : ($roll->to instanceof Literal ? $roll->to->value : null);
         if (! is_int($from) || ! is_int($to)) {
             return null;
         }
-        $range = $roll->to === null ? new Range(1, max(1, $from)) : new Range(min($from, $to), max($from, $to));
 
-        return $this->bound($roll, 'roll at '.$roll->span()->from, $this->numbersIn($range));
+        return $roll->to === null ? new Range(1, max(1, $from)) : new Range(min($from, $to), max($from, $to));
     }
 
     private function named(Expression $expression): ?Bound
@@ -204,17 +243,23 @@ final class Cases
     /** @return list<null|bool|int|string|Value> */
     private function samplesOf(ValueKind $kind, Outlook $outlook): array
     {
+        if ($this->hasDecimals && $outlook->range === null && ($kind === ValueKind::Number || $kind === ValueKind::Text) && $outlook->written === null) {
+            return [];
+        }
+
         return match ($kind) {
             ValueKind::Number => $this->numbersIn($outlook->range),
             ValueKind::Text => is_string($outlook->written) ? [$outlook->written] : [
                 ...$this->texts,
                 ...array_map(strval(...), array_filter($this->numbersIn(null), is_int(...))),
-                ...($this->numbers === [0] ? [] : array_map(static fn (int $one): string => "$one.5", array_slice($this->numbers, 0, 8))),
-                'something else', 'another thing',
+                ...array_map(static fn (int $one): string => "$one.5", $this->numbers),
+                ...Level::words(),
+                ...self::OTHERS,
+                ...($outlook->shortest === 0 ? [''] : []),
             ],
             ValueKind::YesNo => [true, false],
             ValueKind::Level => Level::cases(),
-            ValueKind::Person => array_map(static fn (string $name): Person => Person::known("of $name", ltrim(trim($name), '@'), $name, Levels::of()), [...$this->texts, 'somebody', 'somebody_else']),
+            ValueKind::Person => array_map(static fn (string $name): Person => Person::known("of $name", ltrim(trim($name), '@'), $name, Levels::of()), [...$this->texts, ...self::OTHERS]),
             ValueKind::Moment, ValueKind::Span, ValueKind::Items => [],
         };
     }
@@ -222,7 +267,7 @@ final class Cases
     /** @return list<int|Value> at, below and above each number that is compared with, and at the range's ends */
     private function numbersIn(?Range $range): array
     {
-        $numbers = $range === null ? [] : [$range->low, $range->low + 1, $range->high - 1, $range->high];
+        $numbers = $range === null ? [] : [$range->low, $range->high];
         foreach ($this->numbers as $number) {
             array_push($numbers, $number - 1, $number, $number + 1);
         }

@@ -18,8 +18,10 @@ use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\Prospect;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
+use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Walk;
+use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\World;
@@ -55,6 +57,7 @@ final readonly class LongestAnswer
         $name = str_pad('Wwww', $profile->longestName, 'w');
         $caller = Person::known('longest', $name, $name, Levels::of(Level::Subscriber, Level::Moderator), 3);
         [$texts, $numbers] = self::compared($response);
+        $usesLine = self::usesLine($response);
         $lines = self::lines($name, $words, $texts, $numbers);
         $long = str_repeat('w', OutcomeName::LONGEST);
         $outcome = ['name' => $triggers[0] ?? '!', 'reason' => $long, 'needs' => $long, 'left' => TimeSpan::between($now, $now->plusMillis(86_400_000 * Lengths::DAYS - 1000))];
@@ -66,11 +69,23 @@ final readonly class LongestAnswer
             $said = $response->say($world, Scene::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new Needed);
             $length = $said instanceof Said ? Outlook::length($said->spoken->text) : -1;
             if ($said instanceof Said && $length > ($longest->length ?? -1)) {
-                $longest = new self($said->spoken->text, $length, [...self::ofTheLine($typed), ...$imagined->given()]);
+                $longest = new self($said->spoken->text, $length, [...($usesLine ? self::ofTheLine($typed) : []), ...$imagined->given()]);
             }
         }
 
         return $longest;
+    }
+
+    /** Whether it matters what is typed. */
+    private static function usesLine(Response $response): bool
+    {
+        foreach (Walk::expressions($response->parts) as $one) {
+            if ($one instanceof Words || ($one instanceof Call && in_array($one->folded[0], ['target', 'message'], true))) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array{list<string>, list<int>} what is written out in its slots */

@@ -36,6 +36,14 @@ final class Grammar
         return $this->parts($depth);
     }
 
+    /** What can stand behind “when”. */
+    public function condition(): string
+    {
+        $this->bound = [];
+
+        return $this->both(2).($this->maybe() ? ' or '.$this->both(1) : '');
+    }
+
     private function parts(int $depth): string
     {
         $parts = '';

@@ -9,8 +9,13 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Checks\Cases;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\WholeView;
+use SilverParrot\Rehearsal\Imagined;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Scene;
@@ -19,6 +24,7 @@ use SilverParrot\Response\Outlook\Lengths;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
+use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Vocabulary;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
@@ -76,6 +82,45 @@ final class GrammarTest extends TestCase
             }
         }
         self::assertGreaterThan($rounds * 0.25, $said);
+    }
+
+    /** What a check says never holds, or always, is held against what comes of it under many circumstances. */
+    public function test_no_claim_about_a_condition_is_ever_wrong(): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar(26));
+        $grammar = new Grammar($random);
+        $pack = World::pack();
+        $profile = ChatProfile::stream();
+        $vocabulary = new Vocabulary;
+        $now = Moment::fromIso(World::NOW) ?? new Moment(0);
+        $typed = ['', '7', '1', '5 6', 'Planking', 'a', '@odo 2.5', 'moderator vip', 'somebody', "\u{200B}x", 'port odo tamsin'];
+        $claimed = 0;
+        for ($i = 0; $i < (Outside::isLong() ? 60_000 : 3_000); $i++) {
+            $condition = $grammar->condition();
+            $response = Response::of("[when $condition]Y[else]N[end]", $vocabulary);
+            if (! $response->isReadable()) {
+                continue;
+            }
+            $choice = $response->parts[0];
+            self::assertInstanceOf(Choice::class, $choice);
+            $prospect = Forecast::of($response, $pack, $profile, ['!say']);
+            [$holds] = Cases::of([$choice->branches[0][0]], $prospect->values, $pack, $profile);
+            if ($holds === null) {
+                continue;
+            }
+            $claimed++;
+            for ($attempt = 0; $attempt < 40; $attempt++) {
+                $imagined = new Imagined($pack, ['tamsin', 'somebody', 'a'][$attempt % 3], 40 + $attempt, ['a', 'Planking', 'port', '', 'moderator'], range(-3, 13));
+                $world = new SaidIn($pack, $imagined, $imagined, $now, new KeyedChance('claims', (string) $attempt), $profile);
+                $line = $typed[$attempt % count($typed)];
+                $caller = Person::known('1', ['tamsin', 'odo', 'a'][$attempt % 3], 'Tamsin', Levels::of(Level::cases()[$attempt % 8]), $attempt % 4);
+                $said = $response->say($world, Scene::of($caller, $line, '!say', trim("!say $line")), 'x', new Needed);
+                if ($said instanceof Said && ($said->spoken->text === 'Y') !== $holds) {
+                    self::fail("“{$condition}” was said to ".($holds ? 'hold always' : 'hold never').", and with “{$line}” {$said->spoken->text} was said where ".implode(', ', $imagined->given()));
+                }
+            }
+        }
+        self::assertGreaterThan(100, $claimed);
     }
 
     private function withinBounds(Response $response, string $text, \SilverParrot\Response\Outlook\Extent $extent): void

@@ -96,9 +96,11 @@ final class Forecast
     public function value(Expression $expression): Outlook
     {
         $key = Asked::key($expression);
-        $outlook = $key === null ? $this->evaluated($expression) : $this->kept[$key] ?? $this->evaluated($expression);
+        $outlook = $this->evaluated($expression);
         if ($key !== null) {
+            // Wherever it stands: what is kept in one place says nothing of the others.
             $this->values[$key] = $outlook;
+            $outlook = $this->kept[$key] ?? $outlook;
         }
 
         return match (true) {

@@ -135,6 +135,14 @@ final class ChecksTest extends TestCase
             '[when counter.planks > counter.ballast]x[end][when counter.ballast * 2 > 30]y[end][when caller.boat is "a" or channel.category is "b"]z[end]' => '',
             '[when word 1 < 0]x[end][when word 1 > 0]y[end]' => '',
             '[when caller.boat or occasion.leak]Boat [caller.boat].[end][when caller.boat and occasion.leak]Boat [caller.boat].[end]' => 'can-be-nothing 40-53',
+            // conditions that may hold, though few values make them so
+            '[when counter.planks > 2.5 and counter.planks < 3.5]x[end][when caller.height > 2.2 and caller.height < 2.3]y[end]' => '',
+            '[when caller is word 1]x[end][when word 1 is caller]y[end][when caller.level is word 1]z[end][when word 1 is word 2]w[end]' => '',
+            '[when counter.planks is counter.ballast]x[end][when counter.planks + 3 is counter.ballast]y[end]' => '',
+            '[when (lookup.tide.high or 1) > 3]x[end][when (caller.boat or "none") is "none"]y[end]' => '',
+            '[when not caller.boat]Name her.[else][set caller.boat to (words | cut 30) | quiet]She is the [caller.boat].[end]' => '',
+            '[when word 1 is 1]a[else when word 1 is 2]b[else when word 1 is 3]c[else when word 1 is 40]d[else when word 1 is 50]e[else when word 1 is 60]f[else when word 1 is 70]g[else when word 1 is 80]h[else when word 1 is 90]i[else when word 1 is 1000]j[end]' => '',
+            '[when (caller.tier or 7) is 9]x[end]' => 'never-holds 7-29',
             // always-too-long
             str_repeat('Mind the wet paint. ', 26) => 'always-too-long -',
             str_repeat('Mind the wet paint. ', 20) => '',
