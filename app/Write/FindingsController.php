@@ -17,13 +17,18 @@ use Illuminate\Http\Request;
 /** The findings of the whole pack on one page, and mending them there. */
 final readonly class FindingsController
 {
+    /** Commands on one page, the worst first; more come up as these are mended. */
+    private const MOST = 100;
+
     public function __construct(private Findings $findings, private CommandRows $rows)
     {
     }
 
     public function index(Channel $channel): View
     {
-        return view('write.findings', ['channel' => $channel, 'groups' => $this->findings->of($channel)]);
+        $groups = $this->findings->of($channel);
+
+        return view('write.findings', ['channel' => $channel, 'groups' => array_slice($groups, 0, self::MOST), 'more' => max(0, count($groups) - self::MOST)]);
     }
 
     public function mend(Request $request, Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse

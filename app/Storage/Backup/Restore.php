@@ -36,7 +36,13 @@ final class Restore
             throw BackupFailed::ofAChannel($file->channel);
         }
         $this->numbers = $this->notes = [];
-        $this->connection->transaction(fn () => $login === null ? $this->everything($file, $progress) : $this->channel($file, $login, $progress));
+        // A slow disk, or somebody who halts the terminal, may keep it waiting longer than a turn may wait.
+        $this->connection->unprepared('SET @idle = @@SESSION.idle_transaction_timeout, SESSION idle_transaction_timeout = 0');
+        try {
+            $this->connection->transaction(fn () => $login === null ? $this->everything($file, $progress) : $this->channel($file, $login, $progress));
+        } finally {
+            $this->connection->unprepared('SET SESSION idle_transaction_timeout = @idle');
+        }
 
         return array_values($this->notes);
     }

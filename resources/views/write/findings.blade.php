@@ -33,6 +33,9 @@
                     @endforeach
                 </ul>
             @endforeach
+            @if ($more > 0)
+                <p>{{ $more === 1 ? 'One more command has findings; it comes' : "$more more commands have findings; they come" }} up here as these are mended.</p>
+            @endif
         </section>
         <section class="page facing" id="right-page" aria-label="Why it is said">
             <div class="page-head"><h2>Why it is said</h2></div>

@@ -32,6 +32,16 @@ final class FindingsTest extends TestCase
         self::assertStringContainsString('uper', CommandRows::toCore($row->refresh()->load('responses'))->responses[0]->text);
     }
 
+    public function test_a_page_holds_only_so_many_and_says_how_many_more_there_are(): void
+    {
+        $this->bell('[caler]');
+        $row = (array) \Illuminate\Support\Facades\DB::table('commands')->where('trigger', '!bell')->first();
+        unset($row['id']);
+        \Illuminate\Support\Facades\DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!bell$i", 'trigger_folded' => "!bell$i"] + $row, range(1, 101)));
+        \Illuminate\Support\Facades\DB::statement("INSERT INTO command_responses (channel_id, command_id, position, text, weight) SELECT channel_id, id, 0, '[caler]', 1 FROM commands WHERE `trigger` LIKE '!bell_%'");
+        $this->actingAs($this->wren)->get(route('write.findings', $this->cove))->assertSee('100 findings')->assertSee('2 more commands have findings');
+    }
+
     public function test_who_may_only_look_sees_findings_and_mends_nothing(): void
     {
         $row = $this->bell('Ring for [caler]!');
