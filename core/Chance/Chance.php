@@ -7,9 +7,6 @@ namespace SilverParrot\Chance;
 /** Where luck comes from. Asked again for the same place, it gives the same. */
 interface Chance
 {
-    /**
-     * @param  string  $place  where in the response, e.g. "!tide/0@12"
-     * @param  int  $use  how often this place was drawn before while hearing this event
-     */
-    public function at(string $place, int $use): Draw;
+    /** @param  string  $place where in the response, e.g. "!tide/0@12" */
+    public function at(string $place): Draw;
 }

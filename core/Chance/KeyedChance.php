@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Chance;
 
-use Random\Engine\Xoshiro256StarStar;
+use Random\Engine\PcgOneseq128XslRr64;
 
 /** Chance that depends on the channel's seed, the event and the place, and on nothing else. */
 final readonly class KeyedChance implements Chance
@@ -17,11 +17,9 @@ final readonly class KeyedChance implements Chance
         $this->begins = "$seed\xFF$eventKey\xFF";
     }
 
-    public function at(string $place, int $use): Draw
+    public function at(string $place): Draw
     {
-        // 256 bits, as the generator's state has; a fast hash, since nothing here is a secret.
-        $hash = hash('xxh128', "{$this->begins}$place\xFF$use", true);
-
-        return new Draw(new Xoshiro256StarStar($hash.hash('xxh128', $hash, true)));
+        // 128 bits, as the generator's state has; a fast hash, since nothing here is a secret.
+        return new Draw(new PcgOneseq128XslRr64(hash('xxh128', $this->begins.$place, true)));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Outbox;
 
-use SilverParrot\Response\Evaluation\Spoken;
+use SilverParrot\Response\Said;
 
 /** Makes of what a response says what the chat can take. */
 final readonly class Fitter
@@ -19,9 +19,9 @@ final readonly class Fitter
         ];
     }
 
-    public static function fit(Spoken $spoken, Room $room): Draft
+    public static function fit(Said $said, Room $room): Draft
     {
-        $draft = new Draft($spoken->pieces());
+        $draft = new Draft($said->pieces());
         foreach (self::fittings() as $fitting) {
             $fitting->fit($draft, $room);
         }

@@ -67,9 +67,9 @@ final readonly class LongestAnswer
             $trigger = $triggers[$attempt % max(1, count($triggers))] ?? '!';
             $world = new World($pack, $imagined, $imagined, $now, new KeyedChance('longest', (string) $attempt), $profile);
             $said = $response->say($world, Scene::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new Needed);
-            $length = $said instanceof Said ? Outlook::length($said->spoken->text) : -1;
+            $length = $said instanceof Said ? Outlook::length($said->text) : -1;
             if ($said instanceof Said && $length > ($longest->length ?? -1)) {
-                $longest = new self($said->spoken->text, $length, [...($usesLine ? self::ofTheLine($typed) : []), ...$imagined->given()]);
+                $longest = new self($said->text, $length, [...($usesLine ? self::ofTheLine($typed) : []), ...$imagined->given()]);
             }
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
-use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
@@ -13,16 +12,17 @@ use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Evaluation\SlotTrace;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Part;
-use SilverParrot\Response\Syntax\Preparing;
+use SilverParrot\Response\Syntax\Row;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
 use SilverParrot\Source\Source;
 use SilverParrot\World;
 
 /** A response that has been read once and can be said any number of times. */
 final class Response
 {
-    /** @var list<array{string, (Closure(Run): void)|null}>|null made ready when it is first said without a trace */
-    private ?array $steps = null;
+    /** Made ready when it is first said. */
+    private ?Row $row = null;
 
     /**
      * @param  list<Part>  $parts
@@ -97,21 +97,16 @@ final class Response
             return null;
         }
         try {
-            if ($trace === null) {
-                foreach ($this->steps ??= Preparing::steps($this->parts) as [$text, $say]) {
-                    $run->text .= $text;
-                    $say === null || $say($run);
-                }
-            } else {
-                foreach ($this->parts as $part) {
-                    $part->say($run);
-                }
-            }
-            $spoken = $run->spoken();
+            $row = ($this->row ??= Row::of($this->parts))->fill($run);
         } catch (Failed $failed) {
             return $needed->isEmpty() ? $failed : null;
         }
+        if (! $needed->isEmpty()) {
+            return null;
+        }
+        $said = new Said($row, $run->changes());
 
-        return $needed->isEmpty() ? new Said($spoken, $run->changes()) : null;
+        // There are no loops, so it is enough to look once, at the end. Bytes are a cheap bound: only beyond it are characters counted.
+        return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? Failed::tooMuchSaid() : $said;
     }
 }

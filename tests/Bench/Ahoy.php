@@ -65,7 +65,7 @@ final readonly class Ahoy
             $said = $response->say($this->world, $this->scene, '!ahoy/0', new Needed, $traced ? new Trace : null);
             assert($said instanceof Said);
 
-            return $said->spoken->text;
+            return $said->text;
         };
     }
 
@@ -76,7 +76,7 @@ final readonly class Ahoy
             $values = $this->values();
             $gifts = ['a seat', 'a mug', 'a bun', 'a rope', 'a plank'];
 
-            return 'Ahoy '.($values['target'] ?: 'shore crew').'! '.$values['caller'].' saved you '.$gifts[$this->world->chance->at($this->drawn, 0)->between(0, 4)].' by '.mb_strtolower($values['category']).', '.$values['trigger'].'.';
+            return 'Ahoy '.($values['target'] ?: 'shore crew').'! '.$values['caller'].' saved you '.$gifts[$this->world->chance->at($this->drawn)->between(0, 4)].' by '.mb_strtolower($values['category']).', '.$values['trigger'].'.';
         };
     }
 
@@ -104,7 +104,7 @@ final readonly class Ahoy
     public function environment(): Environment
     {
         $twig = new Environment(new ArrayLoader(['ahoy' => self::TEMPLATE]), ['autoescape' => false]);
-        $twig->addFunction(new TwigFunction('draw', fn (array $of): string => $of[$this->world->chance->at($this->drawn, 0)->between(0, count($of) - 1)]));
+        $twig->addFunction(new TwigFunction('draw', fn (array $of): string => $of[$this->world->chance->at($this->drawn)->between(0, count($of) - 1)]));
 
         return $twig;
     }

@@ -8,7 +8,7 @@ use SilverParrot\Checks\Checks;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Response\Response;
-use SilverParrot\Response\Syntax\Preparing;
+use SilverParrot\Response\Syntax\Row;
 use SilverParrot\Response\Vocabulary;
 use Tests\Bench\Ahoy;
 use Tests\Core\Response\CaseFile;
@@ -61,7 +61,7 @@ return [
         // Both sides make their table of names once: ours the vocabulary, Twig its environment.
         $vocabulary = new Vocabulary;
         foreach ($thousand($ours) as $text) {
-            Preparing::steps(Response::of($text, $vocabulary)->parts);
+            Row::of(Response::of($text, $vocabulary)->parts);
         }
 
         return 'read';

@@ -64,11 +64,11 @@ final class GrammarTest extends TestCase
             $scene = Scene::of($caller, $typed, '!say', trim("!say $typed"));
             $once = $response->say($world, $scene, 'x', new Needed);
             self::assertNotNull($once, 'all is at hand, so nothing is waited for');
-            $text = $once instanceof Said ? $once->spoken->text : $once->getMessage();
+            $text = $once instanceof Said ? $once->text : $once->getMessage();
             if ($i % 7 === 0) {
                 // With a trace, which goes another way to the same end.
                 $again = $response->say($world, $scene, 'x', new Needed, new Trace);
-                self::assertSame($text, $again instanceof Said ? $again->spoken->text : $again?->getMessage());
+                self::assertSame($text, $again instanceof Said ? $again->text : $again?->getMessage());
             }
             if ($once instanceof Said) {
                 $said++;
@@ -115,8 +115,8 @@ final class GrammarTest extends TestCase
                 $line = $typed[$attempt % count($typed)];
                 $caller = Person::known('1', ['tamsin', 'odo', 'a'][$attempt % 3], 'Tamsin', Levels::of(Level::cases()[$attempt % 8]), $attempt % 4);
                 $said = $response->say($world, Scene::of($caller, $line, '!say', trim("!say $line")), 'x', new Needed);
-                if ($said instanceof Said && ($said->spoken->text === 'Y') !== $holds) {
-                    self::fail("“{$condition}” was said to ".($holds ? 'hold always' : 'hold never').", and with “{$line}” {$said->spoken->text} was said where ".implode(', ', $imagined->given()));
+                if ($said instanceof Said && ($said->text === 'Y') !== $holds) {
+                    self::fail("“{$condition}” was said to ".($holds ? 'hold always' : 'hold never').", and with “{$line}” {$said->text} was said where ".implode(', ', $imagined->given()));
                 }
             }
         }

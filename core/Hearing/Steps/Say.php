@@ -16,7 +16,6 @@ use SilverParrot\Pack\WeightedText;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Scene;
-use SilverParrot\Response\Evaluation\Spoken;
 use SilverParrot\Response\Said;
 use SilverParrot\World;
 
@@ -32,7 +31,7 @@ final readonly class Say
     {
         $index = $this->drawn($command, $world);
         if ($index === null) {
-            return [[], new Said(new Spoken, [])];
+            return [[], new Said];
         }
         $trace?->drew($index, count($command->responses));
 
@@ -48,7 +47,7 @@ final readonly class Say
             return $said;
         }
         $login = $command->voice === Voice::Parrot ? $world->pack->parrot : $world->pack->channel->login;
-        $draft = Fitter::fit($said->spoken, new Room($world->profile, $world->pack->channel->login, $login));
+        $draft = Fitter::fit($said, new Room($world->profile, $world->pack->channel->login, $login));
         foreach ($draft->notes as $note) {
             $trace?->fitted($note);
         }
@@ -69,6 +68,6 @@ final readonly class Say
             return $weights === [] ? null : 0;
         }
 
-        return $world->chance->at("{$command->trigger}#response", 0)->weighted($weights);
+        return $world->chance->at("{$command->trigger}#response")->weighted($weights);
     }
 }

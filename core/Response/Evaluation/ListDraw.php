@@ -33,7 +33,7 @@ final class ListDraw
         if (! $run->knows($key)) {
             return Gap::pending();
         }
-        $kept = $run->memory->value($key);
+        $kept = $run->memory()->value($key);
         $position = is_array($kept) && ($kept['of'] ?? '') === $list->stamp() ? $kept : [];
         $last = is_int($position['last'] ?? null) ? $position['last'] : null;
         $left = array_values(array_filter(is_array($position['left'] ?? null) ? $position['left'] : [], static fn (mixed $place): bool => is_int($place) && isset($weights[$place])));

@@ -18,27 +18,15 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\Value;
 use SilverParrot\World;
 
-/** One saying of one response: what it sees, what it has said and changed so far. */
+/** One saying of one response: what it sees, what it has changed so far. */
 final class Run
 {
-    /** What is remembered, with what this saying has changed so far. */
-    public View $memory;
-
     private ?Overlay $changed = null;
 
     private ?Printer $printer = null;
 
-    /** What was said so far. */
-    public string $text = '';
-
-    /** @var list<int> where each part of it that a slot filled in begins and ends, in bytes */
-    public array $slots = [];
-
     /** @var array<string, null|bool|int|string|Value> by folded name */
     private array $bound = [];
-
-    /** @var array<int, int> how often each place was drawn */
-    private array $uses = [];
 
     /** @param  string  $place names the response among all others, for chance: "!tide/0" */
     public function __construct(
@@ -48,18 +36,12 @@ final class Run
         private readonly Needed $needed,
         public readonly ?SlotTrace $trace = null,
     ) {
-        $this->memory = $world->memory;
     }
 
-    /** @throws Failed when it is more than any saying may be; there are no loops, so it is looked at once, at the end */
-    public function spoken(): Spoken
+    /** What is remembered, with what this saying has changed so far. */
+    public function memory(): View
     {
-        // Bytes are a cheap bound: only beyond it are characters counted.
-        if (strlen($this->text) > Limits::SAID && mb_strlen($this->text) > Limits::SAID) {
-            throw Failed::tooMuchSaid();
-        }
-
-        return new Spoken($this->text, $this->slots);
+        return $this->changed ?? $this->world->memory;
     }
 
     public function bind(string $name, null|bool|int|string|Value $value): void
@@ -74,16 +56,14 @@ final class Run
 
     public function draw(Span $span): Draw
     {
-        $use = $this->uses[$span->from] ?? 0;
-        $this->uses[$span->from] = $use + 1;
-
-        return $this->world->chance->at($this->place.'@'.$span->from, $use);
+        // There are no loops, so every place is drawn at most once.
+        return $this->world->chance->at($this->place.'@'.$span->from);
     }
 
     /** Whether the key has been fetched; noted as needed where it has not. */
     public function knows(Key $key): bool
     {
-        if ($this->memory->knows($key)) {
+        if ($this->memory()->knows($key)) {
             return true;
         }
         $this->needed->key($key);
@@ -94,12 +74,15 @@ final class Run
     public function read(Request $request): null|bool|int|string|Value
     {
         $reading = $this->world->readings->read($request);
+        if (is_string($reading)) {
+            // Bytes are a cheap bound: only beyond it are characters counted.
+            return strlen($reading) > Limits::READING ? mb_substr($reading, 0, Limits::READING) : $reading;
+        }
         if ($reading instanceof Gap && $reading->isPending()) {
             $this->needed->request($request);
         }
 
-        // Bytes are a cheap bound: only beyond it are characters counted.
-        return is_string($reading) && strlen($reading) > Limits::READING ? mb_substr($reading, 0, Limits::READING) : $reading;
+        return $reading;
     }
 
     public function printer(): Printer
@@ -121,9 +104,7 @@ final class Run
 
     public function change(Change $change): void
     {
-        if ($this->changed === null) {
-            $this->memory = $this->changed = new Overlay($this->world->memory);
-        }
+        $this->changed ??= new Overlay($this->world->memory);
         $this->changed->change($change);
     }
 

@@ -21,7 +21,7 @@ final readonly class Lower extends TextFilter
         return self::grown($value, 1, 3);
     }
 
-    protected function change(string $text, Run $run): string
+    public function change(string $text, Run $run): string
     {
         // Unicode's rules cost thirty times as much, and plain letters need none of them.
         return preg_match('/[\x80-\xFF]/', $text) === 1 ? mb_strtolower($text) : strtolower($text);

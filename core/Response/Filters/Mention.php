@@ -21,7 +21,7 @@ final readonly class Mention extends TextFilter
         return self::longer($value, 1);
     }
 
-    protected function change(string $text, Run $run): string
+    public function change(string $text, Run $run): string
     {
         return $run->world->profile->mention($text);
     }

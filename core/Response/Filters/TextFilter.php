@@ -30,7 +30,7 @@ abstract readonly class TextFilter implements Filter
         return $value === null ? null : $this->change($run->print($value), $run);
     }
 
-    abstract protected function change(string $text, Run $run): string;
+    abstract public function change(string $text, Run $run): string;
 
     /** Where a letter can become several: “ﬃ” in capitals are three. Those of ASCII stay as many as they are. */
     protected static function grown(Outlook $value, int $characters, int $bytes): Outlook

@@ -21,7 +21,7 @@ final readonly class Title extends TextFilter
         return self::grown($value, 3, 3);
     }
 
-    protected function change(string $text, Run $run): string
+    public function change(string $text, Run $run): string
     {
         return mb_convert_case($text, MB_CASE_TITLE, 'UTF-8');
     }

@@ -22,7 +22,7 @@ final readonly class Trim extends TextFilter
         return $value->asText(0, $value->longest, $value->bytes);
     }
 
-    protected function change(string $text, Run $run): string
+    public function change(string $text, Run $run): string
     {
         return Ends::withoutSpace($text);
     }

@@ -21,7 +21,7 @@ final readonly class Upper extends TextFilter
         return self::grown($value, 3, 3);
     }
 
-    protected function change(string $text, Run $run): string
+    public function change(string $text, Run $run): string
     {
         return preg_match('/[\x80-\xFF]/', $text) === 1 ? mb_strtoupper($text) : strtoupper($text);
     }

@@ -23,7 +23,7 @@ final readonly class Url extends TextFilter
         return $value->isOnly(ValueKind::Text) && is_string($value->written) ? Outlook::written(rawurlencode($value->written)) : $value->asText($value->shortest, 3 * $value->bytes, 3 * $value->bytes);
     }
 
-    protected function change(string $text, Run $run): string
+    public function change(string $text, Run $run): string
     {
         return rawurlencode($text);
     }

@@ -134,16 +134,16 @@ final readonly class CounterName implements Name, Remembering, Writable
     private function number(Counter $counter, Key $key, Run $run): int|Gap
     {
         if ($counter->reset === Reset::Never) {
-            return $run->knows($key) ? Counted::number($counter, $run->memory->value($key), '') : Gap::pending();
+            return $run->knows($key) ? Counted::number($counter, $run->memory()->value($key), '') : Gap::pending();
         }
         $missing = array_filter([$key, ...($counter->reset === Reset::Stream ? [Key::stream()] : [])], static fn (Key $one): bool => ! $run->knows($one));
 
-        return $missing === [] ? Counted::number($counter, $run->memory->value($key), $this->period($counter, $run)) : Gap::pending();
+        return $missing === [] ? Counted::number($counter, $run->memory()->value($key), $this->period($counter, $run)) : Gap::pending();
     }
 
     private function period(Counter $counter, Run $run): string
     {
-        return Counted::period($counter, $run->memory, $run->world->now, $run->world->pack->channel->zone);
+        return Counted::period($counter, $run->memory(), $run->world->now, $run->world->pack->channel->zone);
     }
 
     private function key(Counter $counter, Call $call, Run $run): Key|Gap|null

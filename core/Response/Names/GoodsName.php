@@ -56,7 +56,7 @@ final readonly class GoodsName implements Name, Remembering, Writable
         if (! $run->knows($key)) {
             return Gap::pending();
         }
-        $has = $run->memory->value($key);
+        $has = $run->memory()->value($key);
 
         return is_int($has) ? $has : 0;
     }

@@ -52,7 +52,7 @@ final readonly class OccasionName implements Name, Remembering, Writable
         if (! $run->knows($key)) {
             return Gap::pending();
         }
-        $kept = $run->memory->value($key);
+        $kept = $run->memory()->value($key);
 
         return is_string($kept) ? Moment::fromIso($kept) : null;
     }

@@ -223,7 +223,7 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         }
         $key = Key::field($field->name, $person->id);
 
-        return $run->knows($key) ? FieldCell::read($field, $run->memory->value($key)) : Gap::pending();
+        return $run->knows($key) ? FieldCell::read($field, $run->memory()->value($key)) : Gap::pending();
     }
 
     private function recorded(string $part, Person $person, Run $run): int|Moment|Gap|null
@@ -232,7 +232,7 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         if (! $run->knows($key)) {
             return Gap::pending();
         }
-        $record = $run->memory->value($key);
+        $record = $run->memory()->value($key);
         $kept = is_array($record) ? $record[$part] ?? null : null;
 
         return $part === 'lines' ? (is_int($kept) ? $kept : null) : (is_string($kept) ? Moment::fromIso($kept) : null);

@@ -40,7 +40,7 @@ final readonly class Target extends PersonName implements Direct
             return Gap::pending();
         }
 
-        return Person::fromRecord($run->memory->value($key)) ?? Person::unknown($typed);
+        return Person::fromRecord($run->memory()->value($key)) ?? Person::unknown($typed);
     }
 
     public function mayRead(Call $call): bool
@@ -52,7 +52,7 @@ final readonly class Target extends PersonName implements Direct
     {
         $typed = $this->typed($run);
 
-        return $typed === null || $run->scene->caller?->is($typed) === true ? [] : [Key::person($typed), ...($run->memory->knows(Key::person($typed)) ? parent::reads($call, $run) : [])];
+        return $typed === null || $run->scene->caller?->is($typed) === true ? [] : [Key::person($typed), ...($run->memory()->knows(Key::person($typed)) ? parent::reads($call, $run) : [])];
     }
 
     private function typed(Run $run): ?string

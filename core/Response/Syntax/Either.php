@@ -29,9 +29,13 @@ final readonly class Either implements Expression, Prepares
 
     public function prepared(): Closure
     {
-        $options = array_map(Preparing::value(...), $this->options);
-        $last = count($options) - 1;
+        $last = count($this->options) - 1;
         $span = $this->span;
+        $values = Preparing::written($this->options);
+        if ($values !== null) {
+            return static fn (Run $run): null|bool|int|string|Value => $values[$run->draw($span)->between(0, $last)];
+        }
+        $options = array_map(Preparing::value(...), $this->options);
 
         return static fn (Run $run): null|bool|int|string|Value => $options[$run->draw($span)->between(0, $last)]($run);
     }

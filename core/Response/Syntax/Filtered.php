@@ -8,6 +8,7 @@ use Closure;
 use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Filters\TextFilter;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
@@ -63,6 +64,16 @@ final readonly class Filtered implements Expression, Prepares
         $filter = $this->filter;
         $before = Preparing::value($this->value);
         $endsGaps = $filter instanceof EndsGaps;
+
+        if ($filter instanceof TextFilter) {
+            $change = $filter->change(...);
+
+            return static function (Run $run) use ($filter, $before, $change): null|bool|int|string|Value {
+                $value = $before($run);
+
+                return is_string($value) ? $change($value, $run) : ($value instanceof Gap ? $value : $filter->apply($value, [], [], $run));
+            };
+        }
 
         return static function (Run $run) use ($filter, $before, $endsGaps): null|bool|int|string|Value {
             $value = $before($run);

@@ -40,6 +40,15 @@ final readonly class OrElse implements Expression, Prepares
     public function prepared(): Closure
     {
         [$left, $right] = [Preparing::value($this->left), Preparing::value($this->right)];
+        if ($this->right instanceof Literal) {
+            $else = $this->right->value;
+
+            return static function (Run $run) use ($left, $else): null|bool|int|string|Value {
+                $value = $left($run);
+
+                return $value === null || (! Truth::of($value) && ! ($value instanceof Gap && $value->isPending())) ? $else : $value;
+            };
+        }
 
         return static function (Run $run) use ($left, $right): null|bool|int|string|Value {
             $value = $left($run);

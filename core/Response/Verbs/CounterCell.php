@@ -52,13 +52,13 @@ final readonly class CounterCell implements Cell
 
     private function current(): int
     {
-        return Counted::number($this->counter, $this->run->memory->value($this->key), $this->period);
+        return Counted::number($this->counter, $this->run->memory()->value($this->key), $this->period);
     }
 
     private function keep(int $number): int
     {
         $number = $this->counter->within($number);
-        foreach (Counted::changes($this->counter, $this->key->owner, $number, $this->run->memory, $this->period, $this->scope) as $change) {
+        foreach (Counted::changes($this->counter, $this->key->owner, $number, $this->run->memory(), $this->period, $this->scope) as $change) {
             $this->run->change($change);
         }
 

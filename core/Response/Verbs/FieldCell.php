@@ -77,7 +77,7 @@ final readonly class FieldCell implements Cell
 
     public function clear(): void
     {
-        $this->run->change(new Change($this->key, $this->run->memory->value($this->key), null, $this->what, $this->person->login));
+        $this->run->change(new Change($this->key, $this->run->memory()->value($this->key), null, $this->what, $this->person->login));
     }
 
     /** @param  null|bool|int|string|array<string, mixed>  $kept */
@@ -99,7 +99,7 @@ final readonly class FieldCell implements Cell
 
     private function current(): null|bool|int|string|Value
     {
-        return self::read($this->field, $this->run->memory->value($this->key));
+        return self::read($this->field, $this->run->memory()->value($this->key));
     }
 
     /**
@@ -115,7 +115,7 @@ final readonly class FieldCell implements Cell
             $value instanceof Moment => $value->iso(),
             default => $value,
         };
-        $this->run->change(new Change($this->key, $this->run->memory->value($this->key), $kept, $this->what, $this->person->login));
+        $this->run->change(new Change($this->key, $this->run->memory()->value($this->key), $kept, $this->what, $this->person->login));
 
         return $value;
     }

@@ -47,6 +47,6 @@ final readonly class OccasionCell implements Cell
     private function keep(?string $iso): void
     {
         $key = Key::occasion($this->occasion->name);
-        $this->run->change(new Change($key, $this->run->memory->value($key), $iso, "occasion.{$this->occasion->name}", 'channel'));
+        $this->run->change(new Change($key, $this->run->memory()->value($key), $iso, "occasion.{$this->occasion->name}", 'channel'));
     }
 }

@@ -5,28 +5,32 @@ declare(strict_types=1);
 namespace Tests\Core\Chance;
 
 use PHPUnit\Framework\TestCase;
+use Random\Engine\PcgOneseq128XslRr64;
 use Random\Engine\Xoshiro256StarStar;
 use SilverParrot\Chance\Draw;
 use SilverParrot\Chance\KeyedChance;
 
 final class ChanceTest extends TestCase
 {
-    /** The generator's published first outputs from the state 1, 2, 3, 4: reference test of Debian's librust-rand-xoshiro-dev. */
-    public function test_the_generator_gives_its_published_outputs(): void
+    /**
+     * The generator's first outputs as NumPy 1.24.2 has them (PCG64 with the usual increment, seeded with the sixteen bytes
+     * 1 to 16): state = ((increment + seed) * multiplier + increment) mod 2^128, then random_raw(5).
+     */
+    public function test_the_generator_gives_the_outputs_of_another_library(): void
     {
-        $engine = new Xoshiro256StarStar(pack('P4', 1, 2, 3, 4));
-        $published = ['11520', '0', '1509978240', '1215971899390074240', '1216172134540287360', '607988272756665600', '16172922978634559625'];
-        foreach ($published as $output) {
+        $engine = new PcgOneseq128XslRr64(implode('', array_map(chr(...), range(1, 16))));
+        $others = ['1808286655971431110', '8748158982351409774', '2637217965728201828', '7220176675244826183', '17685796060069328199'];
+        foreach ($others as $output) {
             self::assertSame($output, sprintf('%u', unpack('P', $engine->generate())[1]));
         }
     }
 
     public function test_the_same_place_event_and_seed_draw_the_same_and_any_other_differs(): void
     {
-        $number = static fn (string $seed, string $event, string $place, int $use): int => (new KeyedChance($seed, $event))->at($place, $use)->between(0, PHP_INT_MAX - 1);
-        $one = $number('a', 'b', 'c', 0);
-        self::assertSame($one, $number('a', 'b', 'c', 0));
-        self::assertCount(5, array_unique([$one, $number('a', 'b', 'c', 1), $number('a', 'b', 'd', 0), $number('a', 'bc', '', 0), $number('ab', '', 'c', 0)]));
+        $number = static fn (string $seed, string $event, string $place): int => (new KeyedChance($seed, $event))->at($place)->between(0, PHP_INT_MAX - 1);
+        $one = $number('a', 'b', 'c');
+        self::assertSame($one, $number('a', 'b', 'c'));
+        self::assertCount(5, array_unique([$one, $number('a', 'b', 'd'), $number('a', 'bc', ''), $number('ab', '', 'c'), $number('', 'ab', 'c')]));
     }
 
     /** χ², 5 degrees of freedom, .999 quantile: 20.515005652432876 (R 4.2.2, qchisq(0.999, 5)). */
@@ -34,7 +38,7 @@ final class ChanceTest extends TestCase
     {
         $counts = array_fill(1, 6, 0);
         for ($event = 0; $event < 6000; $event++) {
-            $counts[(new KeyedChance('marigold', "line $event"))->at('!luck/0@0', 0)->between(1, 6)]++;
+            $counts[(new KeyedChance('marigold', "line $event"))->at('!luck/0@0')->between(1, 6)]++;
         }
         $distance = array_sum(array_map(static fn (int $count): float => ($count - 1000) ** 2 / 1000, $counts));
         self::assertLessThan(20.515005652432876, $distance);

@@ -11,7 +11,7 @@ use SilverParrot\Outbox\Cutting;
 use SilverParrot\Outbox\Draft;
 use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
-use SilverParrot\Response\Evaluation\Spoken;
+use SilverParrot\Response\Said;
 use Tests\Outside;
 
 final class FitterTest extends TestCase
@@ -124,15 +124,13 @@ final class FitterTest extends TestCase
     }
 
     /** @param  list<array{string, bool}>  $pieces  text, and whether a slot filled it in */
-    private static function spoken(array $pieces): Spoken
+    private static function spoken(array $pieces): Said
     {
-        $text = '';
-        $slots = [];
+        $row = [];
         foreach ($pieces as [$piece, $isSlot]) {
-            array_push($slots, ...($isSlot ? [strlen($text), strlen($text.$piece)] : []));
-            $text .= $piece;
+            array_push($row, ...($isSlot ? ['', $piece] : [$piece, '']));
         }
 
-        return new Spoken($text, $slots);
+        return new Said($row);
     }
 }

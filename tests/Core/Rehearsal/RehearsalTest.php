@@ -56,7 +56,8 @@ final class RehearsalTest extends TestCase
     public function test_the_same_evening_is_the_same_to_the_byte(): void
     {
         self::assertSame(json_encode(self::evening()->toArray()), json_encode(self::evening()->toArray()));
-        self::assertNotSame(json_encode(self::evening()->toArray()), json_encode(self::evening('seed 4')->toArray()));
+        // There is little luck in it, so two seeds may well have the same.
+        self::assertGreaterThan(1, count(array_unique(array_map(static fn (int $seed): string|false => json_encode(self::evening("seed $seed")->toArray()), range(1, 8)))));
     }
 
     public function test_whoever_has_spoken_can_be_named_from_then_on(): void

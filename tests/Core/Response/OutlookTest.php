@@ -114,7 +114,7 @@ final class OutlookTest extends TestCase
         $caller = Person::known('caller', 'caller', $name, Levels::of(...($attempt % 2 === 0 ? Level::cases() : [])), $attempt % 4);
         $said = $response->say($world, Scene::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)), 'bounds', new Needed);
         if ($said instanceof Said) {
-            $text = $said->spoken->text;
+            $text = $said->text;
             [$extent, $length] = [$prospect->extent, Outlook::length($text)];
             if ($length > $extent->longest || $length < $extent->shortest || strlen($text) > $extent->bytes) {
                 self::fail("{$response->text} said “{$text}” for “{$typed}”: $length characters and ".strlen($text)." bytes, not {$extent->shortest} to {$extent->longest} and {$extent->bytes}");

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Syntax;
+
+use Closure;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Said;
+use SilverParrot\Value\Value;
+
+/** A part that is filled in when the response is said. */
+interface Filled extends Part
+{
+    /** @return Closure(Run): (null|bool|int|string|Value|Said) a value to be printed, for which a slot stands; or what was said, and told to the trace, already */
+    public function prepared(): Closure;
+}
