@@ -11,6 +11,7 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Names\OutcomeName;
 use SilverParrot\Response\Outlook\Lengths;
@@ -66,7 +67,7 @@ final readonly class LongestAnswer
             $typed = $lines[$attempt % count($lines)];
             $trigger = $triggers[$attempt % max(1, count($triggers))] ?? '!';
             $world = new World($pack, $imagined, $imagined, $now, new KeyedChance('longest', (string) $attempt), $profile);
-            $said = $response->say($world, Scene::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new Needed);
+            $said = $response->say(new Run($world, Scene::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new Needed));
             $length = $said instanceof Said ? Outlook::length($said->text) : -1;
             if ($said instanceof Said && $length > ($longest->length ?? -1)) {
                 $longest = new self($said->text, $length, [...($usesLine ? self::ofTheLine($typed) : []), ...$imagined->given()]);

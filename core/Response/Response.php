@@ -6,17 +6,13 @@ namespace SilverParrot\Response;
 
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Evaluation\Scene;
-use SilverParrot\Response\Evaluation\SlotTrace;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Row;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Source;
-use SilverParrot\World;
 
 /** A response that has been read once and can be said any number of times. */
 final class Response
@@ -80,33 +76,32 @@ final class Response
         return array_values(array_unique(array_map(static fn (Syntax\Change $change): string => implode('.', $change->place->path), $this->changes)));
     }
 
-    /**
-     * All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet.
-     *
-     * @param  string  $place  names this response among all others, for chance
-     */
-    public function say(World $world, Scene $scene, string $place, Needed $needed, ?SlotTrace $trace = null): Said|Failed|null
+    /** All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet. */
+    public function say(Run $run): Said|Failed|null
     {
-        $run = new Run($world, $scene, $place, $needed, $trace);
-        foreach ($this->remembering as [$name, $call]) {
-            foreach ($name->reads($call, $run) as $key) {
-                $run->knows($key);
-            }
-        }
-        if ($this->remembering !== [] && ! $needed->isEmpty()) {
-            return null;
-        }
         try {
             $row = ($this->row ??= Row::of($this->parts))->fill($run);
         } catch (Failed $failed) {
-            return $needed->isEmpty() ? $failed : null;
+            return $run->lacksNothing() ? $failed : $this->lacking($run);
         }
-        if (! $needed->isEmpty()) {
-            return null;
+        if (! $run->lacksNothing()) {
+            return $this->lacking($run);
         }
         $said = new Said($row, $run->changes());
 
         // There are no loops, so it is enough to look once, at the end. Bytes are a cheap bound: only beyond it are characters counted.
         return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? Failed::tooMuchSaid() : $said;
+    }
+
+    /** Once something must be fetched, all that the other names read is fetched with it, in one round. */
+    private function lacking(Run $run): null
+    {
+        foreach ($this->remembering as [$name, $call]) {
+            foreach ($name->reads($call, $run) as $key) {
+                $run->knows($key);
+            }
+        }
+
+        return null;
     }
 }

@@ -17,6 +17,7 @@ use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
@@ -37,7 +38,7 @@ final readonly class Ahoy
 
     public const DIVIDED = 'That is [counter.planks / 3] planks a day, [caller], and [counter.planks % 3] left over while we are busy with [channel.category].';
 
-    private const TEMPLATE = 'Ahoy {{ target ?: "shore crew" }}! {{ caller }} saved you {{ draw(["a seat", "a mug", "a bun", "a rope", "a plank"]) }} by {{ category|lower }}, {{ trigger }}.';
+    private const TEMPLATE = 'Ahoy {{ target.name ?? "shore crew" }}! {{ caller.name }} saved you {{ draw(["a seat", "a mug", "a bun", "a rope", "a plank"]) }} by {{ channel.category|lower }}, {{ trigger }}.';
 
     private World $world;
 
@@ -62,10 +63,9 @@ final readonly class Ahoy
         $response = Response::of($source);
 
         return function () use ($response, $traced): string {
-            $said = $response->say($this->world, $this->scene, '!ahoy/0', new Needed, $traced ? new Trace : null);
-            assert($said instanceof Said);
+            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new Needed, $traced ? new Trace : null));
 
-            return $said->text;
+            return $said instanceof Said ? $said->text : '';
         };
     }
 
@@ -76,7 +76,7 @@ final readonly class Ahoy
             $values = $this->values();
             $gifts = ['a seat', 'a mug', 'a bun', 'a rope', 'a plank'];
 
-            return 'Ahoy '.($values['target'] ?: 'shore crew').'! '.$values['caller'].' saved you '.$gifts[$this->world->chance->at($this->drawn)->between(0, 4)].' by '.mb_strtolower($values['category']).', '.$values['trigger'].'.';
+            return 'Ahoy '.($values['target']->name ?? 'shore crew').'! '.$values['caller']->name.' saved you '.$gifts[$this->world->chance->at($this->drawn)->between(0, 4)].' by '.mb_strtolower($values['channel']['category']).', '.$values['trigger'].'.';
         };
     }
 
@@ -89,7 +89,7 @@ final readonly class Ahoy
             assert(is_int($planks));
             $share = \Brick\Math\BigRational::nd($planks, 3)->toScale(6, \Brick\Math\RoundingMode::HALF_UP);
 
-            return 'That is '.rtrim(rtrim((string) $share, '0'), '.').' planks a day, '.$values['caller'].', and '.$planks % 3 .' left over while we are busy with '.$values['category'].'.';
+            return 'That is '.rtrim(rtrim((string) $share, '0'), '.').' planks a day, '.$values['caller']->name.', and '.$planks % 3 .' left over while we are busy with '.$values['channel']['category'].'.';
         };
     }
 
@@ -113,17 +113,17 @@ final readonly class Ahoy
     {
         $twig = $this->environment();
         if ($inSandbox) {
-            $twig->addExtension(new SandboxExtension(new SecurityPolicy([], ['lower'], [], [], ['draw']), true));
+            $twig->addExtension(new SandboxExtension(new SecurityPolicy([], ['lower'], [], [Person::class => ['name']], ['draw']), true));
         }
 
         return $twig->load('ahoy');
     }
 
-    /** @return array{target: string, caller: string, category: string, trigger: string} what both others are given; ours looks it up */
+    /** @return array{target: Person|null, caller: Person, channel: array{category: string}, trigger: string} people and details, as ours has them; nobody was named */
     private function values(): array
     {
         $category = $this->world->readings->read(Request::channel('category'));
 
-        return ['target' => $this->scene->words, 'caller' => $this->tamsin->name, 'category' => is_string($category) ? $category : '', 'trigger' => $this->scene->trigger];
+        return ['target' => null, 'caller' => $this->tamsin, 'channel' => ['category' => is_string($category) ? $category : ''], 'trigger' => $this->scene->trigger];
     }
 }

@@ -18,6 +18,7 @@ use SilverParrot\Memory\WholeView;
 use SilverParrot\Rehearsal\Imagined;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Lengths;
@@ -62,12 +63,12 @@ final class GrammarTest extends TestCase
             $typed = self::TYPED[$i % count(self::TYPED)];
             $world = new SaidIn($pack, $memory, $readings, $now, new KeyedChance('grammar', (string) $i), $profile);
             $scene = Scene::of($caller, $typed, '!say', trim("!say $typed"));
-            $once = $response->say($world, $scene, 'x', new Needed);
+            $once = $response->say(new Run($world, $scene, 'x', new Needed));
             self::assertNotNull($once, 'all is at hand, so nothing is waited for');
             $text = $once instanceof Said ? $once->text : $once->getMessage();
             if ($i % 7 === 0) {
                 // With a trace, which goes another way to the same end.
-                $again = $response->say($world, $scene, 'x', new Needed, new Trace);
+                $again = $response->say(new Run($world, $scene, 'x', new Needed, new Trace));
                 self::assertSame($text, $again instanceof Said ? $again->text : $again?->getMessage());
             }
             if ($once instanceof Said) {
@@ -114,7 +115,7 @@ final class GrammarTest extends TestCase
                 $world = new SaidIn($pack, $imagined, $imagined, $now, new KeyedChance('claims', (string) $attempt), $profile);
                 $line = $typed[$attempt % count($typed)];
                 $caller = Person::known('1', ['tamsin', 'odo', 'a'][$attempt % 3], 'Tamsin', Levels::of(Level::cases()[$attempt % 8]), $attempt % 4);
-                $said = $response->say($world, Scene::of($caller, $line, '!say', trim("!say $line")), 'x', new Needed);
+                $said = $response->say(new Run($world, Scene::of($caller, $line, '!say', trim("!say $line")), 'x', new Needed));
                 if ($said instanceof Said && ($said->text === 'Y') !== $holds) {
                     self::fail("“{$condition}” was said to ".($holds ? 'hold always' : 'hold never').", and with “{$line}” {$said->text} was said where ".implode(', ', $imagined->given()));
                 }

@@ -15,6 +15,7 @@ use SilverParrot\Pack\Command;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Said;
 use SilverParrot\World;
@@ -42,7 +43,7 @@ final readonly class Say
     public function text(string $text, string $place, Command $command, ChatLine $line, Scene $scene, World $world, Needed $needed, ?Trace $trace): array|Failed|null
     {
         $trace?->saysFrom($text);
-        $said = $this->prepared->response($text)->say($world, $scene, $place, $needed, $trace);
+        $said = $this->prepared->response($text)->say(new Run($world, $scene, $place, $needed, $trace));
         if (! $said instanceof Said) {
             return $said;
         }

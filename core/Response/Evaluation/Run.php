@@ -71,6 +71,12 @@ final class Run
         return false;
     }
 
+    /** Whether all that was asked for is there. */
+    public function lacksNothing(): bool
+    {
+        return $this->needed->keys === [] && $this->needed->requests === [];
+    }
+
     public function read(Request $request): null|bool|int|string|Value
     {
         $reading = $this->world->readings->read($request);

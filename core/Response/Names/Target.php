@@ -50,7 +50,7 @@ final readonly class Target extends PersonName implements Direct
 
     public function reads(Call $call, Run $run): array
     {
-        $typed = $this->typed($run);
+        $typed = $run->scene->wordList === [] ? null : $this->typed($run);
 
         return $typed === null || $run->scene->caller?->is($typed) === true ? [] : [Key::person($typed), ...($run->memory()->knows(Key::person($typed)) ? parent::reads($call, $run) : [])];
     }
