@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Chance;
 
+use function hash;
+
 use Random\Engine\PcgOneseq128XslRr64;
+use Random\Randomizer;
 
 /** Chance that depends on the channel's seed, the event and the place, and on nothing else. */
 final readonly class KeyedChance implements Chance
@@ -17,9 +20,9 @@ final readonly class KeyedChance implements Chance
         $this->begins = "$seed\xFF$eventKey\xFF";
     }
 
-    public function at(string $place): Draw
+    public function at(string $place): Randomizer
     {
         // 128 bits, as the generator's state has; a fast hash, since nothing here is a secret.
-        return new Draw(new PcgOneseq128XslRr64(hash('xxh128', $this->begins.$place, true)));
+        return new Randomizer(new PcgOneseq128XslRr64(hash('xxh128', $this->begins.$place, true)));
     }
 }

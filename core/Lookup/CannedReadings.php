@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Lookup;
 
+use function array_key_exists;
+
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
@@ -17,8 +19,8 @@ final readonly class CannedReadings implements Readings
 
     public function read(Request $request): null|bool|int|string|Value
     {
-        $id = $request->id();
-        if (isset($this->results[$id]) || array_key_exists($id, $this->results)) {
+        $id = $request->id;
+        if (array_key_exists($id, $this->results)) {
             return $this->results[$id];
         }
         if ($request->arguments !== [] && array_key_exists($plain = explode("\x1F", $id)[0], $this->results)) {

@@ -11,7 +11,7 @@ final readonly class NoWeb implements Web
     {
         $gaps = [];
         foreach ($requests as $request) {
-            $gaps[$request->id()] = $request->couldNotBeHad();
+            $gaps[$request->id] = $request->couldNotBeHad();
         }
 
         return $gaps;

@@ -24,7 +24,7 @@ final class RecalledReadings implements Readings
 
     public function read(Request $request): null|bool|int|string|Value
     {
-        $id = $request->id();
+        $id = $request->id;
         if (array_key_exists($id, $this->read)) {
             return $this->read[$id];
         }

@@ -11,7 +11,8 @@ use SilverParrot\Value\GapReason;
 /** Something that no key leads to: a detail of the channel or of a person, a reading of a look-up, what has to be searched for in memory. */
 final readonly class Request
 {
-    private string $id;
+    /** Equal for equal requests; "channel.title" and "lookup.tide.high" where there are no arguments. */
+    public string $id;
 
     /** @param  array<string, string>  $arguments of a look-up */
     private function __construct(public string $subject, public string $name, public string $of, public array $arguments)
@@ -65,12 +66,6 @@ final readonly class Request
     public static function top(string $field, int $count): self
     {
         return new self('top', Fold::caseless($field), (string) $count, []);
-    }
-
-    /** Equal for equal requests; "channel.title" and "lookup.tide.high" where there are no arguments. */
-    public function id(): string
-    {
-        return $this->id;
     }
 
     public function couldNotBeHad(): Gap

@@ -53,7 +53,7 @@ final class Imagined implements Readings, View
 
     public function read(Request $request): null|bool|int|string
     {
-        $id = $request->id();
+        $id = $request->id;
         if (! array_key_exists($id, $this->chosen)) {
             $options = match ($request->name) {
                 'viewers', 'followers', 'subscribers' => [Limits::COUNTER, ...$this->numbers, 0],

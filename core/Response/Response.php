@@ -11,7 +11,6 @@ use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Row;
 use SilverParrot\Source\Finding;
-use SilverParrot\Source\Limits;
 use SilverParrot\Source\Source;
 
 /** A response that has been read once and can be said any number of times. */
@@ -80,17 +79,10 @@ final class Response
     public function say(Run $run): Said|Failed|null
     {
         try {
-            $row = ($this->row ??= Row::of($this->parts))->fill($run);
+            return $run->said(($this->row ??= Row::of($this->parts))->fill($run)) ?? $this->lacking($run);
         } catch (Failed $failed) {
-            return $run->lacksNothing() ? $failed : $this->lacking($run);
+            return $run->lacks() ? $this->lacking($run) : $failed;
         }
-        if (! $run->lacksNothing()) {
-            return $this->lacking($run);
-        }
-        $said = new Said($row, $run->changes());
-
-        // There are no loops, so it is enough to look once, at the end. Bytes are a cheap bound: only beyond it are characters counted.
-        return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? Failed::tooMuchSaid() : $said;
     }
 
     /** Once something must be fetched, all that the other names read is fetched with it, in one round. */

@@ -4,20 +4,34 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
+use function implode;
+
 use SilverParrot\Memory\Change;
 use Stringable;
 
-/** What came of saying a response, or a branch of it: a text, where it came from, and what it changes. */
-final readonly class Said implements Stringable
+/**
+ * What came of saying a response, or a branch of it: a text, where it came from, and what it changes.
+ *
+ * Nobody changes it. It is not readonly by its type since there is one for every saying: see Run.
+ */
+final class Said implements Stringable
 {
-    public string $text;
+    public string $text = '';
+
+    /** @var array<int, string|self> */
+    private array $row = [];
+
+    /** @var list<Change> */
+    public array $changes = [];
 
     /**
      * @param  array<int, string|self>  $row  what the author wrote at even places, and between, what a slot filled in or a choice said
      * @param  list<Change>  $changes
      */
-    public function __construct(private array $row = [], public array $changes = [])
+    public function __construct(array $row = [], array $changes = [])
     {
+        $this->row = $row;
+        $this->changes = $changes;
         $this->text = implode('', $row);
     }
 

@@ -30,7 +30,11 @@ use Twig\Sandbox\SecurityPolicy;
 use Twig\TemplateWrapper;
 use Twig\TwigFunction;
 
-/** One response, said in several ways: by us, by a closure written by hand, by a template engine. Luck is the same for all. */
+/**
+ * One response, said in several ways: by us, by a closure written by hand, by a template engine. Luck is the same for all.
+ * All are given the same people and details, and print what they are called; a value that is not there is an error for the
+ * engine too, as a gap is for us.
+ */
 final readonly class Ahoy
 {
     /** About 120 characters, four names, one `or`, one draw of five, one filter. */
@@ -48,10 +52,13 @@ final readonly class Ahoy
 
     private string $drawn;
 
+    private Request $category;
+
     public function __construct()
     {
         $pack = new Pack(Pack::blank()->channel, counters: ['planks' => new Counter('planks')]);
         $this->world = new World($pack, new WholeView([Key::counter('planks')->id() => 43]), new CannedReadings(['channel.category' => 'Planking']), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $this->category = Request::channel('category');
         $this->tamsin = Person::known('1', 'tamsin', 'Tamsin', Levels::of());
         $this->scene = Scene::of($this->tamsin, '', '!ahoy', '!ahoy');
         $this->drawn = '!ahoy/0@'.(strpos(self::SOURCE, 'either ') ?: 0);
@@ -62,8 +69,12 @@ final readonly class Ahoy
     {
         $response = Response::of($source);
 
-        return function () use ($response, $traced): string {
-            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new Needed, $traced ? new Trace : null));
+        return $traced ? function () use ($response): string {
+            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new Needed, new Trace));
+
+            return $said instanceof Said ? $said->text : '';
+        } : function () use ($response): string {
+            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new Needed));
 
             return $said instanceof Said ? $said->text : '';
         };
@@ -76,7 +87,7 @@ final readonly class Ahoy
             $values = $this->values();
             $gifts = ['a seat', 'a mug', 'a bun', 'a rope', 'a plank'];
 
-            return 'Ahoy '.($values['target']->name ?? 'shore crew').'! '.$values['caller']->name.' saved you '.$gifts[$this->world->chance->at($this->drawn)->between(0, 4)].' by '.mb_strtolower($values['channel']['category']).', '.$values['trigger'].'.';
+            return 'Ahoy '.($values['target']->name ?? 'shore crew').'! '.$values['caller']->name.' saved you '.$gifts[$this->world->chance->at($this->drawn)->getInt(0, 4)].' by '.mb_strtolower($values['channel']['category']).', '.$values['trigger'].'.';
         };
     }
 
@@ -103,8 +114,8 @@ final readonly class Ahoy
 
     public function environment(): Environment
     {
-        $twig = new Environment(new ArrayLoader(['ahoy' => self::TEMPLATE]), ['autoescape' => false]);
-        $twig->addFunction(new TwigFunction('draw', fn (array $of): string => $of[$this->world->chance->at($this->drawn)->between(0, count($of) - 1)]));
+        $twig = new Environment(new ArrayLoader(['ahoy' => self::TEMPLATE]), ['autoescape' => false, 'strict_variables' => true]);
+        $twig->addFunction(new TwigFunction('draw', fn (array $of): string => $of[$this->world->chance->at($this->drawn)->getInt(0, count($of) - 1)]));
 
         return $twig;
     }
@@ -122,7 +133,7 @@ final readonly class Ahoy
     /** @return array{target: Person|null, caller: Person, channel: array{category: string}, trigger: string} people and details, as ours has them; nobody was named */
     private function values(): array
     {
-        $category = $this->world->readings->read(Request::channel('category'));
+        $category = $this->world->readings->read($this->category);
 
         return ['target' => null, 'caller' => $this->tamsin, 'channel' => ['category' => is_string($category) ? $category : ''], 'trigger' => $this->scene->trigger];
     }

@@ -67,9 +67,11 @@ final class GrammarTest extends TestCase
             self::assertNotNull($once, 'all is at hand, so nothing is waited for');
             $text = $once instanceof Said ? $once->text : $once->getMessage();
             if ($i % 7 === 0) {
-                // With a trace, which goes another way to the same end.
+                // Again, with a trace, and step by step as the tree stands: each goes another way to the same end.
                 $again = $response->say(new Run($world, $scene, 'x', new Needed, new Trace));
                 self::assertSame($text, $again instanceof Said ? $again->text : $again?->getMessage());
+                self::assertSame($text, StepByStep::say($response, new Run($world, $scene, 'x', new Needed)), $source);
+                self::assertSame($text, $once instanceof Said ? implode('', array_column($once->pieces(), 0)) : $text);
             }
             if ($once instanceof Said) {
                 $said++;

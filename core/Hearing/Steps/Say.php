@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Steps;
 
+use SilverParrot\Chance\Weighted;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Chat\Voice;
@@ -69,6 +70,6 @@ final readonly class Say
             return $weights === [] ? null : 0;
         }
 
-        return $world->chance->at("{$command->trigger}#response")->weighted($weights);
+        return Weighted::place($weights, $world->chance->at("{$command->trigger}#response"));
     }
 }

@@ -18,20 +18,25 @@ use SilverParrot\Value\Value;
 /** The why: what the parrot did for one line, in the order in which it did it. */
 final class Trace implements SlotTrace
 {
-    /** @var list<Entry|array{Source, Span, string|null, null|bool|int|string|Value}> what slots said is put into words only when somebody asks */
+    /** @var list<Entry|array{string, Span, string|null, null|bool|int|string|Value}|array{string, Span, bool}> what slots said and choices chose is put into words only when somebody asks */
     private array $entries = [];
 
-    private Source $source;
-
-    public function __construct()
-    {
-        $this->source = new Source('');
-    }
+    /** The text that is said now. */
+    private string $source = '';
 
     /** @return list<Entry> */
     public function entries(): array
     {
-        return array_map(static fn (Entry|array $entry): Entry => $entry instanceof Entry ? $entry : self::ofSlot(...$entry), $this->entries);
+        $entries = [];
+        foreach ($this->entries as $entry) {
+            $entries[] = match (true) {
+                $entry instanceof Entry => $entry,
+                count($entry) === 3 => self::ofChoice(...$entry),
+                default => self::ofSlot(...$entry),
+            };
+        }
+
+        return $entries;
     }
 
     public function heard(ChatLine $line): void
@@ -72,7 +77,7 @@ final class Trace implements SlotTrace
     /** The text whose slots are told of from here on. */
     public function saysFrom(string $source): void
     {
-        $this->source = new Source($source);
+        $this->source = $source;
     }
 
     public function slot(Span $span, ?string $text, null|bool|int|string|Value $value): void
@@ -80,16 +85,27 @@ final class Trace implements SlotTrace
         $this->entries[] = [$this->source, $span, $text, $value];
     }
 
-    private static function ofSlot(Source $source, Span $span, ?string $text, null|bool|int|string|Value $value): Entry
+    private static function ofSlot(string $source, Span $span, ?string $text, null|bool|int|string|Value $value): Entry
     {
-        $data = ['slot' => $source->slice($span), 'from' => (string) $span->from, 'to' => (string) $span->to];
+        $data = self::where($source, $span);
 
         return $value instanceof Gap ? new Entry(EntryKind::SlotGap, $data + ['reason' => $value->sentence()]) : new Entry(EntryKind::Slot, $data + ['text' => (string) $text]);
     }
 
     public function choice(Span $span, bool $holds): void
     {
-        $this->add(EntryKind::Choice, ['slot' => $this->source->slice($span), 'from' => (string) $span->from, 'to' => (string) $span->to, 'holds' => $holds ? 'yes' : 'no']);
+        $this->entries[] = [$this->source, $span, $holds];
+    }
+
+    private static function ofChoice(string $source, Span $span, bool $holds): Entry
+    {
+        return new Entry(EntryKind::Choice, self::where($source, $span) + ['holds' => $holds ? 'yes' : 'no']);
+    }
+
+    /** @return array{slot: string, from: string, to: string} */
+    private static function where(string $source, Span $span): array
+    {
+        return ['slot' => (new Source($source))->slice($span), 'from' => (string) $span->from, 'to' => (string) $span->to];
     }
 
     /** @param  list<Change>  $changes */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
-use SilverParrot\Chance\Draw;
+use Random\Randomizer;
+use SilverParrot\Chance\Weighted;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\DrawOrder;
@@ -27,7 +28,7 @@ final class ListDraw
         }
         $weights = array_map(static fn (WeightedText $item): int => $item->weight, $list->items);
         if ($list->order === DrawOrder::Free) {
-            return $list->items[$run->draw($span)->weighted($weights)]->text;
+            return $list->items[Weighted::place($weights, $run->draw($span))]->text;
         }
         $key = Key::listPosition($list->name);
         if (! $run->knows($key)) {
@@ -39,7 +40,7 @@ final class ListDraw
         $left = array_values(array_filter(is_array($position['left'] ?? null) ? $position['left'] : [], static fn (mixed $place): bool => is_int($place) && isset($weights[$place])));
         [$place, $left] = match ($list->order) {
             DrawOrder::InTurn => [$last === null ? 0 : ($last + 1) % count($weights), []],
-            DrawOrder::NoRepeat => [$run->draw($span)->weighted(self::without($weights, $last)), []],
+            DrawOrder::NoRepeat => [Weighted::place(self::without($weights, $last), $run->draw($span)), []],
             DrawOrder::Shuffled => self::fromShuffled($left, $weights, $last, $run->draw($span)),
         };
         $run->change(new Change($key, $kept, ['of' => $list->stamp(), 'last' => $place, 'left' => $left], "list.{$list->name}", 'channel'));
@@ -52,13 +53,13 @@ final class ListDraw
      * @param  non-empty-array<int, int>  $weights
      * @return array{int, list<int>}
      */
-    private static function fromShuffled(array $left, array $weights, ?int $last, Draw $draw): array
+    private static function fromShuffled(array $left, array $weights, ?int $last, Randomizer $luck): array
     {
         if ($left === []) {
             // The first of a new round is not the last of the old one, or it would come twice running.
-            $first = $draw->weighted(self::without($weights, $last));
+            $first = Weighted::place(self::without($weights, $last), $luck);
             unset($weights[$first]);
-            $left = [$first, ...$draw->order($weights)];
+            $left = [$first, ...Weighted::order($weights, $luck)];
         }
 
         return [$left[0], array_slice($left, 1)];

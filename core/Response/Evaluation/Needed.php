@@ -23,7 +23,7 @@ final class Needed
 
     public function request(Request $request): void
     {
-        $this->requests[$request->id()] = $request;
+        $this->requests[$request->id] = $request;
     }
 
     /** Look-ups cost somebody something: they are not asked while a gate may still turn out to be closed. */

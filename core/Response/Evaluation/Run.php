@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
-use SilverParrot\Chance\Draw;
+use function is_string;
+
+use Random\Randomizer;
 use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Overlay;
 use SilverParrot\Memory\View;
+use SilverParrot\Response\Said;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -18,9 +21,37 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\Value;
 use SilverParrot\World;
 
-/** One saying of one response: what it sees, what it has changed so far. */
+use function strlen;
+
+/**
+ * One saying of one response: what it sees, what it has changed so far.
+ *
+ * Nobody changes what it is made of. There is one for every saying, so its properties are neither readonly nor of a class
+ * by their types: the checks, the first time that something is put in, would cost a twentieth of the whole saying.
+ */
 final class Run
 {
+    /**
+     * @var World
+     *
+     * @readonly
+     */
+    public $world;
+
+    /**
+     * @var Scene
+     *
+     * @readonly
+     */
+    public $scene;
+
+    /** @var Needed */
+    private $needed;
+
+    private string $place = '';
+
+    public ?SlotTrace $trace = null;
+
     private ?Overlay $changed = null;
 
     private ?Printer $printer = null;
@@ -29,13 +60,13 @@ final class Run
     private array $bound = [];
 
     /** @param  string  $place names the response among all others, for chance: "!tide/0" */
-    public function __construct(
-        public readonly World $world,
-        public readonly Scene $scene,
-        private readonly string $place,
-        private readonly Needed $needed,
-        public readonly ?SlotTrace $trace = null,
-    ) {
+    public function __construct(World $world, Scene $scene, string $place, Needed $needed, ?SlotTrace $trace = null)
+    {
+        $this->world = $world;
+        $this->scene = $scene;
+        $this->place = $place;
+        $this->needed = $needed;
+        $this->trace = $trace;
     }
 
     /** What is remembered, with what this saying has changed so far. */
@@ -54,10 +85,11 @@ final class Run
         return $this->bound[$name] ?? null;
     }
 
-    public function draw(Span $span): Draw
+    /** The luck of one place in the response. */
+    public function draw(Span $span): Randomizer
     {
         // There are no loops, so every place is drawn at most once.
-        return $this->world->chance->at($this->place.'@'.$span->from);
+        return $this->world->chance->at("{$this->place}@{$span->from}");
     }
 
     /** Whether the key has been fetched; noted as needed where it has not. */
@@ -71,10 +103,30 @@ final class Run
         return false;
     }
 
-    /** Whether all that was asked for is there. */
-    public function lacksNothing(): bool
+    /** Whether something that was asked for is not there yet. */
+    public function lacks(): bool
     {
-        return $this->needed->keys === [] && $this->needed->requests === [];
+        return $this->needed->keys !== [] || $this->needed->requests !== [];
+    }
+
+    /**
+     * @param  array<int, string|Said>  $row  as Said takes it
+     * @return Said|null null while something is not there yet
+     *
+     * @throws Failed when it is more than any saying may be; there are no loops, so it is looked at once, at the end
+     */
+    public function said(array $row): ?Said
+    {
+        if ($this->needed->keys !== [] || $this->needed->requests !== []) {
+            return null;
+        }
+        $said = new Said($row, $this->changed === null ? [] : $this->changed->changes());
+        // Bytes are a cheap bound: only beyond it are characters counted.
+        if (strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID) {
+            throw Failed::tooMuchSaid();
+        }
+
+        return $said;
     }
 
     public function read(Request $request): null|bool|int|string|Value
@@ -112,11 +164,5 @@ final class Run
     {
         $this->changed ??= new Overlay($this->world->memory);
         $this->changed->change($change);
-    }
-
-    /** @return list<Change> */
-    public function changes(): array
-    {
-        return $this->changed?->changes() ?? [];
     }
 }

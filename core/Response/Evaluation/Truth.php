@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
+use function is_string;
+
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Items;

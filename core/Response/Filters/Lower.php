@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Filters;
 
+use function mb_check_encoding;
+
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
+
+use function strtolower;
 
 final readonly class Lower extends TextFilter
 {
@@ -24,6 +28,6 @@ final readonly class Lower extends TextFilter
     public function change(string $text, Run $run): string
     {
         // Unicode's rules cost thirty times as much, and plain letters need none of them.
-        return preg_match('/[\x80-\xFF]/', $text) === 1 ? mb_strtolower($text) : strtolower($text);
+        return mb_check_encoding($text, 'ASCII') ? strtolower($text) : mb_strtolower($text);
     }
 }

@@ -23,6 +23,6 @@ final readonly class Upper extends TextFilter
 
     public function change(string $text, Run $run): string
     {
-        return preg_match('/[\x80-\xFF]/', $text) === 1 ? mb_strtoupper($text) : strtoupper($text);
+        return mb_check_encoding($text, 'ASCII') ? strtoupper($text) : mb_strtoupper($text);
     }
 }

@@ -93,7 +93,7 @@ final readonly class QuoteName implements Name
             return $count instanceof Gap ? $count : null;
         }
         // Luck hangs on the words alone, so that two slots that ask for the same have the same quote.
-        $place = $run->world->chance->at("quote \xFF$words")->between(1, $count);
+        $place = $run->world->chance->at("quote \xFF$words")->getInt(1, $count);
 
         return self::read(Request::quoteAt($place, $words), $run);
     }

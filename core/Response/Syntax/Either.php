@@ -24,7 +24,7 @@ final readonly class Either implements Expression, Prepares
 
     public function evaluate(Run $run): null|bool|int|string|Value
     {
-        return $this->options[$run->draw($this->span)->between(0, count($this->options) - 1)]->evaluate($run);
+        return $this->options[$run->draw($this->span)->getInt(0, count($this->options) - 1)]->evaluate($run);
     }
 
     public function prepared(): Closure
@@ -33,10 +33,10 @@ final readonly class Either implements Expression, Prepares
         $span = $this->span;
         $values = Preparing::written($this->options);
         if ($values !== null) {
-            return static fn (Run $run): null|bool|int|string|Value => $values[$run->draw($span)->between(0, $last)];
+            return static fn (Run $run): null|bool|int|string|Value => $values[$run->draw($span)->getInt(0, $last)];
         }
         $options = array_map(Preparing::value(...), $this->options);
 
-        return static fn (Run $run): null|bool|int|string|Value => $options[$run->draw($span)->between(0, $last)]($run);
+        return static fn (Run $run): null|bool|int|string|Value => $options[$run->draw($span)->getInt(0, $last)]($run);
     }
 }

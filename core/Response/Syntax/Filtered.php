@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
+
+use function is_string;
+
 use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
@@ -66,12 +69,10 @@ final readonly class Filtered implements Expression, Prepares
         $endsGaps = $filter instanceof EndsGaps;
 
         if ($filter instanceof TextFilter) {
-            $change = $filter->change(...);
-
-            return static function (Run $run) use ($filter, $before, $change): null|bool|int|string|Value {
+            return static function (Run $run) use ($filter, $before): null|bool|int|string|Value {
                 $value = $before($run);
 
-                return is_string($value) ? $change($value, $run) : ($value instanceof Gap ? $value : $filter->apply($value, [], [], $run));
+                return is_string($value) ? $filter->change($value, $run) : ($value instanceof Gap ? $value : $filter->apply($value, [], [], $run));
             };
         }
 

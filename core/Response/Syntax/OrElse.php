@@ -25,39 +25,27 @@ final readonly class OrElse implements Expression, Prepares
 
     public function evaluate(Run $run): null|bool|int|string|Value
     {
-        $left = $this->left->evaluate($run);
-        if ($left === null) {
-            return $this->right->evaluate($run);
-        }
-        if ($left instanceof Gap) {
-            // What is not fetched yet may still turn out to be there.
-            return $left->isPending() ? $left : $this->right->evaluate($run);
-        }
+        $value = $this->left->evaluate($run);
 
-        return Truth::of($left) ? $left : $this->right->evaluate($run);
+        return self::stands($value) ? $value : $this->right->evaluate($run);
     }
 
     public function prepared(): Closure
     {
-        [$left, $right] = [Preparing::value($this->left), Preparing::value($this->right)];
+        $left = Preparing::value($this->left);
         if ($this->right instanceof Literal) {
             $else = $this->right->value;
 
-            return static function (Run $run) use ($left, $else): null|bool|int|string|Value {
-                $value = $left($run);
-
-                return $value === null || (! Truth::of($value) && ! ($value instanceof Gap && $value->isPending())) ? $else : $value;
-            };
+            return static fn (Run $run): null|bool|int|string|Value => ($value = $left($run)) !== null && self::stands($value) ? $value : $else;
         }
+        $right = Preparing::value($this->right);
 
-        return static function (Run $run) use ($left, $right): null|bool|int|string|Value {
-            $value = $left($run);
+        return static fn (Run $run): null|bool|int|string|Value => self::stands($value = $left($run)) ? $value : $right($run);
+    }
 
-            return match (true) {
-                $value === null => $right($run),
-                $value instanceof Gap => $value->isPending() ? $value : $right($run),
-                default => Truth::of($value) ? $value : $right($run),
-            };
-        };
+    /** Whether there is a value, or may be: what is not fetched yet can still turn out to be there. */
+    private static function stands(null|bool|int|string|Value $value): bool
+    {
+        return $value instanceof Gap ? $value->isPending() : Truth::of($value);
     }
 }

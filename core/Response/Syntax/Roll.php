@@ -46,7 +46,7 @@ final readonly class Roll implements Expression
             return $this->badRoll();
         }
 
-        return $run->draw($this->span)->between($low, $high);
+        return $run->draw($this->span)->getInt($low, $high);
     }
 
     private function because(Gap $gap): Gap

@@ -7,8 +7,9 @@ namespace Tests\Core\Chance;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\PcgOneseq128XslRr64;
 use Random\Engine\Xoshiro256StarStar;
-use SilverParrot\Chance\Draw;
+use Random\Randomizer;
 use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chance\Weighted;
 
 final class ChanceTest extends TestCase
 {
@@ -27,7 +28,7 @@ final class ChanceTest extends TestCase
 
     public function test_the_same_place_event_and_seed_draw_the_same_and_any_other_differs(): void
     {
-        $number = static fn (string $seed, string $event, string $place): int => (new KeyedChance($seed, $event))->at($place)->between(0, PHP_INT_MAX - 1);
+        $number = static fn (string $seed, string $event, string $place): int => (new KeyedChance($seed, $event))->at($place)->getInt(0, PHP_INT_MAX - 1);
         $one = $number('a', 'b', 'c');
         self::assertSame($one, $number('a', 'b', 'c'));
         self::assertCount(5, array_unique([$one, $number('a', 'b', 'd'), $number('a', 'bc', ''), $number('ab', '', 'c'), $number('', 'ab', 'c')]));
@@ -38,7 +39,7 @@ final class ChanceTest extends TestCase
     {
         $counts = array_fill(1, 6, 0);
         for ($event = 0; $event < 6000; $event++) {
-            $counts[(new KeyedChance('marigold', "line $event"))->at('!luck/0@0')->between(1, 6)]++;
+            $counts[(new KeyedChance('marigold', "line $event"))->at('!luck/0@0')->getInt(1, 6)]++;
         }
         $distance = array_sum(array_map(static fn (int $count): float => ($count - 1000) ** 2 / 1000, $counts));
         self::assertLessThan(20.515005652432876, $distance);
@@ -51,10 +52,10 @@ final class ChanceTest extends TestCase
     public function test_weighted_orders_have_the_exact_shares(): void
     {
         $in = [0, 0, 0, 0];
-        $draw = new Draw(new Xoshiro256StarStar(pack('P4', 5, 6, 7, 8)));
+        $luck = new Randomizer(new Xoshiro256StarStar(pack('P4', 5, 6, 7, 8)));
         $rounds = 20_000;
         for ($i = 0; $i < $rounds; $i++) {
-            foreach (array_slice($draw->order([1, 2, 3, 4]), 0, 2) as $place) {
+            foreach (array_slice(Weighted::order([1, 2, 3, 4], $luck), 0, 2) as $place) {
                 $in[$place]++;
             }
         }
@@ -66,10 +67,10 @@ final class ChanceTest extends TestCase
 
     public function test_a_weight_of_nothing_is_drawn_only_when_all_are(): void
     {
-        $draw = new Draw(new Xoshiro256StarStar(pack('P4', 1, 1, 1, 1)));
+        $luck = new Randomizer(new Xoshiro256StarStar(pack('P4', 1, 1, 1, 1)));
         for ($i = 0; $i < 200; $i++) {
-            self::assertSame(1, $draw->weighted([0, 3, -2]));
-            self::assertContains($draw->weighted([7 => 0, 9 => 0]), [7, 9]);
+            self::assertSame(1, Weighted::place([0, 3, -2], $luck));
+            self::assertContains(Weighted::place([7 => 0, 9 => 0], $luck), [7, 9]);
         }
     }
 }

@@ -73,7 +73,7 @@ final class DriverTest extends TestCase
 
             public function readings(array $requests): array
             {
-                $this->asked[] = array_map(static fn (Request $request): string => $request->id(), $requests);
+                $this->asked[] = array_map(static fn (Request $request): string => $request->id, $requests);
 
                 return array_fill_keys(end($this->asked), Gap::pending()) + [];
             }
@@ -92,7 +92,7 @@ final class DriverTest extends TestCase
             {
                 $this->asked += count($requests);
 
-                return array_fill_keys(array_map(static fn (Request $request): string => $request->id(), $requests), 'yes');
+                return array_fill_keys(array_map(static fn (Request $request): string => $request->id, $requests), 'yes');
             }
         };
         $carried = (new Driver(new Talker, new InMemoryStore))->hear($this->line('!since'), $silent, $web);
@@ -126,7 +126,20 @@ final class DriverTest extends TestCase
         $known = new KnownView(array_map(static fn (): ?int => null, $needs->reads->keys));
         $needs = (new Talker)->hear($this->line('!tide'), $world->remembering($known));
         self::assertInstanceOf(Needs::class, $needs);
-        self::assertSame(['lookup.tide.high'], array_map(static fn ($request): string => $request->id(), $needs->requests));
+        self::assertSame(['lookup.tide.high'], array_map(static fn ($request): string => $request->id, $needs->requests));
+    }
+
+    public function test_nothing_is_said_while_a_look_up_is_on_its_way_though_a_gap_may_stand(): void
+    {
+        $pack = World::pack()->withCommand(new Command('!tide', [new WeightedText('[lookup.tide.high | quiet as high]Mind the slipway.')]));
+        $known = new KnownView(array_fill_keys([Key::lastRun('!tide')->id(), Key::lastRun('!tide', Key::viewer('cast-tamsin'))->id(), Key::recentAnswers()->id(), Key::recentAnswers(Key::viewer('cast-tamsin'))->id()], null));
+        $world = new HeardIn($pack, $known, new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $needs = (new Talker)->hear($this->line('!tide'), $world);
+        self::assertInstanceOf(Needs::class, $needs);
+        self::assertCount(1, $needs->requests);
+        $outcome = (new Talker)->hear($this->line('!tide'), $world->reading(new CannedReadings));
+        self::assertInstanceOf(Outcome::class, $outcome);
+        self::assertSame(['Mind the slipway.'], $outcome->texts());
     }
 
     public function test_without_a_trace_the_same_is_said(): void

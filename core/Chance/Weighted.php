@@ -4,40 +4,26 @@ declare(strict_types=1);
 
 namespace SilverParrot\Chance;
 
-use Random\Engine;
 use Random\Randomizer;
 
-/** One stream of luck, drawn from in order. */
-final readonly class Draw
+/** Draws in which some are likelier than others. */
+final class Weighted
 {
-    private Randomizer $randomizer;
-
-    public function __construct(Engine $engine)
-    {
-        $this->randomizer = new Randomizer($engine);
-    }
-
-    /** A whole number from low to high, both included, each equally likely. */
-    public function between(int $low, int $high): int
-    {
-        return $this->randomizer->getInt($low, $high);
-    }
-
     /**
      * The place of one of the weights, each as likely as its share of the sum.
      *
      * @param  non-empty-array<int, int>  $weights  whole numbers; those of 0 and less are never drawn unless all are
      */
-    public function weighted(array $weights): int
+    public static function place(array $weights, Randomizer $luck): int
     {
         $sum = 0;
         foreach ($weights as $weight) {
             $sum += max(0, $weight);
         }
         if ($sum === 0) {
-            return array_keys($weights)[$this->between(0, count($weights) - 1)];
+            return array_keys($weights)[$luck->getInt(0, count($weights) - 1)];
         }
-        $point = $this->between(1, $sum);
+        $point = $luck->getInt(1, $sum);
         foreach ($weights as $place => $weight) {
             $point -= max(0, $weight);
             if ($point <= 0) {
@@ -54,11 +40,11 @@ final readonly class Draw
      * @param  array<int, int>  $weights
      * @return list<int>
      */
-    public function order(array $weights): array
+    public static function order(array $weights, Randomizer $luck): array
     {
         $order = [];
         while ($weights !== []) {
-            $order[] = $place = $this->weighted($weights);
+            $order[] = $place = self::place($weights, $luck);
             unset($weights[$place]);
         }
 
