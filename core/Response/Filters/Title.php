@@ -8,6 +8,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Source\Words;
 
 final readonly class Title extends TextFilter
 {
@@ -23,6 +24,13 @@ final readonly class Title extends TextFilter
 
     public function change(string $text, Run $run): string
     {
-        return mb_convert_case($text, MB_CASE_TITLE, 'UTF-8');
+        // Word by word, or the letters behind a number would begin one: “2Nd”.
+        $words = Words::of($text, $run->world->pack->channel->language);
+
+        return implode('', array_map(static function (string $word): string {
+            $first = (string) grapheme_substr($word, 0, 1);
+
+            return mb_convert_case($first, MB_CASE_TITLE, 'UTF-8').mb_strtolower(substr($word, strlen($first)));
+        }, $words));
     }
 }
