@@ -81,8 +81,24 @@ final class Response
         try {
             return $run->said(($this->row ??= Row::of($this->parts))->fill($run)) ?? $this->lacking($run);
         } catch (Failed $failed) {
-            return $run->lacks() ? $this->lacking($run) : $failed;
+            return $run->lacks() ? $this->lacking($run) : $this->named($failed);
         }
+    }
+
+    /** What cannot be read fails with the sentence of its mistake. */
+    private function named(Failed $failed): Failed
+    {
+        $span = $failed->span;
+        if ($failed->reason !== 'unreadable' || $span === null) {
+            return $failed;
+        }
+        foreach ($this->mistakes as $mistake) {
+            if ($mistake->isError() && $mistake->span !== null && $span->from <= $mistake->span->from && $mistake->span->to <= $span->to) {
+                return Failed::unreadable($span, $mistake->sentence());
+            }
+        }
+
+        return $failed;
     }
 
     /** Once something must be fetched, all that the other names read is fetched with it, in one round. */

@@ -442,8 +442,8 @@ final class SlotParser
     private function top(): Call
     {
         $head = $this->next();
-        $count = $this->operand();
-        if (! $this->token()->isWord('by')) {
+        $count = $this->startsOperand() ? $this->operand() : null;
+        if ($count === null || ! $this->token()->isWord('by')) {
             throw new Misread(Mistake::TopIncomplete, $this->source->span($head->from, $this->tokens[$this->at - 1]->to));
         }
         $this->next();
@@ -466,6 +466,10 @@ final class SlotParser
         $name = $this->vocabulary->names[$folded[0]] ?? null;
         if ($name === null) {
             return $this->unknown($head, $path);
+        }
+        if ($name instanceof Names\TopName) {
+            // It is a name for those who describe it and a form of its own for those who write it.
+            throw new Misread(Mistake::TopIncomplete, $this->spanOf($head));
         }
         $operands = [];
         $named = [];

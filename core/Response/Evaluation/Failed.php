@@ -22,9 +22,10 @@ final class Failed extends \Exception
         return new self($gap->reason->value, ucfirst($gap->sentence()).'.', $span);
     }
 
-    public static function unreadable(Span $span): self
+    /** @param  string  $why what is wrong in it, where that is known */
+    public static function unreadable(Span $span, string $why = 'This slot cannot be read as it is written.'): self
     {
-        return new self('unreadable', 'This slot cannot be read as it is written.', $span);
+        return new self('unreadable', $why, $span);
     }
 
     public static function negative(int|Number $amount, Span $span): self

@@ -11,6 +11,7 @@ use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
@@ -31,7 +32,7 @@ final readonly class Cut implements Filter
     {
         $most = $arguments[0]->asNumber();
         $length = max(1, $most->range->high ?? $value->longest);
-        $cut = $value->longest <= $length ? $value : $value->asText(min($value->shortest, $length), $length, $value->bytes + strlen('…'));
+        $cut = $value->longest <= $length && $value->isOnly(ValueKind::Text) ? $value : $value->asText(min($value->shortest, $length), min($value->longest, $length), $value->bytes + strlen('…'));
 
         return $cut->orGap(...$most->gaps, ...(($most->range->low ?? 0) < 1 ? [GapReason::WrongKind] : []));
     }

@@ -9,6 +9,7 @@ use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
@@ -26,12 +27,15 @@ final readonly class Join implements Filter
 
     public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
     {
-        if ($value->item === null) {
+        if ($value->many === null) {
             return $value;
         }
-        $joint = $arguments[0];
+        $joined = $value->many->joined($arguments[0]->longest, $arguments[0]->bytes);
+        $text = $value->asText(0, $joined->longest, $joined->bytes);
 
-        return $value->asText(0, $value->most * $value->item->longest + max(0, $value->most - 1) * $joint->longest, $value->most * $value->item->bytes + max(0, $value->most - 1) * $joint->bytes);
+        $text = $arguments[0]->isTyped ? $text->typed() : $text;
+
+        return $value->isOnly(ValueKind::Items) ? $text : $text->orElse($value);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value

@@ -7,6 +7,7 @@ namespace SilverParrot\Response\Filters;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
 use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Items;
@@ -36,7 +37,11 @@ abstract readonly class ListFilter implements Filter
     /** One part of a list, or one word of a text. */
     protected static function part(Outlook $value): Outlook
     {
-        $part = $value->item ?? ($value->isOnly(ValueKind::Text) ? $value->asText(0, $value->longest, $value->bytes) : $value);
+        $part = match (true) {
+            $value->many !== null => $value->isOnly(ValueKind::Items) ? $value->many->item : $value->many->item->orElse($value),
+            $value->isOnly(ValueKind::Text) => $value->asText(0, $value->longest, $value->bytes),
+            default => $value,
+        };
 
         return $part->orNothing();
     }
@@ -44,12 +49,11 @@ abstract readonly class ListFilter implements Filter
     /** A list in another order; the words of a text, with what the language puts between them. */
     protected static function list(Outlook $value, Forecast $in): Outlook
     {
-        $list = match (true) {
-            $value->item !== null => $value,
-            $value->isOnly(ValueKind::Text) || count($value->kinds) > 1 => Outlook::items($value->asText(0, $value->longest + intdiv($value->longest + 1, 2) * $in->lengths->joint(), $value->bytes * (1 + $in->lengths->joint() * 4)), 1, 0),
-            default => Outlook::items($value, 1, 0),
-        };
+        $many = in_array(ValueKind::Text, $value->kinds, true) ? Many::divided($value) : Many::of($value, 1);
+        if ($value->many !== null) {
+            $many = $value->isOnly(ValueKind::Items) ? $value->many : $value->many->orElse($many);
+        }
 
-        return $list->orNothing();
+        return Outlook::items($many, $in->lengths->joint())->orNothing()->orGap(...$value->gaps);
     }
 }

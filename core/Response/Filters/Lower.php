@@ -8,7 +8,6 @@ use function mb_check_encoding;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 
 use function strtolower;
@@ -20,9 +19,9 @@ final readonly class Lower extends TextFilter
         return new Described('lower', '', 'a text', '[words | lower]', 'Writes it in small letters.', 'passes it on');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    protected function changed(Outlook $text): Outlook
     {
-        return self::grown($value, 1, 3);
+        return self::grown($text, 1, 3);
     }
 
     public function change(string $text, Run $run): string

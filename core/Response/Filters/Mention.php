@@ -6,7 +6,6 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 
 final readonly class Mention extends TextFilter
@@ -16,9 +15,9 @@ final readonly class Mention extends TextFilter
         return new Described('mention', '', 'a text', '[target | mention], the kettle is on.', 'Writes a name so that its owner is told.', 'passes it on');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    protected function changed(Outlook $text): Outlook
     {
-        return self::longer($value, 1);
+        return self::longer($text, 1);
     }
 
     public function change(string $text, Run $run): string

@@ -31,9 +31,9 @@ final readonly class Scores implements Filter
 
     public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
     {
-        $each = ($value->item->longest ?? 0) + self::AROUND;
+        $around = ($value->many->most ?? 0) * self::AROUND;
 
-        return $value->asText(0, $value->most * $each, $value->most * (($value->item->bytes ?? 0) + self::AROUND))->orGap(GapReason::WrongKind);
+        return $value->asText(0, ($value->many->together ?? 0) + $around, ($value->many->bytes ?? 0) + $around)->orGap(GapReason::WrongKind);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null

@@ -6,7 +6,9 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
+use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
@@ -31,6 +33,20 @@ abstract readonly class TextFilter implements Filter
     }
 
     abstract public function change(string $text, Run $run): string;
+
+    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    {
+        if ($value->many === null) {
+            return $this->changed($value);
+        }
+        $list = Outlook::items($value->many->each($this->changed(...)), $in->lengths->joint())->orGap(...$value->gaps);
+        $list = $value->canBeNothing ? $list->orNothing() : $list;
+
+        return $value->isOnly(ValueKind::Items) ? $list : $list->orElse($this->changed($value));
+    }
+
+    /** What it makes of one text, as far as that is known beforehand. */
+    abstract protected function changed(Outlook $text): Outlook;
 
     /** Where a letter can become several: “ﬃ” in capitals are three. Those of ASCII stay as many as they are. */
     protected static function grown(Outlook $value, int $characters, int $bytes): Outlook

@@ -6,7 +6,6 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Words;
 
@@ -17,9 +16,9 @@ final readonly class Title extends TextFilter
         return new Described('title', '', 'a text', '[words | title]', 'Begins each word with a capital and goes on in small letters.', 'passes it on');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    protected function changed(Outlook $text): Outlook
     {
-        return self::grown($value, 3, 3);
+        return self::grown($text, 3, 3);
     }
 
     public function change(string $text, Run $run): string

@@ -6,7 +6,6 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Ends;
 
@@ -17,9 +16,9 @@ final readonly class Trim extends TextFilter
         return new Described('trim', '', 'a text', '[words 2 | trim]', 'Takes the spaces at both ends away.', 'passes it on');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    protected function changed(Outlook $text): Outlook
     {
-        return $value->asText(0, $value->longest, $value->bytes);
+        return $text->asText(0, $text->longest, $text->bytes);
     }
 
     public function change(string $text, Run $run): string

@@ -6,7 +6,6 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 
 final readonly class Upper extends TextFilter
@@ -16,9 +15,9 @@ final readonly class Upper extends TextFilter
         return new Described('upper', '', 'a text', '[words | upper]', 'Writes it in capitals.', 'passes it on');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    protected function changed(Outlook $text): Outlook
     {
-        return self::grown($value, 3, 3);
+        return self::grown($text, 3, 3);
     }
 
     public function change(string $text, Run $run): string

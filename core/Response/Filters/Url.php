@@ -6,7 +6,6 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 
@@ -18,9 +17,9 @@ final readonly class Url extends TextFilter
         return new Described('url', '', 'a text', 'https://charts.lantern-cove.example/find?q=[words | url]', 'Makes it fit for a place in an address.', 'passes it on');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    protected function changed(Outlook $text): Outlook
     {
-        return $value->isOnly(ValueKind::Text) && is_string($value->written) ? Outlook::written(rawurlencode($value->written)) : $value->asText($value->shortest, 3 * $value->bytes, 3 * $value->bytes);
+        return $text->isOnly(ValueKind::Text) && is_string($text->written) ? Outlook::written(rawurlencode($text->written)) : $text->asText($text->shortest, 3 * $text->bytes, 3 * $text->bytes);
     }
 
     public function change(string $text, Run $run): string

@@ -12,6 +12,7 @@ use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Limits;
@@ -78,7 +79,7 @@ final readonly class ChannelName implements Direct, Name
         }
         $outlook = match ($part) {
             'title', 'category', 'link' => Outlook::text(0, Limits::READING),
-            'tags', 'guests' => Outlook::items(Outlook::text(1, Limits::READING), 1, 0)->orElse(Outlook::items(Outlook::text(1, 1), intdiv(Limits::READING, 2), $in->lengths->joint())),
+            'tags', 'guests' => Outlook::items(Many::divided(Outlook::text(1, Limits::READING)), $in->lengths->joint()),
             'viewers', 'followers', 'subscribers' => Outlook::whole(Range::ofACount()),
             'live' => $in->lengths->yesNo(),
             'started', 'next' => $in->lengths->moment(),

@@ -11,6 +11,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Gap;
@@ -35,7 +36,7 @@ final readonly class CommandsName implements Name
         $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->enabled && $one->listed));
         $triggers = Outlook::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));
 
-        return Outlook::items($triggers, count($shown), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
+        return Outlook::items(Many::of($triggers, count($shown)), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
     }
 
     public function value(Call $call, Run $run): Items|Gap|null

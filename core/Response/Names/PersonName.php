@@ -16,6 +16,7 @@ use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Response\Remembering;
@@ -101,7 +102,7 @@ abstract readonly class PersonName implements Name, Remembering, Writable
             '' => Outlook::of(ValueKind::Person, 1, $longestName),
             'name', 'login' => Outlook::text(1, $longestName),
             'level' => $in->lengths->level(),
-            'levels' => Outlook::items($in->lengths->level(), count(Level::cases()), $in->lengths->joint()),
+            'levels' => Outlook::items(Many::of($in->lengths->level(), count(Level::cases())), $in->lengths->joint()),
             'tier' => Outlook::whole(new Range(1, 3))->orNothing(),
             'known', 'here' => $in->lengths->yesNo(),
             'lines' => Outlook::whole(Range::ofACount())->orNothing(),

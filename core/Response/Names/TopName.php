@@ -12,6 +12,7 @@ use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Response\Syntax\Call;
@@ -42,7 +43,7 @@ final readonly class TopName implements Name
         $most = max(1, min(Limits::TOP, $count->range->high ?? Limits::TOP));
         $isBad = $count->range === null || $count->range->low < 1 || $count->range->high > Limits::TOP;
 
-        return Outlook::items(Outlook::of(ValueKind::Person, 1, $in->profile->longestName), $most, $in->lengths->joint())
+        return Outlook::items(Many::of(Outlook::of(ValueKind::Person, 1, $in->profile->longestName), $most), $in->lengths->joint())
             ->orGap(GapReason::NotSearched, ...$count->gaps, ...($isBad ? [GapReason::WrongKind] : []));
     }
 

@@ -16,7 +16,7 @@ final readonly class Outlook
     private const LONGEST_NUMBER = Limits::DIGITS + 2 + Number::DECIMALS;
 
     /** A code point has at most so many bytes (RFC 3629). */
-    private const BYTES = 4;
+    public const BYTES = 4;
 
     /**
      * @param  list<ValueKind>  $kinds  empty for what is always nothing
@@ -26,7 +26,7 @@ final readonly class Outlook
      * @param  Range|null  $range  where it is a whole number
      * @param  bool  $isTyped  whether a viewer chooses how long it is
      * @param  null|bool|int|string|Number  $written  the value itself, where the author wrote it out
-     * @param  Outlook|null  $item  of a list: what each of its parts is
+     * @param  Many|null  $many  the parts, where it can be a list
      */
     private function __construct(
         public array $kinds,
@@ -38,8 +38,7 @@ final readonly class Outlook
         public ?Range $range = null,
         public bool $isTyped = false,
         public null|bool|int|string|Number $written = null,
-        public ?self $item = null,
-        public int $most = 1,
+        public ?Many $many = null,
     ) {
     }
 
@@ -94,18 +93,12 @@ final readonly class Outlook
         return new self([$kind], $shortest, $longest, $bytes ?? $longest * self::BYTES);
     }
 
-    /** A list of at most so many, said as the channel's language joins them. */
-    public static function items(self $item, int $most, int $joint): self
+    /** @param  int  $joint  what the channel's language puts between two, at most */
+    public static function items(Many $many, int $joint): self
     {
-        return new self(
-            [ValueKind::Items],
-            0,
-            min(Limits::SAID, $most * $item->longest + max(0, $most - 1) * $joint),
-            min(Limits::SAID * self::BYTES, $most * $item->bytes + max(0, $most - 1) * $joint * self::BYTES),
-            isTyped: $item->isTyped,
-            item: $item,
-            most: $most,
-        );
+        $joined = $many->joined($joint, $joint * self::BYTES);
+
+        return new self([ValueKind::Items], 0, $joined->longest, $joined->bytes, isTyped: $many->item->isTyped, many: $many);
     }
 
     /** What comes from outside, of which only the length is known. */
@@ -145,7 +138,7 @@ final readonly class Outlook
     /** No longer than another. */
     public function atMost(self $other): self
     {
-        return new self($this->kinds, min($this->shortest, $other->shortest), min($this->longest, $other->longest), min($this->bytes, $other->bytes), $this->canBeNothing, $this->gaps, $this->range, $other->isTyped, null, $this->item, $this->most);
+        return new self($this->kinds, min($this->shortest, $other->shortest), min($this->longest, $other->longest), min($this->bytes, $other->bytes), $this->canBeNothing, $this->gaps, $this->range, $other->isTyped, null, $this->many);
     }
 
     public function withoutGaps(): self
@@ -166,8 +159,7 @@ final readonly class Outlook
             $this->range !== null && $other->range !== null ? $this->range->through($other->range) : null,
             $this->isTyped || $other->isTyped,
             null,
-            $this->item === null || $other->item === null ? $this->item ?? $other->item : $this->item->orElse($other->item),
-            max($this->most, $other->most),
+            $this->many === null || $other->many === null ? $this->many ?? $other->many : $this->many->orElse($other->many),
         );
     }
 
@@ -235,6 +227,6 @@ final readonly class Outlook
     /** @param  list<GapReason>|null  $gaps */
     private function with(?int $shortest = null, ?bool $canBeNothing = null, ?array $gaps = null, ?bool $isTyped = null): self
     {
-        return new self($this->kinds, $shortest ?? $this->shortest, $this->longest, $this->bytes, $canBeNothing ?? $this->canBeNothing, $gaps ?? $this->gaps, $this->range, $isTyped ?? $this->isTyped, $this->written, $this->item, $this->most);
+        return new self($this->kinds, $shortest ?? $this->shortest, $this->longest, $this->bytes, $canBeNothing ?? $this->canBeNothing, $gaps ?? $this->gaps, $this->range, $isTyped ?? $this->isTyped, $this->written, $this->many);
     }
 }

@@ -28,7 +28,7 @@
                 <p>You typed something here <span data-offer-when></span> that was never saved. <button type="button" class="as-link" data-take-up>Take it up</button> or <button type="button" class="as-link" data-throw-away>throw it away</button>.</p>
             </div>
             @if ($isNew && $problems === [] && ! $conflict)
-                <p class="samples">Begin with @foreach (SilverParrot\Pack\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}" data-throw-away>{{ $sample->label() }}</a>@if (! $loop->last), @endif @endforeach, or with nothing.</p>
+                <p class="samples">Begin with @foreach (SilverParrot\Pack\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}" data-throw-away>{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
             @endif
             <form id="command" method="post" action="{{ $isNew ? route('write.store', $channel) : route('write.update', [$channel, $row]) }}" data-command="{{ $row?->id ?? 'new' }}" data-channel="{{ $channel->id }}" data-revision="{{ $revision }}"
                 data-preview="{{ route('write.preview', $channel) }}" data-reference="{{ route('write.reference', $channel) }}" @if (session('saved')) data-saved @endif @if ($conflict || $problems !== []) data-unsaved @endif autocomplete="off">

@@ -49,6 +49,11 @@ final class OutlookTest extends TestCase
 
     private const LETTERS = ['w', 'ß', 'ﬃ', '🦜', "e\u{301}", '7', '７', "\u{1F1E6}", 'x y ', "\u{200D}", 'İ'];
 
+    /** Values of which some or all are lists, and what can be done to lists one after another. */
+    private const LISTS = ['words', 'message', 'channel.tags', 'caller.levels', 'commands', '(caller.tier or words)', '(either now, commands)', '(either words, caller.levels)', '(words and caller.levels)', '(caller.levels or now)'];
+
+    private const CHAINS = ['sort | mention', 'sort | join " — and — "', 'upper | join " — and — "', 'reverse | url', 'reverse | url | first', 'mention | join words', 'sort | title | last', 'cut 400 | first', 'join "" | upper', 'reverse | trim | reverse', 'sort | count'];
+
     /** @return iterable<string, array{string, list<string>}> the language, and responses */
     public static function responses(): iterable
     {
@@ -57,6 +62,13 @@ final class OutlookTest extends TestCase
             $sources[$case['source']] = true;
         }
         yield 'the cases of the language' => ['en', array_map(strval(...), array_keys($sources))];
+        $chained = [];
+        foreach (self::LISTS as $list) {
+            foreach (self::CHAINS as $chain) {
+                $chained[] = "[$list | $chain]";
+            }
+        }
+        yield 'lists through several filters' => ['en', $chained];
         foreach (['en', 'pl', 'ar', 'ja', 'de'] as $number => $language) {
             $filtered = [];
             foreach (self::VALUES as $at => $value) {

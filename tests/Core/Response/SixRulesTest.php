@@ -96,6 +96,11 @@ final class SixRulesTest extends TestCase
         self::assertSame('bad-roll', $this->say('[roll 0 to '.Limits::WIDEST_ROLL.']', '')->failed?->reason);
     }
 
+    public function test_what_cannot_be_read_fails_with_its_mistake(): void
+    {
+        self::assertSame('There is no filter named dat.', $this->say('Ahoy! [now | dat] [nobodys]', '')->failed?->getMessage());
+    }
+
     /** 6. Repeatable: same pack, memory, moment, seed, cast and results, same words; another seed or event, other luck. */
     public function test_the_same_circumstances_say_the_same_words(): void
     {
