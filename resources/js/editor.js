@@ -1,4 +1,5 @@
 import { completionKeymap } from '@codemirror/autocomplete';
+import { closing } from './closing.js';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { bracketMatching, HighlightStyle, StreamLanguage, syntaxHighlighting } from '@codemirror/language';
 import { setDiagnostics } from '@codemirror/lint';
@@ -15,6 +16,7 @@ const highlight = HighlightStyle.define([
     { tag: tags.verb, class: 'tok-verb' },
     { tag: tags.text, class: 'tok-text' },
     { tag: tags.number, class: 'tok-number' },
+    { tag: tags.sign, class: 'tok-sign' },
 ]);
 
 /** Spans come in characters (code points); the editor counts in UTF-16 units. */
@@ -35,6 +37,7 @@ export function editorFor(area, extensions = []) {
                 history(),
                 ...extensions,
                 bracketMatching(),
+                closing,
                 StreamLanguage.define(responseLanguage),
                 syntaxHighlighting(highlight),
                 keymap.of([...completionKeymap, ...defaultKeymap.filter((one) => one.key !== 'Mod-Enter'), ...historyKeymap]),

@@ -1,6 +1,6 @@
 import { Tag } from '@lezer/highlight';
 
-export const tags = { bracket: Tag.define(), name: Tag.define(), word: Tag.define(), verb: Tag.define(), text: Tag.define(), number: Tag.define() };
+export const tags = { bracket: Tag.define(), name: Tag.define(), word: Tag.define(), verb: Tag.define(), text: Tag.define(), number: Tag.define(), sign: Tag.define() };
 
 const VERBS = /^(add|take|set|clear)$/i;
 
@@ -40,7 +40,7 @@ export const responseLanguage = {
             return VERBS.test(name[0]) ? 'verb' : WORDS.test(name[0]) ? 'word' : 'name';
         }
         stream.next();
-        return 'word';
+        return 'sign';
     },
     tokenTable: tags,
 };

@@ -136,6 +136,18 @@ final class MainJobTest extends BrowserTestCase
         self::assertSame([], $page->barriers());
     }
 
+    public function test_a_slot_that_is_opened_is_closed_and_a_doubled_bracket_is_none(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!tide')));
+        $typed = [['', ''], ['High [', 'High []'], ['caller', 'High [caller]'], ["\u{E00C}] water", 'High [caller] water'], ['[', 'High [caller] water[]'], ['[', 'High [caller] water[['], ["sic]\u{E003}\u{E003}\u{E003}\u{E003}\u{E003}\u{E003}[\u{E003}", 'High [caller] water']];
+        foreach ($typed as [$keys, $text]) {
+            $keys === '' ? $page->write('[data-response] .cm-content', '') : $page->find('[data-response] .cm-content')->sendKeys($keys);
+            $page->waitFor(static fn (): bool => $page->value('textarea[name^=responses]') === $text, fn (): string => "“{$text}” and not “{$page->value('textarea[name^=responses]')}”");
+        }
+    }
+
     public function test_emotes_complete_words_are_told_under_the_pointer_and_a_choice_shows_what_belongs_to_it(): void
     {
         $page = $this->browser;
