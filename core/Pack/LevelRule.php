@@ -37,7 +37,7 @@ final readonly class LevelRule
         return $this->atLeast === Level::Everyone || ($this->atLeast === null && ($this->anyOf === [] || in_array(Level::Everyone, $this->anyOf, true)));
     }
 
-    /** "everyone", "moderators and up", "subscribers, VIPs" */
+    /** "everyone", "moderators and up", "regulars, VIPs and the streamer" */
     public function inWords(): string
     {
         if ($this->isForEveryone()) {
@@ -47,6 +47,9 @@ final readonly class LevelRule
             return $this->atLeast === Level::Streamer ? 'the streamer' : $this->atLeast->plural().' and up';
         }
 
-        return implode(', ', array_map(static fn (Level $level): string => $level->plural(), $this->anyOf));
+        $words = array_map(static fn (Level $level): string => $level->plural(), $this->anyOf);
+        $last = array_pop($words);
+
+        return $words === [] ? (string) $last : implode(', ', $words)." and $last";
     }
 }

@@ -54,7 +54,7 @@ final class TalkerTest extends TestCase
             self::assertSame($byLeast, $least->admits($levels));
             self::assertTrue((new LevelRule)->admits($levels));
         }
-        self::assertSame(['everyone', 'subscribers, VIPs', 'VIPs and up'], [(new LevelRule)->inWords(), $any->inWords(), $least->inWords()]);
+        self::assertSame(['everyone', 'subscribers and VIPs', 'VIPs and up'], [(new LevelRule)->inWords(), $any->inWords(), $least->inWords()]);
     }
 
     public function test_a_closed_gate_has_a_reason_a_way_to_open_it_and_its_refusal_reply(): void

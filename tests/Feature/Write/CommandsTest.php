@@ -29,7 +29,7 @@ final class CommandsTest extends TestCase
         $core = CommandRows::toCore($this->command('!wave'));
         self::assertSame([$text, 3, 'splash'], [$core->responses[0]->text, $core->responses[0]->weight, $core->responses[1]->text]);
         self::assertSame(['!hi', '!ho'], $core->aliases);
-        self::assertSame('regulars, VIPs', (new \SilverParrot\Pack\LevelRule([\SilverParrot\Chat\Level::Regular, \SilverParrot\Chat\Level::Vip]))->inWords());
+        self::assertSame('regulars and VIPs', (new \SilverParrot\Pack\LevelRule([\SilverParrot\Chat\Level::Regular, \SilverParrot\Chat\Level::Vip]))->inWords());
         self::assertSame([false, true, 'streamer', 'reply', 'Sea'], [$core->listed, $core->enabled, $core->voice->value, $core->place->value, $core->group]);
         $this->get(route('write', $this->cove).'?find=splash')->assertSee('!wave')->assertDontSee('!tide')->assertSee('&lt;b&gt;', false);
         $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs, regulars, every 10 s', false);
