@@ -36,6 +36,7 @@ use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Range;
+use SilverParrot\Value\TimeSpan;
 
 /**
  * Goes through a response once, before anybody says a line, and tells what its values can be. It errs on one side only:
@@ -43,6 +44,9 @@ use SilverParrot\Value\Range;
  */
 final class Forecast
 {
+    /** How many digits more than four a year can get by adding weeks, and weeks again. */
+    private const FAR = 2;
+
     /** @var list<array{Slot, Outlook}> */
     private array $slots = [];
 
@@ -243,8 +247,9 @@ final class Forecast
 
     private function sum(Operation $operation, Outlook $left, Outlook $right): Outlook
     {
-        if ($left->isOnly(ValueKind::Moment)) {
-            return $left->orGap(...$right->gaps, ...($right->isOnly(ValueKind::Text, ValueKind::Span) ? [] : [GapReason::WrongKind]));
+        $moment = in_array(ValueKind::Moment, $left->kinds, true) ? $this->shifted($operation, $left, $right) : null;
+        if ($moment !== null && $left->isOnly(ValueKind::Moment)) {
+            return $moment;
         }
         [$left, $right] = [$left->asNumber(), $right->asNumber()];
         $gaps = [...$left->gaps, ...$right->gaps];
@@ -266,7 +271,21 @@ final class Forecast
             default => Outlook::number(),
         };
 
-        return $number->orGap(...$gaps);
+        $number = $number->orGap(...$gaps);
+
+        return $moment === null ? $number : $number->orElse($moment);
+    }
+
+    /** A moment and a length of time. */
+    private function shifted(Operation $operation, Outlook $left, Outlook $right): Outlook
+    {
+        $isLength = is_string($right->written) ? TimeSpan::secondsOf($right->written) !== null : $right->isOnly(ValueKind::Span) && ! $right->canBeNothing;
+        $isShift = $operation === Operation::Plus || $operation === Operation::Minus;
+
+        $moment = $this->lengths->moment();
+        $far = Outlook::of(ValueKind::Moment, $moment->shortest, $moment->longest + self::FAR, $moment->bytes + 4 * self::FAR);
+
+        return $far->orGap(...$left->gaps, ...($left->canBeNothing ? [GapReason::NothingToCount] : []), ...$right->gaps, ...($isLength && $isShift ? [] : [GapReason::WrongKind]));
     }
 
     private function roll(Roll $roll): Outlook

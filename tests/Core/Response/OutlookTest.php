@@ -69,6 +69,8 @@ final class OutlookTest extends TestCase
             }
         }
         yield 'lists through several filters' => ['en', $chained];
+        $moments = ['(now + since occasion.launch)', '(now - until occasion.launch)', '(occasion.launch + "2 days")', '(now + "999999 weeks 999999 weeks 999999 weeks")', '(now - "999999 weeks")', '((either now, 3) + "2 days")', '(now * "2 days")', '(now + words)', '(occasion.launch - occasion.leak)', '(-now)', '(3 + now)'];
+        yield 'moments that are moved' => ['en', [...array_map(static fn (string $moment): string => "[$moment]", $moments), ...array_map(static fn (string $moment): string => "[$moment or words or 1]", $moments)]];
         foreach (['en', 'pl', 'ar', 'ja', 'de'] as $number => $language) {
             $filtered = [];
             foreach (self::VALUES as $at => $value) {
