@@ -32,7 +32,7 @@ final class CommandsTest extends TestCase
         self::assertSame('regulars and VIPs', (new \SilverParrot\Pack\LevelRule([\SilverParrot\Chat\Level::Regular, \SilverParrot\Chat\Level::Vip]))->inWords());
         self::assertSame([false, true, 'streamer', 'reply', 'Sea'], [$core->listed, $core->enabled, $core->voice->value, $core->place->value, $core->group]);
         $this->get(route('write', $this->cove).'?find=splash')->assertSee('!wave')->assertDontSee('!tide')->assertSee('&lt;b&gt;', false);
-        $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs, regulars, every 10 s', false);
+        $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs and regulars, every 10 s', false);
     }
 
     public function test_what_cannot_be_saved_is_said_beside_the_field_and_nothing_typed_is_lost(): void
