@@ -11,7 +11,10 @@ use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Row;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
 use SilverParrot\Source\Source;
+
+use function strlen;
 
 /** A response that has been read once and can be said any number of times. */
 final class Response
@@ -79,10 +82,17 @@ final class Response
     public function say(Run $run): Said|Failed|null
     {
         try {
-            return $run->said(($this->row ??= Row::of($this->parts))->fill($run)) ?? $this->lacking($run);
+            $row = ($this->row ??= Row::of($this->parts))->fill($run);
         } catch (Failed $failed) {
-            return $run->lacks() ? $this->lacking($run) : $this->named($failed);
+            return $run->lacks ? $this->lacking($run) : $this->named($failed);
         }
+        if ($run->lacks) {
+            return $this->lacking($run);
+        }
+        $said = new Said($row, $run->changed === null ? [] : $run->changed->changes());
+
+        // There are no loops, so it is enough to look once. Bytes are a cheap bound: only beyond it are characters counted.
+        return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? Failed::tooMuchSaid() : $said;
     }
 
     /** What cannot be read fails with the sentence of its mistake. */

@@ -13,6 +13,7 @@ use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Response\Syntax\Text;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 
 /** Says a response by asking each part of its tree in turn, with nothing made ready beforehand: what rows are held against. */
@@ -23,9 +24,8 @@ final class StepByStep
     {
         try {
             $text = self::all($response->parts, $run);
-            $run->said([$text]);
 
-            return $text;
+            return mb_strlen($text) > Limits::SAID ? Failed::tooMuchSaid()->getMessage() : $text;
         } catch (Failed $failed) {
             return $failed->getMessage();
         }

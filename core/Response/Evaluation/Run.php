@@ -52,7 +52,11 @@ final class Run
 
     public ?SlotTrace $trace = null;
 
-    private ?Overlay $changed = null;
+    /** Whether something that it asked for is not there yet. */
+    public bool $lacks = false;
+
+    /** What it has changed so far; null where that is nothing. */
+    public ?Overlay $changed = null;
 
     private ?Printer $printer = null;
 
@@ -99,34 +103,9 @@ final class Run
             return true;
         }
         $this->needed->key($key);
+        $this->lacks = true;
 
         return false;
-    }
-
-    /** Whether something that was asked for is not there yet. */
-    public function lacks(): bool
-    {
-        return $this->needed->keys !== [] || $this->needed->requests !== [];
-    }
-
-    /**
-     * @param  array<int, string|Said>  $row  as Said takes it
-     * @return Said|null null while something is not there yet
-     *
-     * @throws Failed when it is more than any saying may be; there are no loops, so it is looked at once, at the end
-     */
-    public function said(array $row): ?Said
-    {
-        if ($this->needed->keys !== [] || $this->needed->requests !== []) {
-            return null;
-        }
-        $said = new Said($row, $this->changed === null ? [] : $this->changed->changes());
-        // Bytes are a cheap bound: only beyond it are characters counted.
-        if (strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID) {
-            throw Failed::tooMuchSaid();
-        }
-
-        return $said;
     }
 
     public function read(Request $request): null|bool|int|string|Value
@@ -138,6 +117,7 @@ final class Run
         }
         if ($reading instanceof Gap && $reading->isPending()) {
             $this->needed->request($request);
+            $this->lacks = true;
         }
 
         return $reading;
