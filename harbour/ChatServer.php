@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Harbour;
 
-use function Amp\async;
-
 use Amp\ByteStream\StreamException;
 use Amp\Socket\ServerSocket;
 use Amp\Socket\Socket;
 use Amp\Socket\TlsException;
 use SilverParrot\Chat\Wire\IrcLine;
+
+use function Amp\async;
 
 /** A chat server that speaks IRC with IRCv3 capabilities, peopled by a simulated crowd. */
 final class ChatServer

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Harbour;
 
-use function Amp\async;
-
 use Amp\ByteStream\StreamException;
 use Amp\Future;
 use Amp\Socket\Socket;
 use SilverParrot\Chat\Wire\IrcLine;
+
+use function Amp\async;
 
 /** Somebody connected to the chat server. */
 final class Client

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Harbour;
 
-use function Amp\async;
-
 use Amp\ByteStream\StreamException;
 use Amp\CancelledException;
 use Amp\Socket\ServerSocket;
@@ -13,6 +11,8 @@ use Amp\Socket\Socket;
 use Amp\TimeoutCancellation;
 use GuzzleHttp\Psr7\Message;
 use Psr\Http\Message\RequestInterface;
+
+use function Amp\async;
 
 /**
  * A small web service. Anybody may ask: GET /channels/LOGIN, /channels/LOGIN/people, /people/LOGIN. Whoever has the key

@@ -9,14 +9,8 @@ declare(strict_types=1);
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
-use function Amp\async;
-use function Amp\delay;
-
 use Amp\Socket\BindContext;
 use Amp\Socket\Certificate;
-
-use function Amp\Socket\listen;
-
 use Amp\Socket\ServerTlsContext;
 use Amp\Socket\SocketException;
 use Harbour\Accounts;
@@ -26,6 +20,10 @@ use Harbour\Limits;
 use Harbour\Town;
 use Harbour\Troubles;
 use Harbour\WebService;
+
+use function Amp\async;
+use function Amp\delay;
+use function Amp\Socket\listen;
 
 $options = getopt('', ['chat-port:', 'details-port:', 'seed:', 'pace:', 'channel:', 'moderators:', 'people:', 'accounts:', 'password:', 'certificate:', 'certificate-key:']);
 $option = static fn (string $name, string $default = ''): string => is_string($options[$name] ?? null) ? $options[$name] : $default;

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Air;
 
-use function Amp\async;
-
 use Amp\Socket\ServerSocket;
 use Amp\TimeoutCancellation;
 use App\Air\Streams\Streams;
@@ -32,6 +30,8 @@ use SilverParrot\Memory\View;
 use SilverParrot\Outbox\Pace;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
+
+use function Amp\async;
 
 /** The long-running talker: one process for all channels whose lease it holds. */
 final class Air

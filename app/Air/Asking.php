@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Air;
 
-use function Amp\async;
-
 use Amp\TimeoutCancellation;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Lookup\Web;
 use SilverParrot\Memory\Standings;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
+
+use function Amp\async;
 
 /** The outside for one line: whatever it asks must come within one deadline. Other lines go on meanwhile. */
 final class Asking implements Web

@@ -5,18 +5,9 @@ declare(strict_types=1);
 namespace App\Air;
 
 use Amp\ByteStream\StreamException;
-
-use function Amp\delay;
-
 use Amp\Dns\DnsException;
 use Amp\Dns\DnsRecord;
-
-use function Amp\Dns\resolve;
-
 use Amp\Socket\ClientTlsContext;
-
-use function Amp\Socket\connect;
-
 use Amp\Socket\ConnectContext;
 use Amp\Socket\ConnectException;
 use Amp\Socket\Socket;
@@ -24,6 +15,10 @@ use Amp\Socket\TlsException;
 use Amp\TimeoutCancellation;
 use Closure;
 use SilverParrot\Chat\Wire\IrcLine;
+
+use function Amp\delay;
+use function Amp\Dns\resolve;
+use function Amp\Socket\connect;
 
 /** The talker's way into a chat. It comes back by itself, with growing pauses and a little chance in them. */
 final class ChatConnection

@@ -7,10 +7,9 @@ namespace App\Air;
 use Amp\ByteStream\StreamException;
 use Amp\Cancellation;
 use Amp\CancelledException;
+use Amp\Socket\ConnectException;
 
 use function Amp\Socket\connect;
-
-use Amp\Socket\ConnectException;
 
 /** Details from the streaming service's web service, asked without stopping the loop. */
 final readonly class Details

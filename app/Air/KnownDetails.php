@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Air;
 
-use function Amp\async;
-
 use Amp\Cancellation;
 use Amp\Future;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
+
+use function Amp\async;
 
 /** What the service has said of a channel and its people, kept for a while and then asked anew. */
 final class KnownDetails implements Readings

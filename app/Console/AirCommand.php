@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Amp\Socket\BindContext;
-
-use function Amp\Socket\listen;
-
 use Amp\Socket\ServerSocket;
 use Amp\Socket\SocketException;
 use App\Air\Air;
@@ -17,6 +14,8 @@ use Illuminate\Console\Command;
 use Illuminate\Contracts\Config\Repository;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
+
+use function Amp\Socket\listen;
 
 final class AirCommand extends Command
 {

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Chance;
 
-use function hash;
-
 use Random\Engine\PcgOneseq128XslRr64;
 use Random\Randomizer;
+
+use function hash;
 
 /** Chance that depends on the channel's seed, the event and the place, and on nothing else. */
 final readonly class KeyedChance implements Chance

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Lookup;
 
-use function array_key_exists;
-
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
+
+use function array_key_exists;
 
 /** Results given beforehand, for rehearsal; the rest of the outside is down. */
 final readonly class CannedReadings implements Readings

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
-use function implode;
-
 use SilverParrot\Memory\Change;
 use Stringable;
+
+use function implode;
 
 /**
  * What came of saying a response, or a branch of it: a text, where it came from, and what it changes.

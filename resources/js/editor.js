@@ -1,10 +1,10 @@
 import { completionKeymap } from '@codemirror/autocomplete';
-import { closing } from './closing.js';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { bracketMatching, HighlightStyle, StreamLanguage, syntaxHighlighting } from '@codemirror/language';
 import { setDiagnostics } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
 import { EditorView, keymap, placeholder } from '@codemirror/view';
+import { closing } from './closing.js';
 import { responseLanguage, tags } from './response-language.js';
 
 const nonce = document.querySelector('meta[name=style-nonce]').content;

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Air;
 
-use function Amp\async;
-use function Amp\delay;
-
 use App\Air\ChatAddress;
 use App\Air\ChatConnection;
 use App\Air\SignIn;
@@ -14,6 +11,9 @@ use App\Air\Standing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Wire\IrcLine;
+
+use function Amp\async;
+use function Amp\delay;
 
 /** The talker's way into a chat that asks who it is, and that has to prove who it is itself. */
 final class ConnectionTest extends TestCase

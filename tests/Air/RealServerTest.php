@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Air;
 
-use function Amp\async;
-use function Amp\delay;
-
 use App\Air\ChatAddress;
 use App\Air\ChatConnection;
 use App\Air\Standing;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Wire\IrcLine;
+
+use function Amp\async;
+use function Amp\delay;
 
 /** The talker's connection against an IRC server that knows nothing of us: ngircd (Debian). */
 final class RealServerTest extends TestCase

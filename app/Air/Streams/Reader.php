@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Air\Streams;
 
-use function Amp\async;
-
 use Amp\ByteStream\StreamException;
 use Amp\Socket\Socket;
+
+use function Amp\async;
 
 /** A page that reads along. What it is too slow for waits in a bounded buffer; beyond that it is cut off and comes back. */
 final class Reader

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Air\Streams;
 
-use function Amp\async;
-
 use Amp\ByteStream\StreamException;
 use Amp\CancelledException;
 use Amp\Socket\ServerSocket;
@@ -15,6 +13,8 @@ use GuzzleHttp\Psr7\Message;
 use GuzzleHttp\Psr7\Query;
 use Illuminate\Database\Connection;
 use SensitiveParameter;
+
+use function Amp\async;
 
 /**
  * Streams of events (HTML Standard, server-sent events) from the talker's own loop, so that no page ever holds a PHP

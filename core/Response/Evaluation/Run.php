@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
-use function is_string;
-
 use Random\Randomizer;
 use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
@@ -21,6 +19,7 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\Value;
 use SilverParrot\World;
 
+use function is_string;
 use function strlen;
 
 /**

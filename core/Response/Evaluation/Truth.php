@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
-use function is_string;
-
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
+
+use function is_string;
 
 /** Whether there is a value: not nothing, not blank text, not `no`, not an empty list. 0 is a value. */
 final class Truth

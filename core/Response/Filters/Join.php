@@ -32,7 +32,6 @@ final readonly class Join implements Filter
         }
         $joined = $value->many->joined($arguments[0]->longest, $arguments[0]->bytes);
         $text = $value->asText(0, $joined->longest, $joined->bytes);
-
         $text = $arguments[0]->isTyped ? $text->typed() : $text;
 
         return $value->isOnly(ValueKind::Items) ? $text : $text->orElse($value);

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Filters;
 
-use function mb_check_encoding;
-
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Outlook\Outlook;
 
+use function mb_check_encoding;
 use function strtolower;
 
 final readonly class Lower extends TextFilter

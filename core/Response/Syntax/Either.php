@@ -31,12 +31,26 @@ final readonly class Either implements Expression, Prepares
     {
         $last = count($this->options) - 1;
         $span = $this->span;
-        $values = Preparing::written($this->options);
+        $values = $this->written();
         if ($values !== null) {
             return static fn (Run $run): null|bool|int|string|Value => $values[$run->draw($span)->getInt(0, $last)];
         }
         $options = array_map(Preparing::value(...), $this->options);
 
         return static fn (Run $run): null|bool|int|string|Value => $options[$run->draw($span)->getInt(0, $last)]($run);
+    }
+
+    /** @return non-empty-list<null|bool|int|string|Value>|null the values, where all are written out */
+    private function written(): ?array
+    {
+        $values = [];
+        foreach ($this->options as $option) {
+            if (! $option instanceof Literal) {
+                return null;
+            }
+            $values[] = $option->value;
+        }
+
+        return $values;
     }
 }

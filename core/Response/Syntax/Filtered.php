@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
-
-use function is_string;
-
 use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
@@ -15,6 +12,8 @@ use SilverParrot\Response\Filters\TextFilter;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
+
+use function is_string;
 
 /** A value with a filter behind it. */
 final readonly class Filtered implements Expression, Prepares
@@ -67,8 +66,8 @@ final readonly class Filtered implements Expression, Prepares
         $filter = $this->filter;
         $before = Preparing::value($this->value);
         $endsGaps = $filter instanceof EndsGaps;
-
         if ($filter instanceof TextFilter) {
+            // Most filters change a text, and most values are one: nothing else need be looked at.
             return static function (Run $run) use ($filter, $before): null|bool|int|string|Value {
                 $value = $before($run);
 

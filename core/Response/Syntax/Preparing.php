@@ -16,21 +16,4 @@ final class Preparing
     {
         return $expression instanceof Prepares ? $expression->prepared() : $expression->evaluate(...);
     }
-
-    /**
-     * @param  non-empty-list<Expression>  $expressions
-     * @return non-empty-list<null|bool|int|string|Value>|null their values, where all are written out
-     */
-    public static function written(array $expressions): ?array
-    {
-        $values = [];
-        foreach ($expressions as $expression) {
-            if (! $expression instanceof Literal) {
-                return null;
-            }
-            $values[] = $expression->value;
-        }
-
-        return $values;
-    }
 }

@@ -5,9 +5,6 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
-
-use function is_string;
-
 use SilverParrot\Chat\Person;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
@@ -15,6 +12,8 @@ use SilverParrot\Response\Said;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
+
+use function is_string;
 
 /** Parts made ready to be said often: what the author wrote, with blanks, and a closure for each blank. */
 final readonly class Row
