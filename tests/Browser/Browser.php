@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
-use Facebook\WebDriver\Chrome\ChromeOptions;
-use Facebook\WebDriver\Exception\Internal\WebDriverCurlException;
-use Facebook\WebDriver\Exception\WebDriverException;
-use Facebook\WebDriver\Remote\DesiredCapabilities;
-use Facebook\WebDriver\Remote\RemoteWebDriver;
-use Facebook\WebDriver\Remote\RemoteWebElement;
-use Facebook\WebDriver\WebDriverBy;
 use PHPUnit\Framework\Assert;
+use WebDriver\Chrome\ChromeDevToolsDriver;
+use WebDriver\Chrome\ChromeOptions;
+use WebDriver\Exception\Internal\WebDriverCurlException;
+use WebDriver\Exception\WebDriverException;
+use WebDriver\Remote\DesiredCapabilities;
+use WebDriver\Remote\RemoteWebDriver;
+use WebDriver\Remote\RemoteWebElement;
+use WebDriver\WebDriverBy;
 
 /** Headless Chromium, driven as a person would drive it. */
 final class Browser
@@ -26,6 +26,7 @@ final class Browser
 
     public static function open(): self
     {
+        PlainNames::give();
         $port = \Ground\Port::firstFreeFrom(19515);
         $profile = sys_get_temp_dir().'/parrot-browser-'.bin2hex(random_bytes(4));
         mkdir($profile);
