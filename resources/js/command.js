@@ -116,6 +116,12 @@ class CommandPage {
             findings.forEach((one) => notes.push(this.note(one, place)));
         }
         document.getElementById('findings').replaceChildren(...notes);
+        // On a narrow screen they stand below the text, out of sight while it is written.
+        const jump = document.querySelector('.to-findings');
+        if (jump) {
+            jump.hidden = notes.length === 0;
+            jump.textContent = notes.length === 1 ? '1 finding' : `${notes.length} findings`;
+        }
         layNotes();
     }
 

@@ -51,6 +51,10 @@ final class ViewsTest extends BrowserTestCase
         $page->waitFor(fn (): bool => (bool) $page->script('const box = document.getElementById("say-line").getBoundingClientRect(); return box.top > 0 && box.bottom < innerHeight - 40'), 'the chat’s field is in sight');
         $this->say('!splinter', 'bram');
         $page->sees('Splinters while', '#lines');
+        $page->write('[data-response] .cm-content', 'Ahoy [caler]!')->sees('1 finding', '.save-bar')->press('1 finding', '.save-bar');
+        $page->waitFor(fn (): bool => (bool) $page->script('const box = document.querySelector("#findings .finding, #findings > *").getBoundingClientRect(); return box.top >= 0 && box.bottom < innerHeight'), 'the finding is in sight');
+        $page->press('Did you mean caller?', '#findings')->sees('Ahoy', '#preview');
+        $page->waitFor(fn (): bool => $page->script('return document.querySelector(".to-findings").hidden') === true, 'there are no findings any more');
     }
 
     public function test_nothing_is_fetched_from_elsewhere_and_nothing_complains(): void

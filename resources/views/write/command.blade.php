@@ -85,7 +85,7 @@
                 </fieldset>
                 <p class="sentence" id="sentence">{{ $sentence }}</p>
                 @if ($mayWrite)
-                    <p class="save-bar"><button class="strong">Save</button> <span class="small" id="save-state">{{ $isNew ? 'Not saved yet.' : 'Saved.' }}</span></p>
+                    <p class="save-bar"><button class="strong">Save</button> <span class="small" id="save-state">{{ $isNew ? 'Not saved yet.' : 'Saved.' }}</span> <a class="to-findings" href="#findings" hidden></a></p>
                 @endif
             </form>
             @include('rehearse.partials.expectations', ['keptWith' => ''])
