@@ -9,8 +9,16 @@ use SilverParrot\Value\Moment;
 /** One line of chat, as it was typed. */
 final readonly class ChatLine implements Event
 {
-    public function __construct(public string $key, public Person $by, public string $text, public Moment $at)
+    /** Before keys that stand for a message id which could not be kept as it is. */
+    public const HASHED = '#';
+
+    /** Who can be answered privately, by the name that the chat knows them by now. */
+    public string $nick;
+
+    /** @param  string|null  $nick  null where the chat knows them by their login; empty where they cannot be addressed */
+    public function __construct(public string $key, public Person $by, public string $text, public Moment $at, ?string $nick = null)
     {
+        $this->nick = $nick ?? $by->login;
     }
 
     public function key(): string

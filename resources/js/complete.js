@@ -53,5 +53,6 @@ export function completion(entriesOf) {
         const fit = entries.filter((one) => (isFilter ? one.heading === 'Filters' : one.heading === 'Names' || (isHead && (one.heading === 'Verbs' || one.heading === 'Phrases'))) && /^[\p{L}_]/u.test(one.insert));
         return { from: word.from, options: fit.map(option), validFor: /^[\p{L}\p{N}_.]*$/u };
     };
-    return autocompletion({ override: [source], icons: false, maxRenderedOptions: 60 });
+    // A list that is seen takes keys at once: whoever is quick means what is shown.
+    return autocompletion({ override: [source], icons: false, maxRenderedOptions: 60, interactionDelay: 0 });
 }

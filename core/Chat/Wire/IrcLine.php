@@ -10,6 +10,12 @@ final readonly class IrcLine
     /** Bytes of a line without its tags, CR LF included (RFC 2812, 2.3). */
     public const LONGEST = 512;
 
+    /** Bytes of the tags of a line (IRCv3 message-tags). */
+    public const LONGEST_TAGS = 8_191;
+
+    /** RFC 1459, 2.3; the last one takes all that is left. */
+    private const MOST_PARAMS = 15;
+
     /** How values of tags are written (IRCv3 message-tags). */
     private const ESCAPES = ['\\:' => ';', '\\s' => ' ', '\\\\' => '\\', '\\r' => "\r", '\\n' => "\n"];
 
@@ -17,7 +23,7 @@ final readonly class IrcLine
      * @param  string  $command  upper case
      * @param  list<string>  $params
      * @param  string  $prefix  "nick!user@host" or a server's name; empty for none
-     * @param  array<string, string>  $tags
+     * @param  array<array-key, string>  $tags  a name of digits is a whole number here
      */
     public function __construct(public string $command, public array $params = [], public string $prefix = '', public array $tags = [])
     {
@@ -63,6 +69,12 @@ final readonly class IrcLine
         return $line."\r\n";
     }
 
+    /** Empty where there is none, or it has no value. */
+    public function tag(string $name): string
+    {
+        return $this->tags[$name] ?? '';
+    }
+
     public function nick(): string
     {
         return explode('!', $this->prefix)[0];
@@ -78,7 +90,7 @@ final readonly class IrcLine
         return strtr($text, ["\r" => '', "\n" => '', "\0" => '', ' ' => '_']);
     }
 
-    /** @return array<string, string> */
+    /** @return array<array-key, string> */
     private static function tags(string $written): array
     {
         $tags = [];
@@ -99,8 +111,8 @@ final readonly class IrcLine
         $params = [];
         $rest = ltrim($rest, ' ');
         while ($rest !== '') {
-            if ($rest[0] === ':') {
-                $params[] = substr($rest, 1);
+            if ($rest[0] === ':' || count($params) === self::MOST_PARAMS - 1) {
+                $params[] = $rest[0] === ':' ? substr($rest, 1) : $rest;
                 break;
             }
             [$param, $rest] = explode(' ', $rest, 2) + [1 => ''];

@@ -60,7 +60,7 @@ final readonly class Say
             return [[], $said];
         }
 
-        return [[new Saying($fit, $command->voice, $command->place, $line->key, $line->by->login)], $said];
+        return [[new Saying($fit, $command->voice, $command->place, $line->key, $line->nick)], $said];
     }
 
     private function drawn(Command $command, World $world): ?int

@@ -1,4 +1,4 @@
-@props(['title', 'channel' => null, 'room' => null])
+@props(['title', 'channel' => null, 'room' => null, 'address' => request()->isMethod('GET') ? request()->fullUrl() : route('home')])
 <!doctype html>
 <html lang="en" data-bs-theme="light">
 <head>
@@ -33,7 +33,7 @@
                     @endif
                 </p>
             @endif
-            <p class="notice is-finding" id="lost-session" hidden>Your session has ended. What you typed is kept on this machine: <a href="{{ route('sign-in') }}" data-sign-in-again>sign in again</a> and take it up.</p>
+            <p class="notice is-finding" id="lost-session" hidden>Your session has ended. What you typed is kept on this machine: <a href="{{ $address }}">sign in again</a> and take it up.</p>
         </div>
         <button type="button" class="quiet" data-theme-switch aria-label="Light or dark"><span aria-hidden="true">◐</span></button>
         <button type="button" class="quiet" data-help aria-label="Keys and help"><span aria-hidden="true">?</span></button>

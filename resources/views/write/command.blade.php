@@ -6,7 +6,7 @@
     $sum = array_sum(array_map(fn ($one) => $one->weight, $command->responses));
     $responses = $command->responses === [] ? [new SilverParrot\Pack\WeightedText('')] : $command->responses;
 @endphp
-<x-book :title="($isNew ? 'New command' : $command->trigger).' · '.$channel->name" :channel="$channel" room="write">
+<x-book :title="($isNew ? 'New command' : $command->trigger).' · '.$channel->name" :channel="$channel" room="write" :address="$isNew ? route('write.new', $channel) : route('write.command', [$channel, $row])">
     <main class="book">
         <section class="page" id="left-page" aria-label="Command">
             @if ($conflict)

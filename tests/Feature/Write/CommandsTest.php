@@ -35,6 +35,16 @@ final class CommandsTest extends TestCase
         $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs and regulars, every 10 s', false);
     }
 
+    public function test_what_a_page_asks_in_the_background_takes_no_notice_away(): void
+    {
+        $saved = $this->post(route('write.store', $this->cove), $this->fields())->assertRedirect()->headers->get('Location', '');
+        $this->postJson(route('write.preview', $this->cove), $this->fields())->assertOk();
+        $this->getJson(route('write.reference', $this->cove))->assertOk();
+        $this->post(route('rehearse.try', $this->cove), ['do' => 'over'], ['HX-Request' => 'true'])->assertOk();
+        $this->get((string) $saved)->assertSee('!wave is saved.')->assertSee('data-saved', false);
+        $this->get((string) $saved)->assertDontSee('!wave is saved.');
+    }
+
     public function test_what_cannot_be_saved_is_said_beside_the_field_and_nothing_typed_is_lost(): void
     {
         $answer = $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!two words', 'channel_cooldown' => 'often', 'person_cooldown' => '90000', 'responses' => [['text' => 'kept text', 'weight' => '5000']]]));
