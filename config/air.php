@@ -14,6 +14,10 @@ return [
     // proxy stands before it, like https://parrot.example/events.
     'stream_port' => (int) env('AIR_STREAM_PORT', 16880),
     'stream_url' => (string) env('AIR_STREAM_URL', ''),
+    // Proxies before that port, by address, with commas between: who they speak for is believed.
+    'stream_proxies' => (string) env('AIR_STREAM_PROXIES', ''),
+    // What the talker may use of memory; at four fifths it ends in order, and another begins.
+    'memory' => (string) env('AIR_MEMORY', '384M'),
     // The simulated streaming service lets whoever knows this write in it.
     'harbour' => '127.0.0.1:'.env('HARBOUR_DETAILS_PORT', '16780'),
     'harbour_key' => (string) env('HARBOUR_KEY', ''),

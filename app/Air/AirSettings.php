@@ -7,6 +7,7 @@ namespace App\Air;
 use App\Models\Channel;
 use Illuminate\Contracts\Config\Repository;
 use SensitiveParameter;
+use SilverParrot\Chat\Wire\PersonTags;
 
 /** Where the talker finds chats and details, and what it may trust. */
 final readonly class AirSettings
@@ -19,12 +20,14 @@ final readonly class AirSettings
         private bool $goesNear,
         #[SensitiveParameter]
         public string $key,
+        /** @var list<string> addresses of proxies that stand before the port of streams */
+        public array $proxies,
     ) {
     }
 
     public static function of(Repository $config): self
     {
-        return new self($config->string('air.chat'), $config->string('air.nick'), new Details($config->string('air.details')), $config->string('air.authorities'), $config->boolean('air.near'), $config->string('app.key'));
+        return new self($config->string('air.chat'), $config->string('air.nick'), new Details($config->string('air.details')), $config->string('air.authorities'), $config->boolean('air.near'), $config->string('app.key'), array_values(array_filter(explode(',', $config->string('air.stream_proxies')))));
     }
 
     /** The channel's own chat server, or else the harbour. */
@@ -34,7 +37,7 @@ final readonly class AirSettings
         if ($server === null) {
             [$host, $port] = explode(':', $this->chat, 2) + [1 => '6667'];
 
-            return new ChatAddress($host, (int) $port, $this->nick, $channel->login, isNear: true);
+            return new ChatAddress($host, (int) $port, $this->nick, $channel->login, isNear: true, tags: PersonTags::ofTheHarbour());
         }
 
         return new ChatAddress($server['host'], $server['port'], $server['nick'], $server['room'], $server['tls'], SignIn::from($server['sign_in']), $server['account'], (string) $channel->chat_secret, $this->goesNear);

@@ -50,8 +50,13 @@ final class ChannelOnAir
 
     public int $tallies = 0;
 
-    /** @var list<Moment> when something was said lately */
-    public array $said = [];
+    /** @var list<float> when something was said lately, in seconds on a clock that only goes on */
+    private array $said = [];
+
+    public readonly Troubles $troubles;
+
+    /** Lines that its connection had dropped when they were counted last. */
+    private int $droppedBefore = 0;
 
     /** @var array<int, HeardLine> what the log has not written yet, by number */
     public array $unwritten = [];
@@ -73,6 +78,32 @@ final class ChannelOnAir
         public ChatProfile $profile,
         private readonly Standings $standings,
     ) {
+        $this->troubles = new Troubles;
+    }
+
+    /** @param  list<int>  $ages  milliseconds since each of what another talker has said lately */
+    public function hadSaid(array $ages): void
+    {
+        $this->said = array_map(static fn (int $age): float => self::seconds() - $age / 1000, $ages);
+    }
+
+    public function hasSaid(): void
+    {
+        $this->said = [...array_slice($this->said, -max($this->profile->often, $this->profile->oftenForModerators)), self::seconds()];
+    }
+
+    /** @return list<int> milliseconds since each was said, longest ago first */
+    public function saidAges(): array
+    {
+        return array_map(static fn (float $at): int => (int) round((self::seconds() - $at) * 1000), $this->said);
+    }
+
+    /** What its connection has dropped since it was asked last. */
+    public function countDropped(): void
+    {
+        $dropped = $this->chat->dropped ?? 0;
+        $this->troubles->dropped += max(0, $dropped - $this->droppedBefore);
+        $this->droppedBefore = $dropped;
     }
 
     public function standing(): Standing
@@ -105,7 +136,9 @@ final class ChannelOnAir
         }
         $logged->foundBy($carried);
         // Where it waited for the outside, the log was written meanwhile.
-        $this->unwritten[$logged->number] = $logged;
+        if (count($this->unwritten) < Capacity::LOG_WAITING) {
+            $this->unwritten[$logged->number] = $logged;
+        }
         if ($logged->outcome !== '') {
             ($this->tell)($this, $logged);
         }
@@ -116,7 +149,9 @@ final class ChannelOnAir
     public function log(string $kind, string $key, Person $by, string $text, Moment $at): HeardLine
     {
         $line = new HeardLine($this->epoch * self::LINES_AN_EPOCH + ++$this->logged, $kind, $at, $key, $by, $text, $this->edition);
-        $this->unwritten[$line->number] = $line;
+        if (count($this->unwritten) < Capacity::LOG_WAITING) {
+            $this->unwritten[$line->number] = $line;
+        }
         ($this->tell)($this, $line);
 
         return $line;
@@ -126,5 +161,10 @@ final class ChannelOnAir
     {
         $name = $this->pack->parrot ?? 'parrot';
         $this->log($kind, $saying->answerTo, Person::unknown($name), $saying->text, $at);
+    }
+
+    private static function seconds(): float
+    {
+        return hrtime(true) / 1e9;
     }
 }

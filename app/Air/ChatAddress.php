@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Air;
 
 use SensitiveParameter;
+use SilverParrot\Chat\Wire\PersonTags;
 
 /** Which chat server, and as whom. */
 final readonly class ChatAddress
@@ -12,6 +13,7 @@ final readonly class ChatAddress
     /**
      * @param  string  $room  the channel there, without its sign
      * @param  bool  $isNear  whether it may lie on this machine or in its own network
+     * @param  PersonTags|null  $tags  what its lines tell of people beyond the open standards; null for nothing
      */
     public function __construct(
         public string $host,
@@ -24,6 +26,7 @@ final readonly class ChatAddress
         #[SensitiveParameter]
         public string $secret = '',
         public bool $isNear = false,
+        public ?PersonTags $tags = null,
     ) {
     }
 

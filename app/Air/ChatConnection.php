@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Air;
 
 use Amp\ByteStream\StreamException;
+use Amp\CancelledException;
 use Amp\Dns\DnsException;
 use Amp\Dns\DnsRecord;
 use Amp\Socket\ClientTlsContext;
@@ -14,33 +15,40 @@ use Amp\Socket\Socket;
 use Amp\Socket\TlsException;
 use Amp\TimeoutCancellation;
 use Closure;
+use Revolt\EventLoop;
+use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Wire\IrcLine;
+use SilverParrot\Lookup\NearNetworks;
 
 use function Amp\delay;
 use function Amp\Dns\resolve;
 use function Amp\Socket\connect;
 
-/** The talker's way into a chat. It comes back by itself, with growing pauses and a little chance in them. */
+/**
+ * The talker's way into a chat. It comes back by itself, with growing pauses and a little chance in them. Nothing that a
+ * server sends, or does not, holds up another: lines have a budget, waits an end, and nobody waits for a server to read.
+ */
 final class ChatConnection
 {
-    private const WANTED = ['message-tags', 'server-time', 'account-tag'];
-
     private const LONGEST_PAUSE = 30.0;
 
     /** A wrong secret does not become right by trying fast. */
     private const REFUSED_PAUSE = 30.0;
 
+    /** Bytes of a line that has no end yet. */
     private const LONGEST_BUFFER = 65_536;
 
-    private const TLS_SECONDS = 10;
+    /** Bytes that may wait for a server to read them. */
+    private const LONGEST_QUEUE = 131_072;
 
-    /** A server that says nothing for this long has gone without saying so; it is asked every thirty seconds. */
-    private const SILENT_SECONDS = 75.0;
+    private const CONNECT_SECONDS = 10;
 
-    /** Bytes of a SASL answer in one line (IRCv3 sasl). */
-    private const SASL_CHUNK = 400;
+    /** Lines that are taken before others have their turn. */
+    private const LINES_A_TURN = 50;
 
     private ?Socket $socket = null;
+
+    private ?BoundedWriter $writer = null;
 
     private bool $isWelcome = false;
 
@@ -48,12 +56,18 @@ final class ChatConnection
 
     private Standing $refusal = Standing::Away;
 
+    private float $openedAt = 0.0;
+
     private float $heardAt = 0.0;
 
-    private string $offered = '';
+    private Negotiation $negotiation;
 
-    /** @var array<string, true> */
-    private array $capabilities = [];
+    private LineBudget $lines;
+
+    private LineBudget $chatLines;
+
+    /** Lines that came too fast to be looked at, since the talker began. */
+    public int $dropped = 0;
 
     /** @var array<string, Room> joined rooms by name */
     private array $rooms = [];
@@ -65,9 +79,21 @@ final class ChatConnection
      * @param  Closure(IrcLine, self): void  $heard  lines and notices
      * @param  string  $authorities  a file of certificates to trust besides the system's; empty for none
      */
-    public function __construct(private readonly ChatAddress $address, private readonly Closure $heard, private readonly string $authorities = '')
+    public function __construct(private readonly ChatAddress $address, private readonly Closure $heard, private readonly string $authorities = '', private readonly Patience $patience = new Patience)
     {
         $this->run = bin2hex(random_bytes(6));
+        $this->begin();
+    }
+
+    private function begin(): void
+    {
+        $this->socket = null;
+        $this->writer = null;
+        $this->isWelcome = false;
+        $this->rooms = [];
+        $this->negotiation = new Negotiation($this->address);
+        $this->lines = new LineBudget(Capacity::LINES_A_SECOND);
+        $this->chatLines = new LineBudget(Capacity::CHAT_LINES_A_SECOND);
     }
 
     public function stay(): void
@@ -77,20 +103,18 @@ final class ChatConnection
             $this->refusal = Standing::Away;
             try {
                 $this->socket = $socket = $this->open();
+                $this->writer = new BoundedWriter($socket, self::LONGEST_QUEUE);
                 $this->greet();
                 if ($this->read($socket)) {
                     $pause = 0.5;
                 }
             } catch (TlsException) {
                 $this->refusal = Standing::NotTrusted;
-            } catch (ConnectException|StreamException|DnsException) {
+            } catch (ConnectException|StreamException|DnsException|CancelledException) {
                 // Not there, or gone: the next try says more than this one.
             }
             $this->socket?->close();
-            $this->socket = null;
-            $this->isWelcome = false;
-            $this->rooms = [];
-            $this->capabilities = [];
+            $this->begin();
             if (! $this->ending) {
                 delay($this->refusal === Standing::Away ? $pause * random_int(80, 120) / 100 : self::REFUSED_PAUSE);
                 $pause = min(self::LONGEST_PAUSE, $pause * 2);
@@ -135,13 +159,20 @@ final class ChatConnection
     /** Whether people are told apart by accounts here, and not by their nicks alone. */
     public function knowsPeople(): bool
     {
-        return isset($this->capabilities['account-tag']);
+        return $this->negotiation->has('account-tag');
+    }
+
+    /** @return list<string> what the server has promised */
+    public function capabilities(): array
+    {
+        return $this->negotiation->capabilities;
     }
 
     /** @param  string  $answerTo  the id of the line that it answers; empty for none */
     public function say(string $target, string $text, string $answerTo = ''): bool
     {
-        $tags = $answerTo !== '' && isset($this->capabilities['message-tags']) ? ['+draft/reply' => $answerTo] : [];
+        // A line whose id could not be kept as it was is answered without naming it.
+        $tags = $answerTo !== '' && ! str_starts_with($answerTo, ChatLine::HASHED) && $this->negotiation->has('message-tags') ? ['+draft/reply' => $answerTo] : [];
 
         return $this->isWelcome && $this->send(new IrcLine('PRIVMSG', [$target, $text], tags: $tags));
     }
@@ -155,30 +186,35 @@ final class ChatConnection
     {
         $this->ending = true;
         $this->send(new IrcLine('QUIT', ['']));
-        $this->socket?->close();
+        // What is queued goes out first.
+        EventLoop::delay(0.05, fn () => $this->socket?->close());
     }
 
     public function ping(): void
     {
-        if ($this->socket !== null && hrtime(true) / 1e9 - $this->heardAt > self::SILENT_SECONDS) {
-            $this->socket->close();
+        $now = hrtime(true) / 1e9;
+        if ($now - $this->heardAt > $this->patience->silentSeconds || (! $this->isWelcome && $now - $this->openedAt > $this->patience->welcomeSeconds)) {
+            $this->socket?->close();
         }
-        $this->send(new IrcLine('PING', ['still there']));
+        if ($this->isWelcome) {
+            $this->send(new IrcLine('PING', ['still there']));
+        }
     }
 
     /** @throws ConnectException|TlsException|DnsException|StreamException */
     private function open(): Socket
     {
-        $this->heardAt = hrtime(true) / 1e9;
+        $this->openedAt = $this->heardAt = hrtime(true) / 1e9;
         $to = $this->address->isNear ? "{$this->address->host}:{$this->address->port}" : $this->farAddress();
         $context = (new ConnectContext)->withTcpNoDelay();
+        $within = new TimeoutCancellation(self::CONNECT_SECONDS);
         if (! $this->address->tls) {
-            return connect($to, $context);
+            return connect($to, $context, $within);
         }
         // The name that was asked for is the one that the certificate must bear, whichever address it has.
         $tls = new ClientTlsContext($this->address->host);
-        $socket = connect($to, $context->withTlsContext($this->authorities === '' ? $tls : $tls->withCaFile($this->authorities)));
-        $socket->setupTls(new TimeoutCancellation(self::TLS_SECONDS));
+        $socket = connect($to, $context->withTlsContext($this->authorities === '' ? $tls : $tls->withCaFile($this->authorities)), $within);
+        $socket->setupTls($within);
 
         return $socket;
     }
@@ -187,9 +223,9 @@ final class ChatConnection
     private function farAddress(): string
     {
         /** @var DnsRecord $record */
-        foreach (resolve($this->address->host) as $record) {
+        foreach (resolve($this->address->host, cancellation: new TimeoutCancellation(self::CONNECT_SECONDS)) as $record) {
             $ip = $record->getValue();
-            if (filter_var($ip, FILTER_VALIDATE_IP, FILTER_FLAG_NO_PRIV_RANGE | FILTER_FLAG_NO_RES_RANGE | FILTER_FLAG_GLOBAL_RANGE) !== false) {
+            if (NearNetworks::allows($ip)) {
                 return (str_contains($ip, ':') ? "[$ip]" : $ip).":{$this->address->port}";
             }
         }
@@ -213,28 +249,54 @@ final class ChatConnection
         $buffer = '';
         $was = false;
         while (($bytes = $socket->read()) !== null && strlen($buffer) < self::LONGEST_BUFFER) {
-            $this->heardAt = hrtime(true) / 1e9;
             $buffer .= $bytes;
-            while (($end = strpos($buffer, "\n")) !== false) {
-                $line = IrcLine::parse(substr($buffer, 0, $end));
-                $buffer = substr($buffer, $end + 1);
-                if ($line !== null) {
-                    $this->take($line);
-                    $was = $was || $this->isWelcome;
+            $from = 0;
+            for ($taken = 1; ($end = strpos($buffer, "\n", $from)) !== false; $taken++) {
+                $this->taken(substr($buffer, $from, $end - $from));
+                $was = $was || $this->isWelcome;
+                $from = $end + 1;
+                if ($taken % self::LINES_A_TURN === 0) {
+                    delay(0);
+                }
+                if ($this->refusal !== Standing::Away) {
+                    return $was;
                 }
             }
+            $buffer = substr($buffer, $from);
         }
 
         return $was;
+    }
+
+    /** One line, if there is room for it: what comes on top is counted, and whoever never stops is left. */
+    private function taken(string $written): void
+    {
+        $now = hrtime(true);
+        $this->heardAt = $now / 1e9;
+        $mayBeTaken = $this->lines->take($now);
+        if ($this->lines->exceeded >= $this->patience->floodedSeconds) {
+            $this->giveUp(Standing::Flooded);
+        }
+        // Whoever answers no PING is thought to be gone: that much there is always room for.
+        if (! $mayBeTaken && ! str_starts_with($written, 'PING ')) {
+            $this->dropped++;
+
+            return;
+        }
+        $line = strlen($written) <= IrcLine::LONGEST_TAGS + IrcLine::LONGEST ? IrcLine::parse($written) : null;
+        if ($line === null || ($line->command === 'PRIVMSG' && ! $this->chatLines->take($now))) {
+            $this->dropped++;
+
+            return;
+        }
+        $this->take($line);
     }
 
     private function take(IrcLine $line): void
     {
         match ($line->command) {
             'PING' => $this->send(new IrcLine('PONG', [$line->param(0)])),
-            'CAP' => $this->negotiate($line),
-            'AUTHENTICATE' => $this->prove(),
-            '903' => $this->send(new IrcLine('CAP', ['END'])),
+            'CAP', 'AUTHENTICATE', '903' => $this->negotiate($line),
             '904', '905', '906', '908', '464' => $this->giveUp(Standing::NotSignedIn),
             '433' => $this->giveUp(Standing::NameTaken),
             '001' => $this->isWelcome = true,
@@ -253,50 +315,12 @@ final class ChatConnection
 
     private function negotiate(IrcLine $line): void
     {
-        match (strtoupper($line->param(1))) {
-            'LS' => $this->choose($line),
-            'ACK' => $this->granted($line->param(2)),
-            'NAK' => $this->send(new IrcLine('CAP', ['END'])),
-            default => null,
-        };
-    }
-
-    private function choose(IrcLine $line): void
-    {
-        // A list that goes on has a "*" before its part (IRCv3 capability negotiation 302).
-        $goesOn = $line->param(2) === '*' && isset($line->params[3]);
-        $this->offered .= ' '.$line->param($goesOn ? 3 : 2);
-        if ($goesOn) {
-            return;
-        }
-        $names = array_map(static fn (string $one): string => explode('=', $one)[0], explode(' ', trim($this->offered)));
-        $this->offered = '';
-        $wanted = $this->address->signIn === SignIn::Account ? [...self::WANTED, 'sasl'] : self::WANTED;
-        $both = array_values(array_intersect($wanted, $names));
-        if ($this->address->signIn === SignIn::Account && ! in_array('sasl', $both, true)) {
+        $answers = $this->negotiation->take($line);
+        if ($answers === null) {
             $this->giveUp(Standing::NotSignedIn);
-
-            return;
         }
-        $this->send($both === [] ? new IrcLine('CAP', ['END']) : new IrcLine('CAP', ['REQ', implode(' ', $both)]));
-    }
-
-    private function granted(string $names): void
-    {
-        foreach (array_filter(explode(' ', $names)) as $name) {
-            $this->capabilities[$name] = true;
-        }
-        $this->send(isset($this->capabilities['sasl']) ? new IrcLine('AUTHENTICATE', ['PLAIN']) : new IrcLine('CAP', ['END']));
-    }
-
-    private function prove(): void
-    {
-        $answer = base64_encode("\0{$this->address->account}\0{$this->address->secret}");
-        foreach (str_split($answer, self::SASL_CHUNK) as $chunk) {
-            $this->send(new IrcLine('AUTHENTICATE', [$chunk]));
-        }
-        if (strlen($answer) % self::SASL_CHUNK === 0) {
-            $this->send(new IrcLine('AUTHENTICATE', ['+']));
+        foreach ($answers ?? [] as $answer) {
+            $this->send($answer);
         }
     }
 
@@ -313,12 +337,6 @@ final class ChatConnection
 
     private function send(IrcLine $line): bool
     {
-        try {
-            $this->socket?->write($line->encode());
-
-            return $this->socket !== null;
-        } catch (StreamException) {
-            return false;
-        }
+        return $this->writer?->send($line->encode()) ?? false;
     }
 }

@@ -8,15 +8,22 @@ use Amp\ByteStream\StreamException;
 use Amp\Cancellation;
 use Amp\CancelledException;
 use Amp\Socket\ConnectException;
+use SilverParrot\Chat\Wire\Inbound;
+use SilverParrot\Source\Limits;
 
 use function Amp\Socket\connect;
 
 /** Details from the streaming service's web service, asked without stopping the loop. */
-final readonly class Details
+final class Details
 {
     private const LONGEST = 65_536;
 
-    public function __construct(private string $address)
+    /** Details of one channel or person that are kept; a service has fewer. */
+    private const MOST = 40;
+
+    private int $underWay = 0;
+
+    public function __construct(private readonly string $address)
     {
     }
 
@@ -35,6 +42,12 @@ final readonly class Details
     /** @return array<string, null|bool|int|string>|null */
     private function get(string $path, Cancellation $within): ?array
     {
+        // Beyond its room the talker asks nobody: what could not be had is a gap, and no line waits for it.
+        if ($this->underWay >= Capacity::REQUESTS) {
+            return null;
+        }
+        $this->underWay++;
+        $socket = null;
         try {
             $socket = connect($this->address, cancellation: $within);
             $socket->write("GET $path HTTP/1.0\r\nHost: details\r\n\r\n");
@@ -42,9 +55,11 @@ final readonly class Details
             while (strlen($answer) < self::LONGEST && ($bytes = $socket->read($within)) !== null) {
                 $answer .= $bytes;
             }
-            $socket->close();
         } catch (ConnectException|StreamException|CancelledException) {
             return null;
+        } finally {
+            $this->underWay--;
+            $socket?->close();
         }
         [$head, $body] = explode("\r\n\r\n", $answer, 2) + [1 => ''];
         $status = explode(' ', $head)[1] ?? '';
@@ -64,11 +79,13 @@ final readonly class Details
     private static function plain(array $read): array
     {
         $plain = [];
-        foreach ($read as $name => $value) {
+        foreach (array_slice($read, 0, self::MOST, true) as $name => $value) {
             if (is_array($value) && array_filter($value, is_string(...)) === $value) {
-                $value = implode("\n", $value);
+                $value = implode("\n", array_map(static fn (string $one): string => Inbound::text($one, Limits::NAME), array_slice($value, 0, Limits::READING)));
+            } elseif (is_string($value)) {
+                $value = Inbound::text($value, Limits::READING);
             }
-            if (is_string($name) && ($value === null || is_bool($value) || is_int($value) || is_string($value))) {
+            if (is_string($name) && strlen($name) <= Limits::NAME && ($value === null || is_bool($value) || is_int($value) || is_string($value))) {
                 $plain[$name] = $value;
             }
         }

@@ -34,13 +34,13 @@ final readonly class Lease
         return $row?->lease_epoch;
     }
 
-    public function renew(int $channel, int $epoch, Standing $standing, bool $knowsPeople): bool
+    public function renew(int $channel, int $epoch, Standing $standing, bool $knowsPeople, Troubles $troubles = new Troubles): bool
     {
         // Matched rows count, changed or not: the moment always differs.
         return $this->connection->update(
-            'UPDATE channels SET lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND, air_state = ?, air_knows_people = ?, air_seen_at = UTC_TIMESTAMP(3)
+            'UPDATE channels SET lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND, air_state = ?, air_knows_people = ?, air_troubles = ?, air_seen_at = UTC_TIMESTAMP(3)
              WHERE id = ? AND lease_holder = ? AND lease_epoch = ?',
-            [$standing->value, $knowsPeople, $channel, $this->holder, $epoch],
+            [$standing->value, $knowsPeople, $troubles->json(), $channel, $this->holder, $epoch],
         ) === 1;
     }
 

@@ -8,7 +8,6 @@ use Illuminate\Database\Connection;
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Chat\Voice;
-use SilverParrot\Value\Moment;
 
 /** Sayings between the commit and the chat: each is said at most once, and not at all when it is too late. */
 final readonly class Outgoing
@@ -40,13 +39,14 @@ final readonly class Outgoing
         return $queued;
     }
 
-    /** @return list<Moment> when something was handed on within so many seconds, oldest first */
-    public function handedWithin(int $channel, int $seconds): array
+    /** @return list<int> milliseconds since each of what was handed on within so many seconds, longest ago first */
+    public function agesOfHanded(int $channel, int $seconds): array
     {
-        /** @var list<object{at: string}> $rows */
-        $rows = $this->connection->select("SELECT handed_at AS at FROM outgoing WHERE channel_id = ? AND state = 'handed' AND handed_at > UTC_TIMESTAMP(3) - INTERVAL $seconds SECOND ORDER BY handed_at", [$channel]);
+        // What lies ahead was written under a clock that was wrong.
+        /** @var list<object{age: int}> $rows */
+        $rows = $this->connection->select("SELECT TIMESTAMPDIFF(MICROSECOND, handed_at, UTC_TIMESTAMP(3)) DIV 1000 AS age FROM outgoing WHERE channel_id = ? AND state = 'handed' AND handed_at BETWEEN UTC_TIMESTAMP(3) - INTERVAL $seconds SECOND AND UTC_TIMESTAMP(3) ORDER BY handed_at", [$channel]);
 
-        return array_values(array_filter(array_map(static fn (object $row): ?Moment => Moment::fromIso($row->at), $rows)));
+        return array_map(static fn (object $row): int => (int) $row->age, $rows);
     }
 
     /** @param  string  $state  "stale" for what is too late, "dropped" for what the chat would not take */

@@ -13,7 +13,10 @@ final class Room
 
     public bool $isLeft = false;
 
-    /** @var array<string, string> "o" for operators, "v" for who has a voice, both or neither; by nick in lower case */
+    /** People with rights whose rights are known; no channel has more. */
+    private const MOST = 2_000;
+
+    /** @var array<string, string> "o" for operators, "v" for who has a voice, or both; by nick in lower case. Who has neither is not kept */
     private array $modes = [];
 
     /** @param  string  $channel with its sign */
@@ -51,15 +54,25 @@ final class Room
         foreach (array_filter(explode(' ', $names)) as $name) {
             $nick = ltrim($name, '~&@%+');
             $signs = substr($name, 0, strlen($name) - strlen($nick));
-            $this->modes[strtolower($nick)] = (strpbrk($signs, '~&@') !== false ? 'o' : '').(str_contains($signs, '+') ? 'v' : '');
+            $this->give(strtolower($nick), (strpbrk($signs, '~&@') !== false ? 'o' : '').(str_contains($signs, '+') ? 'v' : ''));
+        }
+    }
+
+    private function give(string $nick, string $modes): void
+    {
+        if ($modes === '') {
+            unset($this->modes[$nick]);
+        } elseif (isset($this->modes[$nick]) || count($this->modes) < self::MOST) {
+            $this->modes[$nick] = $modes;
         }
     }
 
     private function rename(string $from, string $to): void
     {
         if (isset($this->modes[$from])) {
-            $this->modes[$to] = $this->modes[$from];
+            $modes = $this->modes[$from];
             unset($this->modes[$from]);
+            $this->give($to, $modes);
         }
     }
 
@@ -79,7 +92,7 @@ final class Room
             } elseif ($letter === 'o' || $letter === 'v') {
                 $nick = strtolower($line->param($next++));
                 $others = str_replace($letter, '', $this->modes[$nick] ?? '');
-                $this->modes[$nick] = $adds ? $others.$letter : $others;
+                $this->give($nick, $adds ? $others.$letter : $others);
             } elseif (str_contains('beIqahkl', $letter) && ($adds || $letter !== 'l')) {
                 // These have a word of their own behind them (RFC 2811, 4; `l` only where it is set).
                 $next++;

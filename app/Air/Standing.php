@@ -28,6 +28,12 @@ enum Standing: string
     /** The address lies on this machine or in its own network. */
     case TooNear = 'too-near';
 
+    /** It sends more than the parrot can take, and does not stop. */
+    case Flooded = 'flooded';
+
+    /** This talker has as many chat servers as it can take. */
+    case TooMany = 'too-many';
+
     public function sentence(): string
     {
         return match ($this) {
@@ -38,6 +44,8 @@ enum Standing: string
             self::NotSignedIn => 'The chat server did not take the name and secret. Give them anew.',
             self::NameTaken => 'Somebody else has the parrot’s name in that chat. Choose another name, or sign in with its account.',
             self::TooNear => 'That address lies on this machine or in its own network, where the parrot does not go.',
+            self::Flooded => 'The chat server sends more lines than the parrot can take, so it left. It tries again every half minute.',
+            self::TooMany => 'The talker is connected to as many chat servers as it can take. Ask who runs it to start another.',
         };
     }
 }

@@ -25,6 +25,7 @@ final class AirCommand extends Command
 
     public function handle(Connection $connection, Editions $editions, Repository $config): int
     {
+        ini_set('memory_limit', $config->string('air.memory'));
         $this->awaitTables($connection);
         $port = $this->option('stream-port');
         (new Air($connection, $editions, AirSettings::of($config)))->run($this->streams(is_string($port) ? (int) $port : $config->integer('air.stream_port')));

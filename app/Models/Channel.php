@@ -31,6 +31,7 @@ use SilverParrot\Value\Moment;
  * @property int $lease_epoch
  * @property Standing $air_state
  * @property bool $air_knows_people
+ * @property array{failed: int, failed_at: string, dropped: int}|null $air_troubles since the talker took the channel
  * @property array{host: string, port: int, tls: bool, nick: string, room: string, sign_in: string, account: string}|null $chat_server null for the harbour
  * @property string|null $chat_secret
  * @property Carbon|null $air_seen_at
@@ -44,7 +45,7 @@ final class Channel extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime', 'air_state' => Standing::class, 'air_knows_people' => 'boolean', 'chat_server' => 'array', 'chat_secret' => 'encrypted'];
+    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime', 'air_state' => Standing::class, 'air_knows_people' => 'boolean', 'air_troubles' => 'array', 'chat_server' => 'array', 'chat_secret' => 'encrypted'];
 
     protected $hidden = ['chat_secret'];
 
@@ -69,7 +70,7 @@ final class Channel extends Model
             return 'Nothing is published yet, so the parrot is in no chat.';
         }
         // Its heart beats each second; a few missed ones are a restart, more are trouble.
-        if ($this->air_seen_at === null || $this->air_seen_at->lt(now()->subSeconds(10))) {
+        if ($this->air_seen_at === null || ! $this->air_seen_at->between(now()->subSeconds(10), now()->addSeconds(10))) {
             return 'The talker is not running. “bin/parrot up” starts it.';
         }
 
@@ -79,7 +80,18 @@ final class Channel extends Model
 
         return $this->air_state->sentence()
             .($waiting > 0 ? ' It is falling behind: '.($waiting === 1 ? 'one saying waits' : "$waiting sayings wait").' for room under the chat’s limits.' : '')
+            .$this->toldTroubles()
             .($isThere && ! $this->air_knows_people ? ' This chat has no accounts, so people are known by their names alone.' : '');
+    }
+
+    private function toldTroubles(): string
+    {
+        $failed = $this->air_troubles['failed'] ?? 0;
+        $dropped = $this->air_troubles['dropped'] ?? 0;
+        $last = $failed === 0 ? null : Moment::fromIso($this->air_troubles['failed_at'] ?? '')?->in(new \DateTimeZone($this->zone))->format('H:i');
+
+        return ($dropped > 0 ? ' '.($dropped === 1 ? 'One line' : number_format($dropped).' lines').' came faster than the parrot can hear, and '.($dropped === 1 ? 'was' : 'were').' dropped.' : '')
+            .($failed > 0 ? ' '.($failed === 1 ? 'An error' : number_format($failed).' errors').' kept it from hearing or answering a line, last at '.($last ?? 'an unknown time').'; the log says more.' : '');
     }
 
     /** Sayings that are queued for longer than it takes to say them. */

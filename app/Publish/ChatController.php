@@ -6,6 +6,7 @@ namespace App\Publish;
 
 use App\Air\HeardLine;
 use App\Air\Log;
+use App\Air\Streams\Grant;
 use App\Air\Streams\Token;
 use App\Models\Channel;
 use App\Models\User;
@@ -53,7 +54,7 @@ final readonly class ChatController
     /** Where this person may read along for now. */
     public function stream(Request $request, Channel $channel, Repository $config, #[CurrentUser] User $user): JsonResponse
     {
-        return response()->json(['url' => self::streamAddress($request, $config).'/stream?token='.rawurlencode(Token::issue($user->id, $channel->id, now()->getTimestamp(), $config->string('app.key')))]);
+        return response()->json(['url' => self::streamAddress($request, $config).'/stream?token='.rawurlencode(Token::issue($user->id, $channel->id, Grant::of($request->session()->getId(), $user->id), now()->getTimestamp(), $config->string('app.key')))]);
     }
 
     public static function streamAddress(Request $request, Repository $config): string

@@ -15,6 +15,7 @@ final readonly class ChatProfile
      * @param  int|null  $longestLineBytes  of the whole relayed line, its end included
      * @param  list<string>  $instructionMarks  a message that begins with one is an instruction to the chat, not a saying
      * @param  int  $often  messages within the window
+     * @param  list<string>  $talkerMarks  what other talkers' commands begin with (common practice)
      */
     private function __construct(
         public string $name,
@@ -26,6 +27,7 @@ final readonly class ChatProfile
         public int $often = 20,
         public int $oftenForModerators = 100,
         public int $windowSeconds = 30,
+        public array $talkerMarks = ['!'],
     ) {
     }
 
@@ -59,7 +61,7 @@ final readonly class ChatProfile
 
     public function withLongest(?int $characters, ?int $lineBytes): self
     {
-        return new self($this->name, $characters, $lineBytes, $this->shortestName, $this->longestName, $this->instructionMarks, $this->often, $this->oftenForModerators, $this->windowSeconds);
+        return new self($this->name, $characters, $lineBytes, $this->shortestName, $this->longestName, $this->instructionMarks, $this->often, $this->oftenForModerators, $this->windowSeconds, $this->talkerMarks);
     }
 
     /** @return int|null bytes left for the text when it is relayed in this channel by this login */

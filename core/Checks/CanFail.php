@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Response\Filters\Url;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
 use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\GapReason;
 
-/** What can fail while it is said: a look-up without an answer, a division by what may be 0, a number that may be none. Silent where an “or” or “default” stands behind it, inside a [when …] that asks for it, where the command has a text for when it fails, and on details of the channel and of people, without which the whole service is down. */
+/** What can fail while it is said: a look-up without an answer, a division by what may be 0, a number that may be none. Silent where an “or” or “default” stands behind it, inside a [when …] that asks for it, where the command has a text for when it fails, and on details of the channel and of people, without which the whole service is down, and on one “url”, which only a line of nothing but emoji makes too long. */
 final readonly class CanFail extends Concern
 {
     public function code(): string
@@ -59,6 +62,16 @@ final readonly class CanFail extends Concern
         return array_values(array_filter($findings));
     }
 
+    private static function isOneAddress(Expression $value): bool
+    {
+        $addresses = 0;
+        foreach (Walk::within($value) as $one) {
+            $addresses += $one instanceof Filtered && $one->filter instanceof Url ? 1 : 0;
+        }
+
+        return $addresses === 1 && $value instanceof Filtered && $value->filter instanceof Url;
+    }
+
     private function finding(Outlook $outlook, Expression $value, Span $span, ReadText $text): ?Finding
     {
         foreach ($outlook->gaps as $gap) {
@@ -69,6 +82,8 @@ final readonly class CanFail extends Concern
                 GapReason::NothingToCount => 'there is nothing to count with',
                 GapReason::BadRoll => 'the roll has no fitting bounds',
                 GapReason::EmptyList => 'the list is empty',
+                GapReason::TooLong => self::isOneAddress($value) ? null : 'the text gets longer than '.number_format(Limits::VALUE).' characters',
+                GapReason::TooMany => 'the list gets more than '.number_format(Limits::PARTS).' parts',
                 default => null,
             };
             if ($when !== null) {

@@ -24,6 +24,8 @@ final class Checks
             new NothingDeclaredUsed,
             new LeftAsPlaceholder,
             new DayThatHasPassed,
+            new InstructionByHalves,
+            new TypedTextLeads,
             new AddressStuck,
             new AddressUnescaped,
             new EmoteStuck,
@@ -39,6 +41,7 @@ final class Checks
             new CanFail,
             new GrowsTooLong,
             new AlwaysTooLong,
+            new TooMuchWork,
             new UnknownCategory,
         ];
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Outbox;
 
+use SilverParrot\Source\Ends;
+
 /** Shortening a text where people would: never inside what is seen as one character, an address or a name. */
 final class Cutting
 {
@@ -35,7 +37,7 @@ final class Cutting
         }
         $end = self::lastBoundary($text, $characters === null ? null : $characters - 1, $bytes === null ? null : $bytes - strlen(self::MARK));
         $end = self::beforeWord($text, $end);
-        $kept = rtrim(substr($text, 0, $end), " \u{00A0}");
+        $kept = Ends::withoutSpaceBehind(substr($text, 0, $end));
 
         return $kept === '' ? '' : $kept.self::MARK;
     }

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace SilverParrot\Outbox;
 
+use SilverParrot\Response\Origin;
+
 /** A saying on its way through the fittings. */
 final class Draft
 {
     /** @var list<string> what was done to it, in plain words */
     public array $notes = [];
 
-    /** @param  list<array{string, bool}>  $pieces text, and whether a slot filled it in */
+    /** @param  list<array{string, Origin}>  $pieces  text, and where it came from */
     public function __construct(public array $pieces)
     {
     }

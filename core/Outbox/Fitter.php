@@ -13,6 +13,7 @@ final readonly class Fitter
     private static function fittings(): array
     {
         return [
+            new Directions,
             new OneLine,
             new NobodySteers,
             new Shorten,

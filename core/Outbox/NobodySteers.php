@@ -4,43 +4,84 @@ declare(strict_types=1);
 
 namespace SilverParrot\Outbox;
 
+use SilverParrot\Response\Origin;
+use SilverParrot\Source\Unseen;
+
 /**
- * No saying begins with an instruction to the chat that came out of a slot: leading marks are dropped, and what cannot be
- * seen before them. What the author wrote at the beginning stays.
+ * No saying begins with an instruction to the chat that came out of a slot, nor with a mark that another talker listens
+ * to that people typed: such leading marks are dropped, and what cannot be seen before them. What the author wrote at the
+ * beginning stays; but what is an instruction by the author's own mark is written whole by the author, or not said.
  */
 final readonly class NobodySteers implements Fitting
 {
-    private const UNSEEN = '/^[\p{Z}\p{Cc}\p{Cf}\p{Mn}\x{115F}\x{1160}\x{3164}\x{FFA0}\x{2800}]$/Du';
-
     public function fit(Draft $draft, Room $room): void
     {
+        if ($this->isInstructionByHalves($draft, $room)) {
+            $draft->pieces = [];
+            $draft->notes[] = 'a slot would be part of an instruction to the chat, so nothing is said';
+
+            return;
+        }
         $dropped = '';
-        foreach ($draft->pieces as $index => [$text, $fromSlot]) {
+        foreach ($draft->pieces as $index => [$text, $origin]) {
+            $marks = self::marks($origin, $room);
             $characters = mb_str_split($text);
-            $seen = 0;
+            $seen = false;
             $lastMark = -1;
             foreach ($characters as $at => $character) {
-                if (preg_match(self::UNSEEN, $character) === 1) {
-                    continue;
-                }
-                if (! $fromSlot || ! in_array($character, $room->profile->instructionMarks, true)) {
-                    $seen++;
+                if (in_array($character, $marks, true)) {
+                    $lastMark = $at;
+                } elseif (! Unseen::mayStandBefore($character)) {
+                    $seen = true;
                     break;
                 }
-                $lastMark = $at;
             }
             if ($lastMark >= 0) {
-                $dropped .= implode('', array_intersect(array_slice($characters, 0, $lastMark + 1), $room->profile->instructionMarks));
-                $draft->pieces[$index][0] = ltrim(implode('', array_slice($characters, $lastMark + 1)));
+                $dropped .= implode('', array_intersect(array_slice($characters, 0, $lastMark + 1), $marks));
+                $draft->pieces[$index][0] = ltrim(implode('', array_slice($characters, $lastMark + 1)), ' ');
             }
-            if ($seen > 0) {
+            if ($seen) {
                 break;
             }
         }
         if ($dropped !== '') {
-            $draft->notes[] = "“{$dropped}” at the beginning came from a slot and would be an instruction to the chat, so it was dropped";
+            $draft->notes[] = "“{$dropped}” at the beginning came from a slot and would be an instruction to the chat or to another talker, so it was dropped";
             // Text that followed a dropped mark may begin with a space now.
             (new OneLine)->fit($draft, $room);
         }
+    }
+
+    /** @return list<string> the marks that may not begin what came from there */
+    private static function marks(Origin $origin, Room $room): array
+    {
+        return match ($origin) {
+            Origin::Author => [],
+            Origin::Pack => $room->profile->instructionMarks,
+            Origin::People => [...$room->profile->instructionMarks, ...$room->profile->talkerMarks],
+        };
+    }
+
+    /** Whether the first word begins with the author's own mark, and a slot says part of it. */
+    private function isInstructionByHalves(Draft $draft, Room $room): bool
+    {
+        $isInstruction = false;
+        foreach ($draft->pieces as [$text, $origin]) {
+            if ($isInstruction && $origin !== Origin::Author) {
+                return true;
+            }
+            foreach ($origin === Origin::Author ? mb_str_split($text) : [$text] as $character) {
+                if ($isInstruction && $character === ' ') {
+                    return false;
+                }
+                if (! $isInstruction && ! Unseen::mayStandBefore($character)) {
+                    if ($origin !== Origin::Author || ! in_array($character, $room->profile->instructionMarks, true)) {
+                        return false;
+                    }
+                    $isInstruction = true;
+                }
+            }
+        }
+
+        return false;
     }
 }

@@ -11,13 +11,13 @@ final readonly class OneLine implements Fitting
     {
         $pieces = [];
         $endsInSpace = true;
-        foreach ($draft->pieces as [$text, $fromSlot]) {
+        foreach ($draft->pieces as [$text, $origin]) {
             $text = preg_replace('/[\p{Cc}\x{2028}\x{2029} ]++/u', ' ', mb_scrub($text)) ?? '';
             if ($endsInSpace) {
                 $text = ltrim($text, ' ');
             }
             if ($text !== '') {
-                $pieces[] = [$text, $fromSlot];
+                $pieces[] = [$text, $origin];
                 $endsInSpace = str_ends_with($text, ' ');
             }
         }

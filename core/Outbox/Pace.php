@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace SilverParrot\Outbox;
 
 use SilverParrot\Chat\Saying;
-use SilverParrot\Value\Moment;
 
 /**
  * How much of what is queued may be said now, under the chat profile's rate. What can no longer be said before it is
@@ -23,12 +22,12 @@ final readonly class Pace
 
     /**
      * @param  array<int, Saying>  $queued  by number, oldest first
-     * @param  list<Moment>  $said  when something was said lately, oldest first
+     * @param  list<int>  $ages  milliseconds since each of what was said lately; what lies ahead does not count
      * @param  int  $often  sayings within the window
      */
-    public static function of(array $queued, array $said, Moment $now, int $often, int $windowSeconds): self
+    public static function of(array $queued, array $ages, int $often, int $windowSeconds): self
     {
-        $recent = array_filter($said, static fn (Moment $at): bool => $at->millis > $now->millis - $windowSeconds * 1000);
+        $recent = array_filter($ages, static fn (int $age): bool => $age >= 0 && $age < $windowSeconds * 1000);
         $free = max(0, $often - count($recent));
         $dropped = [];
         // A whole window's worth may wait; more than that would come out long after it was wanted.

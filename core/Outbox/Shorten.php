@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Outbox;
 
+use SilverParrot\Response\Origin;
+
 /** Cut to the longest message of the chat profile. */
 final readonly class Shorten implements Fitting
 {
@@ -17,6 +19,6 @@ final readonly class Shorten implements Fitting
         $limit = $room->characters() === null ? "{$room->bytes()} bytes" : "{$room->characters()} characters";
         $draft->notes[] = $cut === '' ? "not even its first word fits the chat’s $limit" : "it was cut to the chat’s $limit";
         // What is left begins as it did, so where its pieces came from no longer matters.
-        $draft->pieces = $cut === '' ? [] : [[$cut, false]];
+        $draft->pieces = $cut === '' ? [] : [[$cut, Origin::Author]];
     }
 }

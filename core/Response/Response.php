@@ -89,7 +89,7 @@ final class Response
         if ($run->lacks) {
             return $this->lacking($run);
         }
-        $said = new Said($row, $run->changed === null ? [] : $run->changed->changes());
+        $said = new Said($row, $run->changed === null ? [] : $run->changed->changes(), $this->row->own);
 
         // There are no loops, so it is enough to look once. Bytes are a cheap bound: only beyond it are characters counted.
         return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? Failed::tooMuchSaid() : $said;

@@ -21,16 +21,21 @@ final class Said implements Stringable
     /** @var array<int, string|self> */
     private array $row = [];
 
+    /** @var array<int, true> */
+    private array $own = [];
+
     /** @var list<Change> */
     public array $changes = [];
 
     /**
      * @param  array<int, string|self>  $row  what the author wrote at even places, and between, what a slot filled in or a choice said
      * @param  list<Change>  $changes
+     * @param  array<int, true>  $own  odd places at which a slot says what the pack's authors wrote
      */
-    public function __construct(array $row = [], array $changes = [])
+    public function __construct(array $row = [], array $changes = [], array $own = [])
     {
         $this->row = $row;
+        $this->own = $own;
         $this->changes = $changes;
         $this->text = implode('', $row);
     }
@@ -40,21 +45,26 @@ final class Said implements Stringable
         return $this->text;
     }
 
-    /** @return list<array{string, bool}> text, and whether a slot filled it in; what the author wrote is one text up to the next slot */
+    /** @return list<array{string, Origin}> text, and where it came from; what the author wrote is one text up to the next slot */
     public function pieces(): array
     {
         $pieces = [];
         foreach ($this->row as $at => $piece) {
-            foreach ($piece instanceof self ? $piece->pieces() : [[$piece, $at % 2 === 1]] as [$text, $isSlot]) {
+            foreach ($piece instanceof self ? $piece->pieces() : [[$piece, $this->origin($at)]] as [$text, $origin]) {
                 $last = count($pieces) - 1;
-                if ($text !== '' && ! $isSlot && $last >= 0 && ! $pieces[$last][1]) {
+                if ($text !== '' && $origin === Origin::Author && $last >= 0 && $pieces[$last][1] === Origin::Author) {
                     $pieces[$last][0] .= $text;
                 } elseif ($text !== '') {
-                    $pieces[] = [$text, $isSlot];
+                    $pieces[] = [$text, $origin];
                 }
             }
         }
 
         return $pieces;
+    }
+
+    private function origin(int $at): Origin
+    {
+        return $at % 2 === 0 ? Origin::Author : (isset($this->own[$at]) ? Origin::Pack : Origin::People);
     }
 }

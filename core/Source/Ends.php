@@ -9,8 +9,8 @@ final class Ends
 {
     private const SPACE = '/^[\s\p{Z}]$/Du';
 
-    /** White space and format characters, the invisible tags that chat programs put behind a repeated line among them. */
-    private const UNSEEN = '/^[\s\p{Z}\p{Cf}\x{E0000}-\x{E0FFF}]$/Du';
+    /** What chat programs put behind a repeated line; signs that choose how the letter before them looks belong to it. */
+    private const UNSEEN = '/^[\s\p{Z}\p{Cc}\p{Cf}\x{115F}\x{1160}\x{2065}\x{2800}\x{3164}\x{FFA0}\x{FFF0}-\x{FFF8}\x{FFFC}\x{E0000}-\x{E0FFF}]$/Du';
 
     /** All punctuation but the connecting kind: "_" is part of names. */
     private const PUNCTUATION = '/^[\p{Pd}\p{Ps}\p{Pe}\p{Pi}\p{Pf}\p{Po}\p{Cf}]$/Du';
@@ -18,6 +18,11 @@ final class Ends
     public static function withoutSpace(string $text): string
     {
         return mb_check_encoding($text, 'ASCII') ? trim($text) : self::without(self::SPACE, $text, true);
+    }
+
+    public static function withoutSpaceBehind(string $text): string
+    {
+        return mb_check_encoding($text, 'ASCII') ? rtrim($text) : self::without(self::SPACE, $text, false);
     }
 
     public static function withoutUnseen(string $text): string

@@ -31,7 +31,6 @@ final class Fold
             return false;
         }
 
-        // Only white space and characters that show nothing (format characters, blank fillers).
-        return $text === '' || preg_match('/^[\s\p{Z}\p{Cc}\p{Cf}\x{115F}\x{1160}\x{3164}\x{FFA0}\x{2800}]*+$/Du', $text) === 1;
+        return Unseen::isAll($text);
     }
 }

@@ -19,6 +19,15 @@ final class Limits
     /** Characters of what is said, before it is fitted to the chat. */
     public const SAID = 4_000;
 
+    /** Characters of any text that is a value on the way: what would be longer is not built. */
+    public const VALUE = 4_000;
+
+    /** Parts of any list. */
+    public const PARTS = 1_000;
+
+    /** Steps of work in one saying, of about a microsecond each: a twentieth of a second. */
+    public const WORK = 50_000;
+
     /** Digits of a number, on both sides of the point together. */
     public const DIGITS = 30;
 
@@ -30,6 +39,9 @@ final class Limits
 
     /** Characters of a chat line that are looked at. */
     public const LINE = 2_000;
+
+    /** Characters of a person's name, and of a server's. */
+    public const NAME = 60;
 
     /** Characters of a text kept in a viewer's field. */
     public const FIELD_TEXT = 500;

@@ -43,6 +43,15 @@ enum GapReason: string
     /** A name that the pack does not have. */
     case Unknown = 'unknown-name';
 
+    /** A text would have more characters than any value may. */
+    case TooLong = 'too-long-a-text';
+
+    /** A list would have more parts than any may. */
+    case TooMany = 'too-many-parts';
+
+    /** A moment would lie outside the years that can be written. */
+    case TooFar = 'too-far';
+
     /** A value of another kind was needed. */
     case WrongKind = 'wrong-kind';
 
@@ -61,6 +70,9 @@ enum GapReason: string
             self::NotSearched => 'memory could not be searched for the {name}',
             self::EmptyList => 'the list {name} is empty',
             self::Unknown => 'nothing is named {name}',
+            self::TooLong => 'the text would have more than {limit} characters',
+            self::TooMany => 'the list would have more than {limit} parts',
+            self::TooFar => 'the moment would lie outside the years 1 to 9999',
             self::WrongKind => '{text} cannot be used here, {wanted} is needed',
         };
     }

@@ -7,6 +7,11 @@ namespace SilverParrot\Value;
 /** A point in time, to the millisecond. Where a zone matters, it is asked for. */
 final readonly class Moment implements Value
 {
+    /** 0001-01-01T00:00:00Z and 9999-12-31T23:59:59.999Z: years of four digits, as ISO 8601 writes them. */
+    private const FIRST = -62_135_596_800_000;
+
+    private const LAST = 253_402_300_799_999;
+
     /** @param  int  $millis since 1970-01-01T00:00:00Z */
     public function __construct(public int $millis)
     {
@@ -28,10 +33,18 @@ final readonly class Moment implements Value
         }
         $whole = strlen(trim($text)) === 10 ? trim($text).'T00:00:00' : trim($text);
         try {
-            return self::of(new \DateTimeImmutable($whole, $zone));
+            $moment = self::of(new \DateTimeImmutable($whole, $zone));
         } catch (\Exception) {
             return null;
         }
+
+        return $moment->canBeWritten() ? $moment : null;
+    }
+
+    /** Whether it lies in the years that can be written. */
+    public function canBeWritten(): bool
+    {
+        return $this->millis >= self::FIRST && $this->millis <= self::LAST;
     }
 
     public function plusMillis(int $millis): self

@@ -31,10 +31,16 @@ enum Operation: string
             self::Times => $left * $right,
             // A quotient is made by Number, whole or not.
             self::Divided => null,
-            self::Rest => $right === -1 ? 0 : (($left % $right) + $right) % $right,
+            self::Rest => $right === -1 ? 0 : self::rest($left % $right, $right),
         };
 
         return is_int($result) ? $result : null;
+    }
+
+    /** The sum has parts of different signs, so it never leaves what an int can hold. */
+    private static function rest(int $rest, int $divisor): int
+    {
+        return $rest !== 0 && ($rest < 0) !== ($divisor < 0) ? $rest + $divisor : $rest;
     }
 
     public function exact(BigRational $left, BigRational $right): BigRational

@@ -60,6 +60,11 @@ abstract class AirTestCase extends TestCase
         $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);
     }
 
+    protected static function database(): \PDO
+    {
+        return self::$sandbox?->database() ?? throw new \LogicException('not started');
+    }
+
     protected function viewer(string $nick): ChatClient
     {
         return ChatClient::join((int) $this->air->setting('HARBOUR_CHAT_PORT'), $nick, 'lantern_cove');

@@ -49,7 +49,16 @@ final class StreamsTest extends AirTestCase
 
     private function token(int $user, int $channel, int $later = 0, ?string $key = null): string
     {
-        return Token::issue($user, $channel, time() + $later, $key ?? $this->air->setting('APP_KEY'));
+        return Token::issue($user, $channel, $this->grant($user), time() + $later, $key ?? $this->air->setting('APP_KEY'));
+    }
+
+    /** That a session of theirs may read along, as signing in and opening the page makes it. */
+    private function grant(int $user): string
+    {
+        $id = substr(hash('sha256', "session of $user"), 0, 40);
+        $this->air->database()->exec("INSERT INTO stream_grants (id, user_id, expires_at) VALUES ('$id', $user, UTC_TIMESTAMP() + INTERVAL 1 HOUR) ON DUPLICATE KEY UPDATE expires_at = VALUES(expires_at)");
+
+        return $id;
     }
 
     private function ask(string $request): string

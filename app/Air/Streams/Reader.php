@@ -4,54 +4,28 @@ declare(strict_types=1);
 
 namespace App\Air\Streams;
 
-use Amp\ByteStream\StreamException;
 use Amp\Socket\Socket;
+use App\Air\BoundedWriter;
 
-use function Amp\async;
-
-/** A page that reads along. What it is too slow for waits in a bounded buffer; beyond that it is cut off and comes back. */
-final class Reader
+/** A page that reads along. One that is too slow is cut off, and comes back. */
+final readonly class Reader
 {
     private const LONGEST_QUEUE = 262_144;
 
-    private string $queue = '';
+    private BoundedWriter $writer;
 
-    private bool $isWriting = false;
-
-    public function __construct(private readonly Socket $socket, public readonly int $user, public readonly int $channel)
+    public function __construct(private Socket $socket, public Token $token)
     {
+        $this->writer = new BoundedWriter($socket, self::LONGEST_QUEUE);
     }
 
     public function send(string $bytes): void
     {
-        if ($this->socket->isClosed()) {
-            return;
-        }
-        $this->queue .= $bytes;
-        if (strlen($this->queue) > self::LONGEST_QUEUE) {
-            $this->close();
-        } elseif (! $this->isWriting) {
-            $this->isWriting = true;
-            async($this->write(...));
-        }
+        $this->writer->send($bytes);
     }
 
     public function close(): void
     {
         $this->socket->close();
-    }
-
-    private function write(): void
-    {
-        try {
-            while ($this->queue !== '') {
-                [$bytes, $this->queue] = [$this->queue, ''];
-                $this->socket->write($bytes);
-            }
-        } catch (StreamException) {
-            // It has gone.
-        } finally {
-            $this->isWriting = false;
-        }
     }
 }

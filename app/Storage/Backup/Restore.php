@@ -53,6 +53,7 @@ final class Restore
         $epoch = $this->highestEpoch();
         // Whoever is signed in would be somebody else afterwards.
         $this->connection->delete('DELETE FROM sessions');
+        $this->connection->delete('DELETE FROM stream_grants');
         foreach (array_reverse(Table::all()) as $table) {
             $this->connection->delete("DELETE FROM `{$table->name}`");
         }

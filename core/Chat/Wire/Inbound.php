@@ -24,9 +24,6 @@ final readonly class Inbound
     /** Bytes of a nick or account that is kept as it is. */
     private const LONGEST_LOGIN = 60;
 
-    /** Characters of a display name. */
-    private const LONGEST_NAME = 60;
-
     /** Levels that one line may claim; more than there are means nothing. */
     private const MOST_LEVELS = 16;
 
@@ -44,18 +41,18 @@ final readonly class Inbound
         $nick = $line->nick();
         $account = $tag('account', 'account-tag');
         $login = self::login($account === '' ? $nick : $account);
-        $name = self::text($line->tag($tags->name), self::LONGEST_NAME);
+        $name = self::text($line->tag($tags->name), Limits::NAME);
         $claimed = array_map(Level::named(...), explode(',', self::text($line->tag($tags->levels), Limits::READING), self::MOST_LEVELS));
         $id = $tag('msgid', 'message-tags');
 
         return new ChatLine(
             $id === '' ? $numbered : self::key($id),
             // Whoever has an account is another than who only took its name.
-            Person::known(($account === '' ? 'nick:' : 'account:').$login, $login, $name === '' ? self::text($account === '' ? $nick : $account, self::LONGEST_NAME) : $name, Levels::of(...$levels, ...array_filter($claimed))),
+            Person::known(($account === '' ? 'nick:' : 'account:').$login, $login, $name === '' ? self::text($account === '' ? $nick : $account, Limits::NAME) : $name, Levels::of(...$levels, ...array_filter($claimed))),
             self::text($line->param(1), Limits::LINE),
             self::moment($tag('time', 'server-time'), $now),
             // A private answer goes where the line came from. Where it could not be addressed exactly it goes nowhere.
-            strlen($nick) <= self::LONGEST_LOGIN && self::text($nick, self::LONGEST_NAME) === $nick ? $nick : '',
+            strlen($nick) <= self::LONGEST_LOGIN && self::text($nick, Limits::NAME) === $nick ? $nick : '',
         );
     }
 

@@ -31,8 +31,7 @@ final readonly class CooldownGate implements Gate
     {
         $seconds = $this->seconds($attempt);
         $last = $seconds > 0 ? $memory->value($this->key($attempt)) : null;
-        // A run that lies further ahead than its own cooldown was noted under a clock that was wrong, and closes nothing.
-        $opens = is_int($last) && $last <= $attempt->at->millis + $seconds * 1000 ? new Moment($last + $seconds * 1000) : null;
+        $opens = is_int($last) && Age::millis($last, $attempt->at) !== null ? new Moment($last + $seconds * 1000) : null;
 
         return $opens !== null && $attempt->at->millis < $opens->millis
             ? Closed::cooldown($this->name(), $attempt->at, $opens, $attempt->command->cooldownRefusal) : null;

@@ -49,11 +49,10 @@ final readonly class FloodGate implements Gate
     /** @return list<int> when answers were given within the window, oldest first */
     private function recent(Attempt $attempt, View $memory): array
     {
-        // What lies ahead by more than the window was noted under a clock that was wrong.
         $kept = $memory->value($this->key($attempt));
         $window = Flood::WINDOW_SECONDS * 1000;
 
-        return array_values(array_filter(is_array($kept) && is_array($kept['at'] ?? null) ? $kept['at'] : [], static fn (mixed $at): bool => is_int($at) && abs($at - $attempt->at->millis) < $window));
+        return array_values(array_filter(is_array($kept) && is_array($kept['at'] ?? null) ? $kept['at'] : [], static fn (mixed $at): bool => is_int($at) && (Age::millis($at, $attempt->at) ?? $window) < $window));
     }
 
     private function limit(Attempt $attempt): int

@@ -68,6 +68,11 @@ final class Failed extends \Exception
         return new self('text-too-long', "A field keeps at most $limit characters.", $span);
     }
 
+    public static function tooMuchWork(): self
+    {
+        return new self('too-much-work', 'It takes more work than one reply may: leave some of its filters out.', null);
+    }
+
     public static function tooMuchSaid(): self
     {
         return new self('too-much-said', 'The reply has more than '.Limits::SAID.' characters.', null);

@@ -71,6 +71,8 @@ final class Numbers
             return $length instanceof Gap ? $length : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a length of time like "2 days"']);
         }
 
-        return $moment->plusMillis(($operation === Operation::Plus ? 1 : -1) * $seconds * 1000);
+        $shifted = $moment->plusMillis(($operation === Operation::Plus ? 1 : -1) * $seconds * 1000);
+
+        return $shifted->canBeWritten() ? $shifted : new Gap(GapReason::TooFar);
     }
 }

@@ -25,6 +25,9 @@ final class Printer
 
     private ?\Collator $collator = null;
 
+    /** @var array<string, string> patterns that join the parts of a list */
+    private array $joints = [];
+
     /** @var array<string, \IntlDateFormatter> by styles and pattern */
     private array $formats = [];
 
@@ -143,15 +146,15 @@ final class Printer
         return (string) $format->format($value);
     }
 
-    /** As the language sorts, with numbers in texts by their size. */
-    public function compare(string $a, string $b): int
+    /** Bytes that stand in the order in which the language sorts, with numbers in texts by their size. */
+    public function sortKey(string $text): string
     {
         if ($this->collator === null) {
             $this->collator = new \Collator($this->channel->language);
             $this->collator->setAttribute(\Collator::NUMERIC_COLLATION, \Collator::ON);
         }
 
-        return (int) $this->collator->compare($a, $b);
+        return (string) $this->collator->getSortKey($text);
     }
 
     private function moment(Moment $moment): string
@@ -198,17 +201,26 @@ final class Printer
         if (count($items) < 2) {
             return $items[0] ?? '';
         }
-        $pattern = fn (string $part): string => $this->resource('ICUDATA', ['listPattern', 'standard', $part]) ?? '{0}, {1}';
         $last = count($items) - 1;
         if ($last === 1) {
-            return strtr($pattern('2'), ['{0}' => $items[0], '{1}' => $items[1]]);
+            return strtr($this->joint('2'), ['{0}' => $items[0], '{1}' => $items[1]]);
         }
-        $text = strtr($pattern('end'), ['{0}' => $items[$last - 1], '{1}' => $items[$last]]);
-        for ($i = $last - 2; $i >= 0; $i--) {
-            $text = strtr($pattern($i === 0 ? 'start' : 'middle'), ['{0}' => $items[$i], '{1}' => $text]);
+        // From the end on, as CLDR has it, in pieces: each pattern puts something before and behind what follows it.
+        [$before, $behind] = ['', strtr($this->joint('end'), ['{0}' => $items[$last - 1], '{1}' => $items[$last]])];
+        $middle = $last > 2 ? $this->joint('middle') : '';
+        $after = '';
+        for ($i = 0; $i <= $last - 2; $i++) {
+            [$start, $end] = explode('{1}', $i === 0 ? $this->joint('start') : $middle, 2) + [1 => ''];
+            $before .= str_replace('{0}', $items[$i], $start);
+            $after = str_replace('{0}', $items[$i], $end).$after;
         }
 
-        return $text;
+        return $before.$behind.$after;
+    }
+
+    private function joint(string $part): string
+    {
+        return $this->joints[$part] ??= $this->resource('ICUDATA', ['listPattern', 'standard', $part]) ?? '{0}, {1}';
     }
 
     /** @param  non-empty-list<string>  $path */

@@ -57,6 +57,8 @@ final class Run
     /** What it has changed so far; null where that is nothing. */
     public ?Overlay $changed = null;
 
+    private int $work = 0;
+
     private ?Printer $printer = null;
 
     /** @var array<string, null|bool|int|string|Value> by folded name */
@@ -86,6 +88,18 @@ final class Run
     public function bound(string $name): null|bool|int|string|Value
     {
         return $this->bound[$name] ?? null;
+    }
+
+    /**
+     * So many steps of work are about to be done.
+     *
+     * @throws Failed where that is more than one saying may take
+     */
+    public function work(int $steps): void
+    {
+        if (($this->work += $steps) > Limits::WORK) {
+            throw Failed::tooMuchWork();
+        }
     }
 
     /** The luck of one place in the response. */

@@ -64,7 +64,7 @@ final readonly class InUnit implements Filter, TakesWords
     private static function days(TimeSpan $span, \DateTimeZone $zone): int
     {
         // Midnights between, whatever summer time does to the hours.
-        $day = static fn (\DateTimeImmutable $date): int => intdiv((new \DateTimeImmutable($date->format('Y-m-d').'T00:00:00Z'))->getTimestamp(), 86_400);
+        $day = static fn (\DateTimeImmutable $date): int => (int) floor(($date->getTimestamp() + $date->getOffset()) / 86_400);
 
         return $day($span->to->in($zone)) - $day($span->from->in($zone));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
 use SilverParrot\Response\Outlook\Forecast;
@@ -39,6 +40,12 @@ final readonly class Join implements Filter
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
     {
-        return $value instanceof Items ? implode($run->print($arguments[0] ?? null), array_map($run->print(...), $value->items)) : $value;
+        if (! $value instanceof Items) {
+            return $value;
+        }
+        $between = $run->print($arguments[0] ?? null);
+        $texts = array_map($run->print(...), $value->items);
+
+        return array_sum(array_map(strlen(...), $texts)) + strlen($between) * max(0, count($texts) - 1) > Bounds::BYTES ? Bounds::tooLong() : implode($between, $texts);
     }
 }

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
+use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Limits;
+use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 final readonly class Replace implements Filter
@@ -34,11 +36,15 @@ final readonly class Replace implements Filter
         return $value->asText(0, $grown, min(Limits::SAID * 4, max(1, $by->bytes) * $value->bytes));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): ?string
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
     {
         $what = $run->print($arguments[0] ?? null);
         $text = $value === null ? null : $run->print($value);
+        if ($text === null || $what === '') {
+            return $text;
+        }
+        $by = $run->print($arguments[1] ?? null);
 
-        return $text === null || $what === '' ? $text : str_replace($what, $run->print($arguments[1] ?? null), $text);
+        return strlen($text) + substr_count($text, $what) * (strlen($by) - strlen($what)) > Bounds::BYTES ? Bounds::tooLong() : str_replace($what, $by, $text);
     }
 }

@@ -6,14 +6,21 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Laborious;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Words;
 
-final readonly class Title extends TextFilter
+final readonly class Title extends TextFilter implements Laborious
 {
     public function describe(): Described
     {
         return new Described('title', '', 'a text', '[words | title]', 'Begins each word with a capital and goes on in small letters.', 'passes it on');
+    }
+
+    /** Words are found one by one. */
+    public function steps(int $bytes): int
+    {
+        return 10 + 2 * $bytes;
     }
 
     protected function changed(Outlook $text): Outlook

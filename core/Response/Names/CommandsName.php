@@ -13,13 +13,14 @@ use SilverParrot\Response\Name;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Items;
 
 /** `commands`, `commands for caller` */
-final readonly class CommandsName implements Name
+final readonly class CommandsName implements Name, SaysOwnText
 {
     public function describe(): Described
     {

@@ -11,11 +11,12 @@ use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
-final readonly class FactName implements Name
+final readonly class FactName implements Name, SaysOwnText
 {
     public function describe(): Described
     {

@@ -17,13 +17,14 @@ use SilverParrot\Response\Name;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Remembering;
+use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Range;
 
-final readonly class ListName implements Name, Remembering
+final readonly class ListName implements Name, Remembering, SaysOwnText
 {
     public function describe(): Described
     {

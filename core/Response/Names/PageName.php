@@ -9,13 +9,14 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
 
 /** `page` */
-final readonly class PageName extends SimpleName
+final readonly class PageName extends SimpleName implements SaysOwnText
 {
     public function describe(): Described
     {

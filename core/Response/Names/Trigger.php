@@ -10,9 +10,10 @@ use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 
-final readonly class Trigger extends SimpleName implements Direct
+final readonly class Trigger extends SimpleName implements Direct, SaysOwnText
 {
     public function describe(): Described
     {

@@ -7,6 +7,7 @@ namespace SilverParrot\Response\Outlook;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\EndsGaps;
+use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Syntax\AndAlso;
@@ -44,9 +45,6 @@ use SilverParrot\Value\TimeSpan;
  */
 final class Forecast
 {
-    /** How many digits more than four a year can get by adding weeks, and weeks again. */
-    private const FAR = 2;
-
     /** @var list<array{Slot, Outlook}> */
     private array $slots = [];
 
@@ -65,6 +63,9 @@ final class Forecast
     /** @var array<string, Outlook> what verbs before have kept, by key */
     private array $kept = [];
 
+    /** Steps that all its filters take together at most. */
+    private int $work = 0;
+
     /** @var array<string, true> what a verb before has counted with */
     private array $numbers = [];
 
@@ -82,7 +83,7 @@ final class Forecast
         $forecast = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel));
         $extent = $forecast->parts($response->parts)->atMost(Limits::SAID);
 
-        return new Prospect($extent, $forecast->slots, $forecast->conditions, $forecast->values, $forecast->typedRoom());
+        return new Prospect($extent, $forecast->slots, $forecast->conditions, $forecast->values, $forecast->typedRoom(), $forecast->work);
     }
 
     /** Code points that can be typed after the shortest trigger, in one line of this chat. */
@@ -144,6 +145,7 @@ final class Forecast
     private function slot(Slot $slot): Extent
     {
         $outlook = $this->value($slot->value);
+        $outlook = $slot->isQuiet ? $outlook : $outlook->printed();
         $this->slots[] = [$slot, $outlook];
         if ($slot->as !== '') {
             $this->bound[$slot->as] = $slot->isQuiet ? $outlook : $outlook->withoutGaps();
@@ -282,10 +284,7 @@ final class Forecast
         $isLength = is_string($right->written) ? TimeSpan::secondsOf($right->written) !== null : $right->isOnly(ValueKind::Span) && ! $right->canBeNothing;
         $isShift = $operation === Operation::Plus || $operation === Operation::Minus;
 
-        $moment = $this->lengths->moment();
-        $far = Outlook::of(ValueKind::Moment, $moment->shortest, $moment->longest + self::FAR, $moment->bytes + 4 * self::FAR);
-
-        return $far->orGap(...$left->gaps, ...($left->canBeNothing ? [GapReason::NothingToCount] : []), ...$right->gaps, ...($isLength && $isShift ? [] : [GapReason::WrongKind]));
+        return $this->lengths->moment()->orGap(GapReason::TooFar, ...$left->gaps, ...($left->canBeNothing ? [GapReason::NothingToCount] : []), ...$right->gaps, ...($isLength && $isShift ? [] : [GapReason::WrongKind]));
     }
 
     private function roll(Roll $roll): Outlook
@@ -314,6 +313,7 @@ final class Forecast
         $value = $this->value($filtered->value);
         $arguments = array_map($this->value(...), $filtered->arguments);
         $named = array_map($this->value(...), $filtered->named);
+        $this->work += Bounds::stepsFor($filtered->filter, $value->bytes);
         $outlook = $filtered->filter->outlook($value, $arguments, $named, $this);
         $gaps = $filtered->filter instanceof EndsGaps ? [] : $value->gaps;
         foreach ([...$arguments, ...array_values($named)] as $argument) {

@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Outlook;
 
 use Closure;
-use SilverParrot\Source\Limits;
 
 /** The parts of a list, before anybody says a line. Many can be short and one long: together they are bounded, too. */
 final readonly class Many
 {
+    /** Beyond this nobody counts; all that is longer than a value may be is too long alike. */
+    private const MOST = 1_000_000;
+
     private function __construct(public Outlook $item, public int $most, public int $together, public int $bytes)
     {
     }
 
     public static function of(Outlook $item, int $most): self
     {
-        return new self($item, $most, $most * $item->longest, $most * $item->bytes);
+        return new self($item, $most, min(self::MOST, $most * $item->longest), min(self::MOST, $most * $item->bytes));
     }
 
     /** What one text is divided into: no part is empty, and something stands between them. */
@@ -39,7 +41,7 @@ final readonly class Many
     {
         $joints = max(0, $this->most - 1);
 
-        return Outlook::text(0, min(Limits::SAID, $this->together + $joints * $joint), min(Limits::SAID * Outlook::BYTES, $this->bytes + $joints * $bytes));
+        return Outlook::text(0, min(self::MOST, $this->together + $joints * $joint), min(self::MOST, $this->bytes + $joints * $bytes));
     }
 
     public function orElse(self $other): self

@@ -98,7 +98,9 @@ final readonly class Outlook
     {
         $joined = $many->joined($joint, $joint * self::BYTES);
 
-        return new self([ValueKind::Items], 0, $joined->longest, $joined->bytes, isTyped: $many->item->isTyped, many: $many);
+        $items = new self([ValueKind::Items], 0, $joined->longest, $joined->bytes, isTyped: $many->item->isTyped, many: $many);
+
+        return $many->most > Limits::PARTS ? $items->orGap(GapReason::TooMany) : $items;
     }
 
     /** What comes from outside, of which only the length is known. */
@@ -141,6 +143,12 @@ final readonly class Outlook
         return new self($this->kinds, min($this->shortest, $other->shortest), min($this->longest, $other->longest), min($this->bytes, $other->bytes), $this->canBeNothing, $this->gaps, $this->range, $other->isTyped, null, $this->many);
     }
 
+    /** As a slot prints it. */
+    public function printed(): self
+    {
+        return $this->longest > Limits::VALUE ? new self($this->kinds, min($this->shortest, Limits::VALUE), Limits::VALUE, min($this->bytes, self::BYTES * Limits::VALUE), $this->canBeNothing, array_values(array_unique([...$this->gaps, GapReason::TooLong], SORT_REGULAR)), $this->range, $this->isTyped, $this->written, $this->many) : $this;
+    }
+
     public function withoutGaps(): self
     {
         return $this->with(gaps: []);
@@ -166,7 +174,9 @@ final readonly class Outlook
     /** What a filter makes a text of: nothing stays nothing, and what was typed stays typed. */
     public function asText(int $shortest, int $longest, ?int $bytes = null): self
     {
-        return new self($this->kinds === [] ? [] : [ValueKind::Text], $this->canBeNothing ? 0 : $shortest, min(Limits::SAID, $longest), $bytes ?? $longest * self::BYTES, $this->canBeNothing, $this->gaps, isTyped: $this->isTyped);
+        $text = new self($this->kinds === [] ? [] : [ValueKind::Text], $this->canBeNothing ? 0 : min(Limits::VALUE, $shortest), min(Limits::VALUE, $longest), min(self::BYTES * Limits::VALUE, $bytes ?? $longest * self::BYTES), $this->canBeNothing, $this->gaps, isTyped: $this->isTyped);
+
+        return $longest > Limits::VALUE ? $text->orGap(GapReason::TooLong) : $text;
     }
 
     /** What a filter makes a number of. */

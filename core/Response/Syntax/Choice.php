@@ -38,11 +38,11 @@ final readonly class Choice implements Filled
                 $holds = Truth::of($value);
                 $run->trace?->choice($span, $holds);
                 if ($holds) {
-                    return new Said($row->fill($run));
+                    return new Said($row->fill($run), [], $row->own);
                 }
             }
 
-            return new Said($otherwise->fill($run));
+            return new Said($otherwise->fill($run), [], $otherwise->own);
         };
     }
 }

@@ -6,14 +6,17 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\EndsGaps;
+use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
 use SilverParrot\Response\Filters\TextFilter;
+use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 use function is_string;
+use function strlen;
 
 /** A value with a filter behind it. */
 final readonly class Filtered implements Expression, Prepares
@@ -37,8 +40,9 @@ final readonly class Filtered implements Expression, Prepares
         if ($value instanceof Gap && ($value->isPending() || ! $this->filter instanceof EndsGaps)) {
             return $value;
         }
+        $run->work(Bounds::steps($this->filter, $value));
         if ($this->arguments === [] && $this->named === []) {
-            return $this->filter->apply($value, [], [], $run);
+            return Bounds::of($this->filter->apply($value, [], [], $run));
         }
         $arguments = [];
         foreach ($this->arguments as $argument) {
@@ -55,7 +59,7 @@ final readonly class Filtered implements Expression, Prepares
             }
         }
 
-        return $this->filter->apply($value, $arguments, $named, $run);
+        return Bounds::of($this->filter->apply($value, $arguments, $named, $run));
     }
 
     public function prepared(): Closure
@@ -70,15 +74,29 @@ final readonly class Filtered implements Expression, Prepares
             // Most filters change a text, and most values are one: nothing else need be looked at.
             return static function (Run $run) use ($filter, $before): null|bool|int|string|Value {
                 $value = $before($run);
+                if (! is_string($value)) {
+                    if ($value instanceof Gap) {
+                        return $value;
+                    }
+                    $run->work(Bounds::steps($filter, $value));
 
-                return is_string($value) ? $filter->change($value, $run) : ($value instanceof Gap ? $value : $filter->apply($value, [], [], $run));
+                    return Bounds::of($filter->apply($value, [], [], $run));
+                }
+                $run->work(Bounds::stepsFor($filter, strlen($value)));
+                $changed = $filter->change($value, $run);
+
+                return strlen($changed) > Limits::VALUE && Bounds::isTooLong($changed) ? Bounds::tooLong() : $changed;
             };
         }
 
         return static function (Run $run) use ($filter, $before, $endsGaps): null|bool|int|string|Value {
             $value = $before($run);
+            if ($value instanceof Gap && ($value->isPending() || ! $endsGaps)) {
+                return $value;
+            }
+            $run->work(Bounds::steps($filter, $value));
 
-            return $value instanceof Gap && ($value->isPending() || ! $endsGaps) ? $value : $filter->apply($value, [], [], $run);
+            return Bounds::of($filter->apply($value, [], [], $run));
         };
     }
 }

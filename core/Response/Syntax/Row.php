@@ -6,9 +6,11 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Chat\Person;
+use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Said;
+use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
@@ -22,15 +24,16 @@ final readonly class Row
      * @param  array<int, string>  $blank  the author's texts at even places, nothing at odd ones
      * @param  array<int, Closure(Run): (null|bool|int|string|Value|Said)>  $steps  by odd place
      * @param  array<int, Span>  $spans  by odd place, of slots
+     * @param  array<int, true>  $own  odd places at which a slot says what the pack's authors wrote
      */
-    private function __construct(private array $blank, private array $steps, private array $spans)
+    private function __construct(private array $blank, private array $steps, private array $spans, public array $own)
     {
     }
 
     /** @param  list<Part>  $parts */
     public static function of(array $parts): self
     {
-        [$blank, $steps, $spans] = [[''], [], []];
+        [$blank, $steps, $spans, $own] = [[''], [], [], []];
         $at = 0;
         foreach ($parts as $part) {
             if ($part instanceof Text) {
@@ -39,13 +42,32 @@ final readonly class Row
                 $steps[$at + 1] = $part->prepared();
                 if ($part instanceof Slot) {
                     $spans[$at + 1] = $part->span;
+                    if (self::isOwn($part->value)) {
+                        $own[$at + 1] = true;
+                    }
                 }
                 $blank[++$at] = '';
                 $blank[++$at] = '';
             }
         }
 
-        return new self($blank, $steps, $spans);
+        return new self($blank, $steps, $spans, $own);
+    }
+
+    /** Whether nothing that people typed, or that came from outside, can be in what it says. */
+    private static function isOwn(Expression $value): bool
+    {
+        // Whom a name is asked for is not said.
+        if ($value instanceof Call) {
+            return $value->name instanceof SaysOwnText;
+        }
+        foreach ($value instanceof Words || $value instanceof Bound ? [null] : Walk::children($value) as $child) {
+            if ($child === null || ! self::isOwn($child)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
@@ -76,6 +98,15 @@ final readonly class Row
             throw Failed::gap($value, $this->spans[$at]);
         }
 
-        return $value instanceof Said ? $value : $run->print($value);
+        if ($value instanceof Said) {
+            return $value;
+        }
+        $text = $run->print($value);
+        if (Bounds::isTooLong($text)) {
+            $run->trace?->slot($this->spans[$at], null, Bounds::tooLong());
+            throw Failed::gap(Bounds::tooLong(), $this->spans[$at]);
+        }
+
+        return $text;
     }
 }

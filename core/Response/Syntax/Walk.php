@@ -50,8 +50,8 @@ final class Walk
         }
     }
 
-    /** @return list<Expression> */
-    private static function children(Expression $expression): array
+    /** @return list<Expression> what is directly inside */
+    public static function children(Expression $expression): array
     {
         return match (true) {
             $expression instanceof OrElse, $expression instanceof AndAlso, $expression instanceof Arithmetic => [$expression->left, $expression->right],

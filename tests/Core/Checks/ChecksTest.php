@@ -115,11 +115,19 @@ final class ChecksTest extends TestCase
             '[add 1 to counter.planks] [add word 1 or 1 to counter.planks] [add word 1 to counter.ballast]' => 'can-fail 26-61; can-fail 62-93',
             '[lookup.tide.high is nothing] [lookup.tide.high | default 0]' => '',
             // grows-too-long
-            '[words][words]' => 'can-be-nothing 0-7; can-be-nothing 7-14; grows-too-long 0-7 [words | cut 250]',
-            '[words | cut 400 as what] and [what]' => 'grows-too-long 0-25 [words | cut 247 as what]',
-            '[words | cut 240] and [message | cut 240] [words]' => 'can-be-nothing 0-17; can-be-nothing 42-49; grows-too-long 0-17 [words | cut 164]',
-            '[words] [fact.workshop]' => 'can-be-nothing 0-7; grows-too-long 0-7 [words | cut 476]',
-            '[words]' => '',
+            '[words][words]' => 'typed-text-leads 0-7; can-be-nothing 0-7; can-be-nothing 7-14; grows-too-long 0-7 [words | cut 250]',
+            '[words | cut 400 as what] and [what]' => 'typed-text-leads 0-25; grows-too-long 0-25 [words | cut 247 as what]',
+            '[words | cut 240] and [message | cut 240] [words]' => 'typed-text-leads 0-17; can-be-nothing 0-17; can-be-nothing 42-49; grows-too-long 0-17 [words | cut 164]',
+            '[words] [fact.workshop]' => 'typed-text-leads 0-7; can-be-nothing 0-7; grows-too-long 0-7 [words | cut 476]',
+            '[words]' => 'typed-text-leads 0-7',
+            // typed-text-leads
+            '  [message | upper | cut 9]' => 'typed-text-leads 2-27',
+            '[word 1 or caller | cut 9], you said it.' => 'typed-text-leads 0-26',
+            '[caller] says [word 1 or "x" | cut 9]' => '',
+            // instruction-by-halves
+            '/[words or "x" | cut 9]' => 'instruction-by-halves 1-23',
+            ' .b[word 1 or "x" | cut 9] odo' => 'instruction-by-halves 3-26',
+            '/me waves to [target or "all"] and /[word 1 or "x" | cut 9]' => '',
             // emotes: coveWave for everyone, coveHammer for subscribers
             'coveWave Ahoy! coveWave! (coveWave)[caller] coveWave [caller]coveWave' => 'emote-stuck 15-23 coveWave ; emote-stuck 26-34  coveWave ; emote-stuck 61-69  coveWave',
             'covewave and coveWaev, cove Wave coveWavy' => 'emote-misspelt 0-8 coveWave; emote-misspelt 33-41 coveWave',

@@ -12,6 +12,8 @@ use SilverParrot\Outbox\Draft;
 use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Response\Said;
+use SilverParrot\Source\Fold;
+use SilverParrot\Source\Unseen;
 use Tests\Outside;
 
 final class FitterTest extends TestCase
@@ -19,6 +21,15 @@ final class FitterTest extends TestCase
     /** @return iterable<string, array{list<array{string, bool}>, string}> pieces (text, from a slot or not) and what is said */
     public static function steering(): iterable
     {
+        yield 'the default-ignorable, the unassigned, the private and marks before it' => [[["\u{E0000}\u{E0FFF}\u{2065}\u{FFF0}\u{20DD}\u{E000}\u{FE0F}\u{34F}/x", true]], 'x'];
+        yield 'another talker’s mark, typed' => [[['!ban odo', true]], 'ban odo'];
+        yield 'marks of both kinds' => [[['!/.x', true]], 'x'];
+        yield 'another talker’s mark behind text' => [[['odo says ', false], ['!ban', true]], 'odo says !ban'];
+        yield 'half of an instruction' => [[['/', false], ['ban odo', true]], ''];
+        yield 'the end of an instruction’s word' => [[['/b', false], ['an', true], [' odo', false]], ''];
+        yield 'an instruction with a slot behind its word' => [[['/me ', false], ['waves', true]], '/me waves'];
+        yield 'what turns the direction' => [[["\u{202E}x\u{2066}y", true], [' z', false]], 'xy z'];
+        yield 'the author may turn it' => [[["\u{2067}", false], ['x', true], ["\u{2069}", false]], "\u{2067}x\u{2069}"];
         yield 'from a slot' => [[['/ban odo', true]], 'ban odo'];
         yield 'several marks' => [[['/./x', true]], 'x'];
         yield 'unseen before it' => [[["\u{200B}\u{FEFF} /x", true]], 'x'];
@@ -40,6 +51,46 @@ final class FitterTest extends TestCase
     public function test_nobody_steers_the_parrot(array $pieces, string $said): void
     {
         self::assertSame($said, self::fit($pieces, ChatProfile::stream())->text());
+    }
+
+    /** DerivedCoreProperties.txt of Unicode 15 (Debian package unicode-data): all that is Default_Ignorable_Code_Point. */
+    public function test_nothing_that_unicode_calls_ignorable_hides_an_instruction(): void
+    {
+        $looked = 0;
+        foreach (Outside::lines('unicode/DerivedCoreProperties.txt') as $line) {
+            if (preg_match('/^([0-9A-F]+)(?:\.\.([0-9A-F]+))?\s*; Default_Ignorable_Code_Point/', $line, $range) !== 1) {
+                continue;
+            }
+            $last = (int) hexdec($range[2] ?? '' ?: $range[1]);
+            for ($code = (int) hexdec($range[1]); $code <= $last; $code++) {
+                $looked++;
+                self::assertTrue(Unseen::mayStandBefore(mb_chr($code)), dechex($code));
+                self::assertTrue(Fold::isBlank(mb_chr($code)), dechex($code));
+            }
+        }
+        self::assertSame(4174, $looked);
+        foreach (["\u{0378}", "\u{E000}", "\u{F8FF}", "\u{10FFFD}", "\u{20DD}", "\u{0301}", "\u{093F}"] as $character) {
+            self::assertTrue(Unseen::mayStandBefore($character));
+        }
+        foreach (['a', 'é', '潮', '🌊', '/', '!', '-', '1'] as $character) {
+            self::assertFalse(Unseen::mayStandBefore($character));
+        }
+    }
+
+    public function test_what_the_pack_says_itself_may_begin_with_another_talkers_mark(): void
+    {
+        $said = new Said(['', '!tide', ' and ', '!knot', ''], [], [1 => true]);
+        self::assertSame('!tide and !knot', Fitter::fit($said, new Room(ChatProfile::stream(), 'lantern_cove', 'silver_parrot'))->text());
+    }
+
+    public function test_a_cut_leaves_whole_letters(): void
+    {
+        // The second byte of "à" is the one of a no-break space.
+        for ($most = 1; $most < 60; $most++) {
+            $cut = Cutting::toRoom(str_repeat('à ', 40), null, $most);
+            self::assertTrue(mb_check_encoding($cut, 'UTF-8'));
+            self::assertDoesNotMatchRegularExpression('/[\s\p{Z}]…$/u', $cut);
+        }
     }
 
     public function test_hostile_strings_never_begin_with_an_instruction(): void

@@ -9,7 +9,6 @@ use Eris\TestTrait;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Outbox\Pace;
-use SilverParrot\Value\Moment;
 
 final class PaceTest extends TestCase
 {
@@ -20,12 +19,14 @@ final class PaceTest extends TestCase
         $asked = new Saying('x', answerTo: 'line');
         $unasked = new Saying('x');
         $queued = [1 => $asked, 2 => $unasked, 3 => $asked, 4 => $unasked, 5 => $asked, 6 => $asked];
-        $full = Pace::of($queued, [new Moment(0), new Moment(1)], new Moment(2), 2, 30);
+        $full = Pace::of($queued, [2, 1], 2, 30);
         self::assertSame([[], [2, 4, 1, 3]], [$full->now, $full->dropped]);
-        $half = Pace::of($queued, [new Moment(0)], new Moment(2), 2, 30);
+        $half = Pace::of($queued, [2], 2, 30);
         self::assertSame([[3], [2, 4, 1]], [$half->now, $half->dropped]);
-        $later = Pace::of($queued, [new Moment(0), new Moment(1)], new Moment(30_001), 6, 30);
+        $later = Pace::of($queued, [30_001, 30_000], 6, 30);
         self::assertSame([array_keys($queued), []], [$later->now, $later->dropped]);
+        $set = Pace::of([1 => $asked], [-1_800_000, -1], 1, 30);
+        self::assertSame([1], $set->now, 'a clock that was put back keeps nobody silent');
     }
 
     public function test_no_window_ever_holds_more_than_the_rate_allows(): void
@@ -39,7 +40,7 @@ final class PaceTest extends TestCase
                 foreach ($pauses as $number => $pause) {
                     $now += $pause;
                     $queued[$number] = new Saying("$number", answerTo: $asked[$number] ? 'line' : '');
-                    $pace = Pace::of($queued, array_map(static fn (int $at): Moment => new Moment($at), $said), new Moment($now), $often, 30);
+                    $pace = Pace::of($queued, array_map(static fn (int $at): int => $now - $at, $said), $often, 30);
                     self::assertSame([], array_intersect($pace->now, $pace->dropped));
                     foreach ($pace->now as $one) {
                         $said[] = $now;

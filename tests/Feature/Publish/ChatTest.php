@@ -81,8 +81,9 @@ final class ChatTest extends TestCase
         self::assertNull(Token::read($text, $now + Token::SECONDS + 1, $key), 'too late');
         self::assertNull(Token::read($text, $now - 1, $key), 'valid for longer than any token is');
         self::assertNull(Token::read($text, $now, 'another key'));
-        [$user, $channel, $until, $sign] = explode('.', $text);
-        foreach (["$user.".((int) $channel + 1).".$until.$sign", ((int) $user + 1).".$channel.$until.$sign", "$user.$channel.".((int) $until + 1).".$sign", "$user.$channel.$until.", '', "$user.$channel.$until.$sign "] as $forged) {
+        [$user, $channel, $grant, $until, $sign] = explode('.', $text);
+        $other = strrev($grant);
+        foreach (["$user.".((int) $channel + 1).".$grant.$until.$sign", ((int) $user + 1).".$channel.$grant.$until.$sign", "$user.$channel.$other.$until.$sign", "$user.$channel.$grant.".((int) $until + 1).".$sign", "$user.$channel.$grant.$until.", '', "$user.$channel.$grant.$until.$sign "] as $forged) {
             self::assertNull(Token::read($forged, $now, $key), $forged);
         }
     }

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Evaluation;
+
+use SilverParrot\Response\Filter;
+use SilverParrot\Response\Laborious;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Value;
+
+/** How large a value may get, and what it costs to make it: looked at before anything is built, and after. */
+final class Bounds
+{
+    /** Bytes that any text of the longest kind fits into (RFC 3629): fewer need no counting of characters. */
+    public const BYTES = 4 * Limits::VALUE;
+
+    /** Bytes of a text that are gone over in a step. */
+    private const BYTES_A_STEP = 100;
+
+    public static function isTooLong(string $text): bool
+    {
+        return strlen($text) > Limits::VALUE && mb_strlen($text) > Limits::VALUE;
+    }
+
+    public static function tooLong(): Gap
+    {
+        return new Gap(GapReason::TooLong, ['limit' => number_format(Limits::VALUE)]);
+    }
+
+    /** The value, where it is no larger than any may be. */
+    public static function of(null|bool|int|string|Value $value): null|bool|int|string|Value
+    {
+        return match (true) {
+            is_string($value) => self::isTooLong($value) ? self::tooLong() : $value,
+            $value instanceof Items => self::list($value),
+            default => $value,
+        };
+    }
+
+    /** @return int steps that a filter takes for a value */
+    public static function steps(Filter $filter, null|bool|int|string|Value $value): int
+    {
+        return self::stepsFor($filter, match (true) {
+            is_string($value) => strlen($value),
+            $value instanceof Items => self::bytes($value),
+            default => 0,
+        });
+    }
+
+    public static function stepsFor(Filter $filter, int $bytes): int
+    {
+        return $filter instanceof Laborious ? $filter->steps($bytes) : 1 + intdiv($bytes, self::BYTES_A_STEP);
+    }
+
+    private static function list(Items $items): Items|Gap
+    {
+        if (count($items->items) > Limits::PARTS) {
+            return new Gap(GapReason::TooMany, ['limit' => number_format(Limits::PARTS)]);
+        }
+        foreach ($items->items as $item) {
+            if (is_string($item) && self::isTooLong($item)) {
+                return self::tooLong();
+            }
+        }
+
+        return $items;
+    }
+
+    private static function bytes(Items $items): int
+    {
+        // Whatever else can be in a list is said in some twenty letters.
+        $bytes = 20 * count($items->items);
+        foreach ($items->items as $item) {
+            $bytes += is_string($item) ? strlen($item) : 0;
+        }
+
+        return $bytes;
+    }
+}
