@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App;
 
 use App\Accounts\ChannelPolicy;
+use App\Border\Limits;
 use App\Models\Channel;
+use App\Models\User;
+use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
@@ -17,5 +20,8 @@ final class ParrotServiceProvider extends ServiceProvider
         // A forgotten relation, a misspelt attribute or a dropped value is an error, never a quiet surprise.
         Model::shouldBeStrict();
         Gate::policy(Channel::class, ChannelPolicy::class);
+        Limits::register();
+        // A mail is read elsewhere: its links lead to the address that was set up, whatever a request called it.
+        ResetPassword::createUrlUsing(static fn (mixed $user, string $token): string => rtrim(config()->string('app.url'), '/').route('password.reset', ['token' => $token, 'email' => $user instanceof User ? $user->email : ''], false));
     }
 }

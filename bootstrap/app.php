@@ -2,19 +2,31 @@
 
 declare(strict_types=1);
 
-use App\Accounts\SecurityHeaders;
 use App\Accounts\SessionEnded;
-use App\Accounts\StartSession;
+use App\Border\OneAtATime;
+use App\Border\QueryReport;
+use App\Border\SecurityHeaders;
+use App\Border\StartSession;
+use App\Border\TrustedHosts;
+use App\Border\WellFormed;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Session\Middleware\StartSession as LaravelStartSession;
 
+// What is passed to functions can be what people wrote: it stands in no trace, and so in no log.
+ini_set('zend.exception_ignore_args', '1');
+
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->web(append: [SecurityHeaders::class], replace: [LaravelStartSession::class => StartSession::class]);
+        $middleware->trustHosts(at: TrustedHosts::patterns(...), subdomains: false);
+        $middleware->prepend([SecurityHeaders::class, WellFormed::class]);
+        $middleware->web(replace: [LaravelStartSession::class => StartSession::class]);
+        $middleware->alias(['one-at-a-time' => OneAtATime::class]);
+        // Whoever's password was changed is signed out everywhere else.
+        $middleware->authenticateSessions();
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
         // Responses are kept to the letter, blanks at their ends too.
@@ -23,6 +35,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(new SessionEnded);
+        $exceptions->report(new QueryReport);
     })
     ->create();
 

@@ -5,44 +5,61 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use App\Models\Channel;
+use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Notification;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
+/** Who is in a channel, and letting more people in. */
 final class MembersController
 {
     public function index(Channel $channel): View
     {
-        return view('accounts.members', ['channel' => $channel, 'memberships' => $channel->memberships()->with('user')->orderBy('id')->get()]);
+        return view('accounts.members', [
+            'channel' => $channel,
+            'memberships' => $channel->memberships()->with('user')->orderBy('id')->get(),
+            'invitations' => $channel->invitations()->where('expires_at', '>', now())->orderBy('id')->get(),
+        ]);
     }
 
-    public function store(Request $request, Channel $channel): RedirectResponse
+    /** A link that lets in whoever holds it. Whether somebody has an account here is told to nobody, the streamer neither. */
+    public function store(Request $request, Channel $channel, Invitations $invitations, #[CurrentUser] User $user): RedirectResponse
     {
-        $request->validate(['email' => ['required', 'string', 'email'], 'role' => ['required', Rule::enum(Role::class)->except(Role::Streamer)]]);
-        $user = User::query()->where('email', $request->string('email')->value())->first();
-        if ($user === null) {
-            throw ValidationException::withMessages(['email' => 'Nobody here has that address. They register first, then you let them in.']);
+        $request->validate(['email' => ['nullable', 'string', 'email', 'max:255'], 'role' => ['required', 'string', Rule::enum(Role::class)->except(Role::Streamer)]]);
+        $role = $request->enum('role', Role::class) ?? Role::Reader;
+        if ($channel->invitations()->where('expires_at', '>', now())->count() >= Invitations::MOST) {
+            throw ValidationException::withMessages(['role' => 'There are '.Invitations::MOST.' invitations already. Withdraw some first.']);
         }
-        if ($user->roleIn($channel) === Role::Streamer) {
-            throw ValidationException::withMessages(['email' => 'That is the streamer.']);
+        $link = rtrim(config()->string('app.url'), '/').route('invitation', $invitations->issue($channel, $role, $user), false);
+        $email = $request->string('email')->value();
+        if ($email !== '') {
+            Notification::route('mail', $email)->notify(new InvitationMail($channel->name, $role->value, $link));
         }
-        Membership::query()->updateOrCreate(['channel_id' => $channel->id, 'user_id' => $user->id], ['role' => $request->enum('role', Role::class)]);
 
-        return back()->with('notice', "{$user->name} is in.");
+        return redirect()->route('members', $channel)->withInput($request->only('role'))->with('link', $link)->with('notice', $email === '' ? 'The invitation is ready: hand on its link.' : "The invitation was sent to {$email}.");
+    }
+
+    public function withdraw(Channel $channel, Invitation $invitation): RedirectResponse
+    {
+        $channel->invitations()->whereKey($invitation->id)->delete();
+
+        return redirect()->route('members', $channel)->with('notice', 'The invitation was withdrawn.');
     }
 
     public function destroy(Channel $channel, Membership $membership): RedirectResponse
     {
         if ($membership->role === Role::Streamer) {
-            return back()->with('notice', 'The streamer stays.');
+            return redirect()->route('members', $channel)->with('notice', 'The streamer stays.');
         }
         $channel->memberships()->whereKey($membership->id)->delete();
 
-        return back()->with('notice', 'They are out.');
+        return redirect()->route('members', $channel)->with('notice', 'They were removed.');
     }
 }

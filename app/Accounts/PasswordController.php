@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
+use App\Air\Streams\Grant;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -23,8 +24,8 @@ final class PasswordController
 
     public function send(Request $request): RedirectResponse
     {
-        $request->validate(['email' => ['required', 'string', 'email']]);
-        Password::sendResetLink($request->only('email'));
+        $request->validate(['email' => ['required', 'string', 'email', 'max:255']]);
+        Password::sendResetLink(['email' => Str::lower($request->string('email')->value())]);
 
         // The same answer whether the address is known or not.
         return back()->with('notice', 'If that address is known here, a link is on its way to it.');
@@ -37,9 +38,11 @@ final class PasswordController
 
     public function update(Request $request): RedirectResponse
     {
-        $request->validate(['token' => ['required', 'string'], 'email' => ['required', 'string', 'email'], 'password' => ['required', 'confirmed', Strength::min(10)]]);
-        $status = Password::reset($request->only('token', 'email', 'password', 'password_confirmation'), static function (User $user, string $password): void {
+        $request->validate(['token' => ['required', 'string'], 'email' => ['required', 'string', 'email'], 'password' => ['required', 'string', 'max:200', 'confirmed', Strength::min(10)]]);
+        $status = Password::reset(['email' => Str::lower($request->string('email')->value())] + $request->only('token', 'password', 'password_confirmation'), static function (User $user, string $password): void {
             $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+            // Whoever was signed in with the old one is not any more, and reads along no further.
+            Grant::endAllOf($user->id);
         });
         if ($status !== Password::PASSWORD_RESET) {
             throw ValidationException::withMessages(['email' => 'That link is too old or was used already. Ask for a new one.']);

@@ -25,7 +25,7 @@ final class BackupCommand extends Command
                 if ($rows % 10_000 === 0 && $rows > 0) {
                     $this->line("{$table}: {$rows} rows so far");
                 }
-            });
+            }, fn (string $table, string $key) => $this->warn("Some text of {$table}, {$key}, cannot be read; the row was kept with marks in its place."));
         } catch (BackupFailed $failed) {
             $this->error($failed->getMessage());
 

@@ -106,6 +106,12 @@ final class Channel extends Model
         return $this->hasMany(Membership::class);
     }
 
+    /** @return HasMany<Invitation, $this> */
+    public function invitations(): HasMany
+    {
+        return $this->hasMany(Invitation::class);
+    }
+
     /** @return HasMany<Command, $this> */
     public function commands(): HasMany
     {

@@ -13,6 +13,7 @@ use Illuminate\Notifications\Notifiable;
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property bool $is_operator commands what is for all channels
  * @property Collection<int, Membership> $memberships
  */
 final class User extends Authenticatable
@@ -23,7 +24,7 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed'];
+    protected $casts = ['password' => 'hashed', 'is_operator' => 'boolean'];
 
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany

@@ -97,8 +97,10 @@ final readonly class ChatController
         return redirect()->route('publish.chat', $channel)->withInput()->with('notice', $problem);
     }
 
-    public function harbour(Request $request, Channel $channel): RedirectResponse
+    public function harbour(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
     {
+        // The harbour is one for all channels; only what is this channel's own is its authors'.
+        abort_unless($user->is_operator || $request->string('what')->value() === 'stream', Response::HTTP_FORBIDDEN);
         $done = match ($request->string('what')->value()) {
             'pace' => $this->harbour->pace($request->integer('pace')),
             'stream' => $this->harbour->change($channel, ['live' => $request->boolean('live'), 'category' => $request->string('category')->value(), 'title' => $request->string('title')->value()]),

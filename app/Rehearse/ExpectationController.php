@@ -19,7 +19,7 @@ final class ExpectationController
     public function store(Request $request, Channel $channel, TryChat $try, CommandRows $rows, Expectations $expectations): Response
     {
         [$draft, $row] = TryController::draft($request, $channel);
-        $kept = $try->expectation($channel, TryState::read($request, $channel->seed), $request->integer('index'), $draft?->command, $row?->trigger);
+        $kept = $try->expectation($channel, TryState::read($request, $channel->seed), max(0, min(TryState::MOST, $request->integer('index'))), $draft?->command, $row?->trigger);
         // The answer may have come from another command than the one on the page.
         $owner = $kept === null ? null : ($row !== null && Fold::caseless($draft->command->trigger ?? '') === Fold::caseless($kept->trigger)
             ? $row : $channel->commands()->where('trigger_folded', Fold::caseless($kept->trigger))->first());

@@ -34,7 +34,7 @@ final readonly class Corrections
     {
         $pack = $this->assembler->names($channel);
         $counter = $pack->counters[Fold::caseless($name)] ?? null;
-        if ($counter === null || $owner === Key::TOTAL) {
+        if ($counter === null || ! $counter->scope->hasOwner($owner)) {
             return null;
         }
         $number = $counter->within($number);

@@ -35,7 +35,7 @@ final readonly class MemoryController
         $now = $this->corrections->count($channel, $name, $request->string('owner')->value(), (int) $typed, $user);
 
         return redirect()->route('remember', $channel)->with('notice', match (true) {
-            $now === null => 'There is no such counter.',
+            $now === null => 'There is no such counter, or it counts nothing of that kind.',
             $now !== (int) $typed => "counter.{$name} stops at {$now}.",
             default => "counter.{$name} is {$now}.",
         });

@@ -41,7 +41,8 @@ final readonly class Remembered
             $period = Counted::period($counter, $stream, $now, $pack->channel->zone);
             $numbers = [];
             foreach ($this->rowsOf($channel, $counter) as $owner => $kept) {
-                if ($owner !== Key::TOTAL) {
+                $owner = (string) $owner;
+                if ($counter->scope->hasOwner($owner)) {
                     $numbers[] = ['owner' => $owner, 'scope' => self::scope($owner, $names), 'number' => Counted::number($counter, $kept, $period)];
                 }
             }
@@ -94,7 +95,7 @@ final readonly class Remembered
         }, $rows);
     }
 
-    /** @return array<string, null|bool|int|string|array<string, mixed>> by owner */
+    /** @return array<array-key, null|bool|int|string|array<string, mixed>> by owner; one of digits is a whole number here */
     private function rowsOf(Channel $channel, Counter $counter): array
     {
         $kept = [];
@@ -106,7 +107,7 @@ final readonly class Remembered
         return $kept;
     }
 
-    /** @return array<string, string> people's names by their ids */
+    /** @return array<array-key, string> people's names by their ids */
     private function names(Channel $channel): array
     {
         $names = [];
@@ -122,7 +123,7 @@ final readonly class Remembered
         return $names;
     }
 
-    /** @param  array<string, string>  $names */
+    /** @param  array<array-key, string>  $names */
     private static function scope(string $owner, array $names): string
     {
         [$kind, $which] = explode(':', $owner, 2) + [1 => ''];

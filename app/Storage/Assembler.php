@@ -7,7 +7,9 @@ namespace App\Storage;
 use App\Models;
 use Illuminate\Database\Eloquent\Collection;
 use SilverParrot\Chat\Channel;
+use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Zones;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Emote;
@@ -70,7 +72,8 @@ final class Assembler
 
     public static function channel(Models\Channel $channel): Channel
     {
-        return Channel::of($channel->login, $channel->name, $channel->language, $channel->zone);
+        // What was let in before all were looked at must not keep every page of the channel from coming.
+        return Channel::of($channel->login, $channel->name, Languages::isKnown($channel->language) ? $channel->language : 'en', Zones::isKnown($channel->zone) ? $channel->zone : 'UTC');
     }
 
     private static function castMember(Models\CastMember $member): CastMember

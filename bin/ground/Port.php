@@ -20,6 +20,15 @@ final class Port
         return true;
     }
 
+    /**
+     * A free one near a base. Suites that run side by side each have bases of their own (PARROT_PORTS says how far from
+     * the usual ones), so that a server which starts again finds the port that it had.
+     */
+    public static function near(int $base): int
+    {
+        return self::firstFreeFrom($base + (int) getenv('PARROT_PORTS'));
+    }
+
     public static function firstFreeFrom(int $port): int
     {
         for ($tries = 0; $tries < 200; $tries++, $port++) {

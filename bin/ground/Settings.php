@@ -23,7 +23,7 @@ final class Settings
         $settings->needs('DB_PASSWORD', static fn (): string => bin2hex(random_bytes(16)));
         $settings->needs('HARBOUR_KEY', static fn (): string => bin2hex(random_bytes(16)));
         foreach (['DB_PORT' => 3307, 'HARBOUR_CHAT_PORT' => 16680, 'HARBOUR_DETAILS_PORT' => 16780, 'AIR_STREAM_PORT' => 16880] as $name => $port) {
-            $settings->needs($name, static fn (): string => (string) Port::firstFreeFrom($port));
+            $settings->needs($name, static fn (): string => (string) Port::near($port));
         }
         foreach (self::parse($template, '.env.example') as $name => $value) {
             $settings->needs($name, static fn (): string => $value);

@@ -7,6 +7,9 @@ namespace Ground;
 /** Stays behind after `up`: starts the servers, starts again what dies, ends them in turn when it is told to. */
 final class Supervisor
 {
+    /** In seconds. */
+    private const ROTATE_EVERY = 60.0;
+
     /** A server that dies at once is not started more often than this, in seconds. */
     private const LONGEST_PAUSE = 30;
 
@@ -45,6 +48,8 @@ final class Supervisor
         foreach ($this->servers as $server) {
             $this->start($server);
         }
+        $logs = new Logs($this->paths);
+        $rotated = 0.0;
         while (! $this->ending) {
             $this->collect();
             foreach ($this->servers as $server) {
@@ -52,6 +57,10 @@ final class Supervisor
                 if ($at <= microtime(true)) {
                     $this->start($server);
                 }
+            }
+            if (microtime(true) - $rotated > self::ROTATE_EVERY) {
+                $rotated = microtime(true);
+                $logs->rotate();
             }
             usleep(100_000);
         }

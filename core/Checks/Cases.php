@@ -52,6 +52,12 @@ final class Cases
     /** Beyond so many, nothing is claimed. */
     private const MOST = 4_096;
 
+    /** Likewise, of parts of conditions that are looked at over all cases: some twenty milliseconds. */
+    private const MOST_LOOKS = 30_000;
+
+    /** Likewise, of numbers that are written in one choice. */
+    private const MOST_NUMBERS = 80;
+
     /** @var array<string, list<null|bool|int|string|Value>> what may be had, by the name it is bound to */
     private array $samples = [];
 
@@ -63,6 +69,8 @@ final class Cases
 
     /** Between two numbers with decimals lie others that nothing here would try. */
     private bool $hasDecimals = false;
+
+    private bool $hasTooManyNumbers = false;
 
     private int $unknown = 0;
 
@@ -91,7 +99,7 @@ final class Cases
         $asked = array_map(fn (Expression $condition): Expression => $this->sampled($condition) ?? $this->free($condition), $conditions);
         $held = array_fill(0, count($conditions), false);
         $failed = $held;
-        if (array_product(array_map(count(...), $this->samples)) > self::MOST) {
+        if (! $this->canBeTried($conditions)) {
             return array_fill(0, count($conditions), null);
         }
         $world = new World($pack, new WholeView, new CannedReadings, new Moment(0), new KeyedChance('', ''), $profile);
@@ -112,6 +120,31 @@ final class Cases
         }
 
         return array_map(static fn (bool $holds, bool $fails): ?bool => $holds && $fails ? null : $holds, $held, $failed);
+    }
+
+    /** @param  list<Expression>  $conditions */
+    private function canBeTried(array $conditions): bool
+    {
+        $looks = 0;
+        foreach ($conditions as $condition) {
+            $looks += iterator_count(self::each($condition));
+        }
+        // One by one, since a product of many has no end that an int could hold.
+        $cases = 1;
+        foreach ($this->samples as $samples) {
+            $cases *= count($samples);
+            if ($cases > self::MOST || $cases * $looks > self::MOST_LOOKS) {
+                return false;
+            }
+        }
+
+        return ! $this->hasTooManyNumbers;
+    }
+
+    /** @return \Iterator<Expression> */
+    private static function each(Expression $expression): \Iterator
+    {
+        yield from Walk::within($expression);
     }
 
     /**
@@ -143,6 +176,12 @@ final class Cases
                     array_push($numbers, $below, $below + 1);
                 }
             }
+        }
+        $numbers = array_values(array_unique($numbers));
+        if (count($numbers) > self::MOST_NUMBERS) {
+            $this->hasTooManyNumbers = true;
+
+            return;
         }
         // With “counter.planks + 2 > 10” the border is at a sum of what is written.
         foreach ($hasSums ? $numbers : [] as $a) {

@@ -49,10 +49,25 @@ final class Checks
     /** @return list<Finding> */
     public static function of(Pack $pack, Surroundings $around = new Surroundings): array
     {
-        $looked = Looked::at($pack, $around);
+        return self::look(Looked::at($pack, $around), self::all());
+    }
+
+    /**
+     * A check that fails says so and hinders no other: whoever writes, saves or publishes goes on.
+     *
+     * @param  list<Check>  $checks
+     * @return list<Finding>
+     */
+    public static function look(Looked $looked, array $checks): array
+    {
         $findings = [];
-        foreach (self::all() as $check) {
-            array_push($findings, ...$check->look($looked));
+        foreach ($checks as $check) {
+            try {
+                $found = $check->look($looked);
+            } catch (\Throwable $thrown) {
+                $found = [NotLookedAt::by($check, $thrown)];
+            }
+            array_push($findings, ...$found);
         }
 
         return $findings;
@@ -81,7 +96,7 @@ final class Checks
         $alone = $names->withCommands([$command]);
         $findings = [];
         foreach (self::of($alone, $around) as $finding) {
-            if (str_starts_with($finding->at, '/commands/0/')) {
+            if (str_starts_with($finding->at, '/commands/0/') || $finding->kind instanceof NotLookedAt) {
                 $findings[] = new Finding($finding->kind, $finding->span, substr($finding->at, strlen('/commands/0')), $finding->data, $finding->replacement);
             }
         }

@@ -28,7 +28,7 @@ final readonly class Brought
 
     public static function read(string $pasted): self
     {
-        $pasted = ltrim(mb_scrub(mb_strcut($pasted, 0, self::LONGEST)), "\u{FEFF}");
+        $pasted = (string) preg_replace('/^\x{FEFF}/u', '', mb_scrub(mb_strcut($pasted, 0, self::LONGEST)));
         $best = [];
         $width = 0;
         foreach ([',', ';', "\t", '|'] as $separator) {

@@ -23,6 +23,7 @@ use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Response\Syntax\Words;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\World;
@@ -62,12 +63,15 @@ final readonly class LongestAnswer
         $lines = self::lines($name, $words, $texts, $numbers);
         $long = str_repeat('w', OutcomeName::LONGEST);
         $outcome = ['name' => $triggers[0] ?? '!', 'reason' => $long, 'needs' => $long, 'left' => TimeSpan::between($now, $now->plusMillis(86_400_000 * Lengths::DAYS - 1000))];
-        for ($attempt = 0; $attempt < self::MOST && ($longest === null || $longest->length < self::NEAR * $extent->longest); $attempt++) {
+        $work = 0;
+        for ($attempt = 0; $attempt < self::MOST && $work < Limits::WORK && ($longest === null || $longest->length < self::NEAR * $extent->longest); $attempt++) {
             $imagined = new Imagined($pack, $name, $attempt, $texts, $numbers);
             $typed = $lines[$attempt % count($lines)];
             $trigger = $triggers[$attempt % max(1, count($triggers))] ?? '!';
             $world = new World($pack, $imagined, $imagined, $now, new KeyedChance('longest', (string) $attempt), $profile);
-            $said = $response->say(new Run($world, Scene::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new Needed));
+            $run = new Run($world, Scene::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new Needed);
+            $said = $response->say($run);
+            $work += $run->worked();
             $length = $said instanceof Said ? Outlook::length($said->text) : -1;
             if ($said instanceof Said && $length > ($longest->length ?? -1)) {
                 $longest = new self($said->text, $length, [...($usesLine ? self::ofTheLine($typed) : []), ...$imagined->given()]);

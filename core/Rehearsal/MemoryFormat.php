@@ -79,8 +79,15 @@ final class MemoryFormat
             $person->has('name') ? $person->at('name')->text(60) : $login,
             $person->has('levels') ? LevelFormat::readAll($person->at('levels')) : [],
             $person->has('tier') ? $person->at('tier')->whole(0, 3) : 0,
-            record: array_map(static fn (null|bool|int|string $value): string => is_bool($value) ? ($value ? 'yes' : 'no') : (string) $value, self::scalars($person, 'record')),
+            record: $person->has('record') ? array_map(self::written(...), $person->at('record')->entriesOfNames()) : [],
         );
+    }
+
+    private static function written(Document $value): string
+    {
+        $scalar = $value->scalar();
+
+        return is_bool($scalar) ? ($scalar ? 'yes' : 'no') : (string) $scalar;
     }
 
     /** @return array<string, null|bool|int|string> */
@@ -88,7 +95,8 @@ final class MemoryFormat
     {
         $scalars = [];
         foreach ($document->has($key) ? $document->at($key)->each() : [] as $name => $value) {
-            $scalars[(string) $name] = $value->scalar();
+            // A key of digits would be a number in PHP, and no detail or reading is called so.
+            is_string($name) ? $scalars[$name] = $value->scalar() : self::unknown($value, (string) $name);
         }
 
         return $scalars;

@@ -98,6 +98,7 @@ final readonly class Situation
         $person = $member->person();
         $memory = [Key::person($person->login)->id() => $person->record()];
         foreach ($member->record as $name => $value) {
+            $name = (string) $name;
             $field = $pack->fields[Fold::caseless($name)] ?? null;
             if ($field !== null) {
                 $memory[Key::field($name, $person->id)->id()] = match (true) {

@@ -95,6 +95,17 @@ final readonly class Number implements Value
         return $number instanceof Gap ? null : $number;
     }
 
+    /** A number as it was kept: with a point, of as many digits as any number may have; null where it is none. */
+    public static function kept(string $text): int|self|null
+    {
+        if (preg_match('/^-?\d{1,30}(?:\.\d{1,6})?$/D', $text) !== 1) {
+            return null;
+        }
+        $number = self::of(BigRational::of(BigDecimal::of($text)));
+
+        return $number instanceof Gap ? null : $number;
+    }
+
     public static function exactOf(int|self $number): BigRational
     {
         return is_int($number) ? BigRational::of($number) : ($number->exact ?? BigRational::nd($number->over, $number->under));

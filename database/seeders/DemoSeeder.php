@@ -21,6 +21,7 @@ final class DemoSeeder extends Seeder
     public function run(PackRows $packs, MemoryRows $memory, Editions $editions): void
     {
         $wren = User::query()->create(['name' => 'Wren Halloway', 'email' => 'wren@lantern-cove.example', 'password' => Str::password(24)]);
+        $wren->forceFill(['is_operator' => true])->save();
         $ilse = User::query()->create(['name' => 'Ilse Brandt', 'email' => 'ilse@lantern-cove.example', 'password' => Str::password(24)]);
         [$pack] = PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
         [$situation] = MemoryFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')), $pack);

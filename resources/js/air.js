@@ -105,7 +105,7 @@ async function readAlong() {
     } catch {
         // No answer is like no address.
     }
-    if (!address) {
+    if (!address?.url) {
         askMeanwhile();
         return;
     }

@@ -71,6 +71,13 @@ export function startChat() {
             hadFocus = document.activeElement?.id || document.activeElement?.getAttribute('aria-label') || '';
         }
     });
+    document.body.addEventListener('htmx:responseError', (event) => {
+        // Another page of the same person is being answered; the line still stands in its field.
+        const { xhr, requestConfig } = event.detail;
+        if (xhr.status === 429 && requestConfig.elt.closest('#chat')) {
+            setTimeout(() => htmx.trigger(requestConfig.elt, requestConfig.triggeringEvent?.type ?? 'submit'), 300);
+        }
+    });
     document.body.addEventListener('htmx:afterSettle', (event) => {
         if (event.target.id === 'chat') {
             showLast();

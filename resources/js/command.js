@@ -10,12 +10,15 @@ import { ago, Unsaved } from './unsaved.js';
 /** A short pause, so that a burst of keys is one question; the answer to an older question is dropped. */
 const PAUSE = 50;
 
+/** Before asking again where another page of the same person is being answered. */
+const BUSY_PAUSE = 200;
+
 class CommandPage {
     constructor(form) {
         this.form = form;
         this.editors = new Map();
-        this.asked = 0;
-        this.shown = 0;
+        this.isAsking = false;
+        this.isWaiting = false;
         this.unsaved = new Unsaved(form);
         const entriesOf = entriesFrom(form.dataset.reference);
         this.help = [completion(entriesOf), hoverHelp(entriesOf), choiceMatching];
@@ -79,28 +82,36 @@ class CommandPage {
         return [...this.form.querySelectorAll('[data-response] textarea')].filter((area) => area.value.trim() !== '');
     }
 
+    /** One question at a time: what was typed meanwhile is asked about as soon as the answer is there. */
     async ask() {
-        const number = ++this.asked;
+        if (this.isAsking) {
+            this.isWaiting = true;
+            return;
+        }
+        this.isAsking = true;
         const typedAt = this.typedAt;
         const filled = this.filled();
         const fields = new FormData(this.form);
         fields.delete('_method');
         fields.set('focus', String(Math.max(0, filled.indexOf(this.focused))));
-        this.running?.abort();
-        this.running = new AbortController();
         try {
-            const answer = await post(this.form.dataset.preview, fields, this.running.signal);
-            if (answer && number > this.shown) {
-                this.shown = number;
+            const answer = await post(this.form.dataset.preview, fields);
+            if (answer?.busy) {
+                this.isWaiting = true;
+                await new Promise((resolve) => setTimeout(resolve, BUSY_PAUSE));
+            } else if (answer && !this.isWaiting) {
                 this.show(answer, filled);
                 if (typedAt !== undefined) {
                     document.getElementById('preview').dataset.took = String(Math.round(performance.now() - typedAt));
                 }
             }
-        } catch (error) {
-            if (error.name !== 'AbortError') {
-                document.getElementById('save-state')?.replaceChildren('No answer from Silver Parrot; what you type is kept on this machine.');
-            }
+        } catch {
+            document.getElementById('save-state')?.replaceChildren('No answer from Silver Parrot; what you type is kept on this machine.');
+        }
+        this.isAsking = false;
+        if (this.isWaiting) {
+            this.isWaiting = false;
+            this.ask();
         }
     }
 

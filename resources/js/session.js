@@ -1,5 +1,7 @@
 const ENDED = [401, 419];
 
+const BUSY = 429;
+
 const token = () => document.querySelector('meta[name=csrf-token]').content;
 
 /** Says that the session has ended; what was typed stays on the page and in this browser. */
@@ -7,21 +9,42 @@ export function sessionEnded() {
     document.getElementById('lost-session').hidden = false;
 }
 
-/** A POST of a form's fields. Null where the session has ended or the server did not answer. */
-export async function post(url, fields, signal) {
+/** A POST of a form's fields. Null where the session has ended or the server did not answer; {busy: true} where it shall be asked again. */
+export async function post(url, fields) {
     const response = await fetch(url, {
         method: 'POST',
         body: fields,
-        signal,
         headers: { Accept: 'application/json', 'X-CSRF-TOKEN': token(), 'X-Requested-With': 'XMLHttpRequest' },
     });
     if (ENDED.includes(response.status)) {
         sessionEnded();
     }
+    if (response.status === BUSY) {
+        return { busy: true };
+    }
     return response.ok ? response.json() : null;
 }
 
+/** What was typed and never saved is kept in this browser; whoever signs out takes it along, or is asked first. */
+function startSigningOut() {
+    const form = document.querySelector('[data-sign-out]');
+    form?.addEventListener('submit', (event) => {
+        const kept = Object.keys(localStorage).filter((key) => key.startsWith(`unsaved:${document.body.dataset.person}:`));
+        const asked = document.getElementById('sign-out');
+        if (kept.length > 0 && asked.returnValue !== 'clear') {
+            event.preventDefault();
+            asked.querySelector('[data-count]').textContent = kept.length === 1 ? 'One command has text' : `${kept.length} commands have text`;
+            asked.addEventListener('close', () => asked.returnValue === 'clear' && form.requestSubmit(), { once: true });
+            asked.showModal();
+            return;
+        }
+        kept.forEach((key) => localStorage.removeItem(key));
+        sessionStorage.clear();
+    });
+}
+
 export function startSession() {
+    startSigningOut();
     document.body.addEventListener('htmx:responseError', (event) => {
         if (ENDED.includes(event.detail.xhr.status)) {
             sessionEnded();

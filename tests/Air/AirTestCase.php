@@ -30,7 +30,7 @@ abstract class AirTestCase extends TestCase
             // Foreign chat servers are on this machine here, and vouched for by the tests' own authority.
             file_put_contents(self::$sandbox->home.'/.env', "HARBOUR_PACE=0\nHARBOUR_MODERATORS=silver_parrot,second_parrot\nAIR_NEAR=true\nAIR_AUTHORITIES={$certificates->folder}/authority.pem\n");
             self::$certificate = $certificates->server('good', 30);
-            [$code, $printed] = self::$sandbox->parrot(['up', '--port='.Port::firstFreeFrom(18380)]);
+            [$code, $printed] = self::$sandbox->parrot(['up', '--port='.Port::near(18380)]);
             self::assertSame(0, $code, $printed);
             register_shutdown_function(static fn () => self::$sandbox?->remove());
         }

@@ -20,7 +20,7 @@ final class HarbourProcess
 
     public static function start(string ...$options): self
     {
-        $chat = Port::firstFreeFrom(26880);
+        $chat = Port::near(26880);
         $details = Port::firstFreeFrom($chat + 1);
         $process = proc_open(
             [PHP_BINARY, Sandbox::project().'/harbour/run.php', "--chat-port=$chat", "--details-port=$details", '--pace=0', ...$options],

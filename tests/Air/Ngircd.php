@@ -22,7 +22,7 @@ final class Ngircd
     public static function start(array $certificate = []): self
     {
         Assert::assertNotNull(Shell::find('ngircd'), 'bin/parrot test installs it');
-        $port = Port::firstFreeFrom(26667);
+        $port = Port::near(26667);
         $self = new self(sys_get_temp_dir().'/parrot-ngircd-'.bin2hex(random_bytes(4)), $port, Port::firstFreeFrom($port + 1));
         mkdir($self->folder, 0o755);
         $own = posix_geteuid() === 0 ? "ServerUID = irc\nServerGID = irc\n" : '';

@@ -23,7 +23,7 @@ abstract class BrowserTestCase extends TestCase
     {
         if (self::$sandbox === null) {
             self::$sandbox = Sandbox::make();
-            self::$port = Port::firstFreeFrom(18180);
+            self::$port = Port::near(18180);
             [$code, self::$printed] = self::$sandbox->parrot(['up', '--port='.self::$port]);
             self::assertSame(0, $code, self::$printed);
             register_shutdown_function(static fn () => self::$sandbox?->remove());

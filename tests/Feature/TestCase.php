@@ -11,6 +11,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Storage\MemoryRows;
 use App\Storage\PackRows;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
@@ -50,7 +51,15 @@ abstract class TestCase extends Base
 
     protected function person(string $name): User
     {
-        return User::query()->create(['name' => $name, 'email' => strtolower($name).'@lantern-cove.example', 'password' => 'a long enough password']);
+        return User::query()->create(['name' => $name, 'email' => strtolower($name).'@lantern-cove.example', 'password' => 'a long enough password'])->refresh();
+    }
+
+    /** Another person comes with a session of their own. */
+    public function actingAs(Authenticatable $user, $guard = null): static
+    {
+        $this->flushSession();
+
+        return parent::actingAs($user, $guard);
     }
 
     protected function member(string $name, Role $role, ?Channel $channel = null): User

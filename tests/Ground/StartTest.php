@@ -18,7 +18,7 @@ final class StartTest extends TestCase
     protected function setUp(): void
     {
         $this->sandbox = Sandbox::make();
-        $this->port = Port::firstFreeFrom(18080);
+        $this->port = Port::near(18080);
     }
 
     protected function tearDown(): void

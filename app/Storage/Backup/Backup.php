@@ -26,9 +26,10 @@ final readonly class Backup
     /**
      * @param  string|null  $login  of the channel; null for everything
      * @param  Closure(string, int): void  $progress  table and rows so far
+     * @param  (Closure(string, string): void)|null  $unreadable  told of a row with text that is none: its table and key
      * @return int rows
      */
-    public function write(string $file, ?string $login, Closure $progress): int
+    public function write(string $file, ?string $login, Closure $progress, ?Closure $unreadable = null): int
     {
         $unfinished = "$file.unfinished";
         $out = @gzopen($unfinished, 'wb6');
@@ -40,8 +41,16 @@ final readonly class Backup
             $this->connection->unprepared('SET @idle = @@SESSION.idle_transaction_timeout, SESSION idle_transaction_timeout = 0');
             $this->connection->unprepared('SET SESSION TRANSACTION ISOLATION LEVEL REPEATABLE READ');
             $this->connection->unprepared('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
-            $rows = $this->lines($login, $progress, static function (array $line) use ($out, $file): void {
-                $json = json_encode($line, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+            $rows = $this->lines($login, $progress, static function (array $line) use ($out, $file, $unreadable): void {
+                $json = json_encode($line, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+                if ($json === false) {
+                    // One row whose text is none must not keep all others from being saved.
+                    $json = json_encode($line, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
+                    $table = is_string($line['in'] ?? null) ? Table::all()[$line['in']] : null;
+                    $row = is_array($line['row'] ?? null) ? $line['row'] : [];
+                    $unreadable !== null && $unreadable($table->name ?? '', implode(' ', array_map(static fn (string $column): string => is_scalar($row[$column] ?? null) ? mb_scrub("$column {$row[$column]}") : '', $table->key ?? [])));
+                }
+                $json .= "\n";
                 if (gzwrite($out, $json) !== strlen($json)) {
                     throw BackupFailed::cannotWrite($file);
                 }

@@ -42,14 +42,19 @@ final readonly class BackupFile
         return new self($file, is_string($head['channel'] ?? null) ? $head['channel'] : null, is_string($head['made'] ?? null) ? $head['made'] : '', $rows);
     }
 
-    /** @return iterable<array{string, array<string, null|bool|float|int|string>}> table and row */
+    public function name(): string
+    {
+        return $this->file;
+    }
+
+    /** @return iterable<array{string, array<string, null|bool|float|int|string>, int}> table, row, and its line in the file */
     public function rows(): iterable
     {
-        foreach (self::lines($this->file) as $line) {
+        foreach (self::lines($this->file) as $number => $line) {
             if (is_array($line) && is_string($line['in'] ?? null) && is_array($line['row'] ?? null)) {
                 /** @var array<string, null|bool|float|int|string> $row */
                 $row = $line['row'];
-                yield [$line['in'], $row];
+                yield [$line['in'], $row, $number];
             }
         }
     }

@@ -11,8 +11,9 @@ final readonly class Table
      * @param  list<string>  $key  its primary key
      * @param  string  $owner  the column that says which channel a row belongs to; empty for what belongs to none
      * @param  array<string, string>  $refers  column => the table whose number stands in it
+     * @param  list<string>  $gone  columns of these that may name what is gone
      */
-    private function __construct(public string $name, public array $key, public string $owner, public array $refers)
+    private function __construct(public string $name, public array $key, public string $owner, public array $refers, public array $gone = [])
     {
     }
 
@@ -38,7 +39,7 @@ final readonly class Table
             $numbered('emotes'),
             $numbered('goods'),
             $numbered('ladders'),
-            new self('changes', ['id'], 'channel_id', ['user_id' => 'users', 'command_id' => 'commands']),
+            new self('changes', ['id'], 'channel_id', ['user_id' => 'users', 'command_id' => 'commands'], ['command_id']),
             $numbered('editions', 'user_id', 'users'),
             new self('memory', ['channel_id', 'key'], 'channel_id', []),
             $numbered('memory_history'),

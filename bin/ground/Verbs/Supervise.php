@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Ground\Verbs;
 
 use Ground\Arguments;
+use Ground\Logs;
 use Ground\Paths;
 use Ground\Servers\Air;
 use Ground\Servers\Database;
@@ -28,6 +29,7 @@ final readonly class Supervise implements Verb
 
     public function run(Arguments $arguments): int
     {
+        (new Logs($this->paths))->close();
         $this->takeOutputAway();
         $settings = Settings::open($this->paths);
 

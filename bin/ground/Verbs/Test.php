@@ -11,6 +11,7 @@ use Ground\Paths;
 use Ground\Shell;
 use Ground\Terminal;
 use Ground\TestDatabase;
+use Ground\TestLanes;
 use Ground\TestReport;
 use Ground\Trouble;
 use Ground\Verb;
@@ -23,10 +24,17 @@ final readonly class Test implements Verb
     public const OPTIONS = [
         '--long' => 'the long forms too (more fuzzing, more rounds)',
         '--exact' => 'refuse Composer packages that differ from composer.pins',
-        '--only=' => 'one part: form, analysis, or a suite (core, architecture, feature, ground, air, browser, pathological)',
+        '--only=' => 'one part: form, analysis, or a suite (core, architecture, feature, ground, air, kills, browser, pathological)',
     ];
 
-    public const SUITES = ['core', 'architecture', 'pathological', 'feature', 'ground', 'air', 'browser'];
+    public const SUITES = ['core', 'architecture', 'pathological', 'feature', 'ground', 'air', 'kills', 'browser'];
+
+    /** What runs side by side: suites that mostly wait for processes, beside those that reckon. */
+    private const LANES = [
+        ['kills'],
+        ['air', 'ground'],
+        ['form', 'analysis', 'core', 'architecture', 'pathological', 'feature', 'browser'],
+    ];
 
     public function __construct(private Paths $paths, private Terminal $terminal)
     {
@@ -46,9 +54,12 @@ final readonly class Test implements Verb
         $database = TestDatabase::start($this->paths);
         $report = new TestReport($this->terminal);
         try {
-            foreach ($only === null ? $parts : [$only] as $part) {
-                $this->part($part, $database, $arguments->has('--long'), $report);
-            }
+            $ended = static function (string $part, int $code, float $seconds) use ($report): void {
+                $report->add($part, $code, $seconds, is_file(self::counts($part)) ? self::counts($part) : null);
+                @unlink(self::counts($part));
+            };
+            $environment = $database->environment() + ['PARROT_LONG' => $arguments->has('--long') ? '1' : ''];
+            (new TestLanes($this->paths->project, $this->terminal, $this->command(...), $environment, $ended))->run($only === null ? self::LANES : [[$only]]);
         } finally {
             $database->end();
         }
@@ -71,20 +82,22 @@ final readonly class Test implements Verb
         }
     }
 
-    private function part(string $part, TestDatabase $database, bool $long, TestReport $report): void
+    /** @return list<string> */
+    private function command(string $part): array
     {
         $vendor = $this->paths->project.'/vendor/bin';
         $php = [PHP_BINARY, '-d', 'memory_limit=1G', '-d', 'pcov.enabled=0'];
-        $junit = sys_get_temp_dir().'/parrot-junit-'.getmypid().".$part.xml";
-        $command = match ($part) {
+
+        return match ($part) {
             'form' => [...$php, "$vendor/pint", '--test', '--no-interaction'],
             'analysis' => [...$php, "$vendor/phpstan", 'analyse', '--no-progress', '--no-interaction', '--memory-limit=2G'],
-            default => [...$php, "$vendor/phpunit", '--testsuite', $part, '--log-junit', $junit, '--colors=never'],
+            default => [...$php, "$vendor/phpunit", '--testsuite', $part, '--log-junit', self::counts($part), '--colors=never', '--do-not-cache-result'],
         };
-        $this->terminal->say("\n== $part");
-        $start = microtime(true);
-        [$code] = Shell::run($command, $this->paths->project, $database->environment() + ['PARROT_LONG' => $long ? '1' : ''], heard: $this->terminal->say(...));
-        $report->add($part, $code, microtime(true) - $start, is_file($junit) ? $junit : null);
-        @unlink($junit);
+    }
+
+    /** Where a suite writes how many tests it had. */
+    private static function counts(string $part): string
+    {
+        return sys_get_temp_dir().'/parrot-junit-'.getmypid().".$part.xml";
     }
 }

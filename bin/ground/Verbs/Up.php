@@ -8,6 +8,7 @@ use Ground\Arguments;
 use Ground\Disk;
 use Ground\Instance;
 use Ground\Lock;
+use Ground\Logs;
 use Ground\Packages\Composer;
 use Ground\Packages\Debian;
 use Ground\Paths;
@@ -47,6 +48,7 @@ final readonly class Up implements Verb
         }
         (new Debian($this->paths, $this->terminal))->install(Debian::TO_RUN, $arguments->has('--yes'));
         (new Composer($this->paths, $this->terminal))->install(withTools: false, exact: $arguments->has('--exact'));
+        (new Logs($this->paths))->close();
         $settings = Settings::open($this->paths);
         $port = Instance::isUp($this->paths) ? $this->portInUse() : $arguments->port('--port') ?? self::PORT;
         if (Instance::isUp($this->paths)) {
@@ -98,10 +100,10 @@ final readonly class Up implements Verb
 
     private function prepare(int $port): void
     {
-        $log = $this->paths->log('prepare.log');
-        [$code, $printed] = Shell::run([PHP_BINARY, $this->paths->project.'/artisan', 'parrot:prepare', '--no-ansi'], $this->paths->project, ['APP_URL' => "http://127.0.0.1:$port"], $log);
+        // What it prints holds a link that signs in: it goes to the terminal, and into no log unless it failed.
+        [$code, $printed] = Shell::run([PHP_BINARY, $this->paths->project.'/artisan', 'parrot:prepare', '--no-ansi'], $this->paths->project, ['APP_URL' => "http://127.0.0.1:$port"]);
         if ($code !== 0) {
-            throw Trouble::notReady('The application', $log);
+            throw Trouble::notReady('The application', $this->paths->note('prepare.log', (string) preg_replace('~/sign-in/link/\S+~', '/sign-in/link/…', $printed)));
         }
         $this->terminal->say(rtrim($printed));
         $this->terminal->say('Stop it with: bin/parrot down');

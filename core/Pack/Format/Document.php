@@ -18,6 +18,8 @@ use Symfony\Component\Yaml\Yaml;
  */
 final readonly class Document
 {
+    private const NAME = '/^[\p{L}_][\p{L}\p{M}\p{N}_]*+$/Du';
+
     private function __construct(private mixed $value, public string $pointer, private Findings $findings)
     {
     }
@@ -29,6 +31,12 @@ final readonly class Document
             return [new Finding(Flaw::TooLarge, data: ['limit' => (string) Limits::PACK])];
         }
         $value = json_decode($text, true, Limits::DOCUMENT_NESTING, JSON_BIGINT_AS_STRING);
+        if (is_array($value)) {
+            $twice = DuplicateKeys::in($text);
+            if ($twice !== []) {
+                return array_map(static fn (array $one): Finding => new Finding(Flaw::KeyTwice, null, $one[0], ['key' => $one[1]]), $twice);
+            }
+        }
         if ($value === null && ! str_starts_with(ltrim($text), '{') && trim($text) !== 'null') {
             try {
                 $value = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE);
@@ -110,6 +118,21 @@ final readonly class Document
         }
 
         return $each;
+    }
+
+    /** @return array<string, self> entries whose keys are names; any other key is a finding, and not lost without a word */
+    public function entriesOfNames(): array
+    {
+        $named = [];
+        foreach ($this->each() as $key => $value) {
+            if (preg_match(self::NAME, (string) $key) === 1) {
+                $named[(string) $key] = $value;
+            } elseif ($this->isObject()) {
+                $value->flaw(Flaw::NotAName, ['value' => mb_substr((string) $key, 0, 60)]);
+            }
+        }
+
+        return $named;
     }
 
     /** @return list<self> */
@@ -210,7 +233,7 @@ final readonly class Document
     public function name(): string
     {
         $name = $this->text(60);
-        if (is_string($this->value) && preg_match('/^[\p{L}_][\p{L}\p{M}\p{N}_]*+$/Du', $name) !== 1) {
+        if (is_string($this->value) && preg_match(self::NAME, $name) !== 1) {
             $this->flaw(Flaw::NotAName, ['value' => $name]);
         }
 

@@ -24,6 +24,8 @@ enum Flaw: string implements FindingKind
     case NotAName = 'not-a-name';
     case NotATrigger = 'not-a-trigger';
     case NameTwice = 'name-twice';
+    case RankTwice = 'rank-twice';
+    case KeyTwice = 'key-twice';
     case NotAMoment = 'not-a-moment';
     case NotAZone = 'not-a-zone';
     case NotALanguage = 'not-a-language';
@@ -58,9 +60,11 @@ enum Flaw: string implements FindingKind
             self::NotAName => '“{value}” cannot be a name.',
             self::NotATrigger => '“{value}” cannot be a trigger.',
             self::NameTwice => '“{value}” is there twice.',
+            self::RankTwice => 'Two ranks begin at {value}.',
+            self::KeyTwice => '“{key}” appears twice in the same object, and only one of the two could be kept.',
             self::NotAMoment => '“{value}” is not a moment.',
-            self::NotAZone => '“{value}” is not a time zone.',
-            self::NotALanguage => '“{value}” is not a language tag.',
+            self::NotAZone => '“{value}” is no time zone that is known here.',
+            self::NotALanguage => '“{value}” is no language that is known here.',
             self::NotAnEmote => '“{value}” cannot be an emote.',
             self::NotAPicture => 'This is not a picture.',
             self::NothingChosen => 'No level is chosen.',
@@ -83,6 +87,8 @@ enum Flaw: string implements FindingKind
             self::NotAName => 'A name begins with a letter or “_” and has letters, digits and “_” only.',
             self::NotATrigger => 'A trigger is one word, without spaces or brackets.',
             self::NameTwice => 'Take another name for one of them.',
+            self::RankTwice => 'Let one of them begin at another number.',
+            self::KeyTwice => 'Take one of them out, or give it another name.',
             self::NotAMoment => 'Write it as in 2026-11-25T09:00:00Z.',
             self::NotAZone => 'Write it as in Europe/London.',
             self::NotALanguage => 'Write it as in en or pt-BR.',

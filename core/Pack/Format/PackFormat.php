@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace SilverParrot\Pack\Format;
 
 use SilverParrot\Chat\Channel;
+use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Zones;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
@@ -94,12 +96,12 @@ final class PackFormat
     {
         $channel->object(['login', 'name', 'language', 'zone'], ['login', 'name']);
         $zone = $channel->has('zone') ? $channel->at('zone')->text(60) : 'UTC';
-        if (! in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)) {
+        if (! Zones::isKnown($zone)) {
             $channel->at('zone')->flaw(Flaw::NotAZone, ['value' => $zone]);
             $zone = 'UTC';
         }
         $language = $channel->has('language') ? $channel->at('language')->text(20) : 'en';
-        if (preg_match('/^[A-Za-z]{2,3}(?:[-_][A-Za-z0-9]{2,8}){0,3}$/D', $language) !== 1) {
+        if (! Languages::isKnown($language)) {
             $channel->at('language')->flaw(Flaw::NotALanguage, ['value' => $language]);
             $language = 'en';
         }
@@ -196,7 +198,11 @@ final class PackFormat
             $ranks = [];
             foreach ($ladder->at('ranks')->items(100) as $rank) {
                 $rank->object(['at', 'name'], ['at', 'name']);
-                $ranks[$rank->at('at')->whole(0, Limits::COUNTER)] = $rank->at('name')->text(60);
+                $least = $rank->at('at')->whole(0, Limits::COUNTER);
+                if (isset($ranks[$least])) {
+                    $rank->at('at')->flaw(Flaw::RankTwice, ['value' => (string) $least]);
+                }
+                $ranks[$least] = $rank->at('name')->text(60);
             }
             $field = $ladder->at('field')->name();
             $ladders[Fold::caseless($field)] = new Ladder($field, $ranks);
@@ -215,7 +221,7 @@ final class PackFormat
             $member->has('levels') ? LevelFormat::readAll($member->at('levels')) : [],
             $member->has('tier') ? $member->at('tier')->whole(0, 3) : 0,
             $member->has('habits') ? $member->at('habits')->text(300) : '',
-            $member->has('record') ? array_map(static fn (Document $value): string => $value->text(Limits::FIELD_TEXT), array_filter($member->at('record')->each(), is_string(...), ARRAY_FILTER_USE_KEY)) : [],
+            $member->has('record') ? array_map(static fn (Document $value): string => $value->text(Limits::FIELD_TEXT), $member->at('record')->entriesOfNames()) : [],
         );
     }
 

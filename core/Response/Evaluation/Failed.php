@@ -58,6 +58,11 @@ final class Failed extends \Exception
         return new self('not-a-number-field', "{$name} holds no number, so nothing can be added or taken.", $span);
     }
 
+    public static function notKeptExactly(Span $span): self
+    {
+        return new self('not-exact', 'A number is kept with at most '.Number::DECIMALS.' decimals, and this one has more: round it first.', $span);
+    }
+
     public static function notAMoment(string $text, Span $span): self
     {
         return new self('not-a-moment', "“{$text}” is not a moment.", $span);

@@ -102,6 +102,12 @@ final class Run
         }
     }
 
+    /** @return int steps of work so far */
+    public function worked(): int
+    {
+        return $this->work;
+    }
+
     /** The luck of one place in the response. */
     public function draw(Span $span): Randomizer
     {

@@ -50,6 +50,10 @@ final readonly class FieldCell implements Cell
         if ($sum instanceof Gap) {
             throw Failed::gap($sum, $span);
         }
+        if ($sum instanceof Moment) {
+            throw Failed::notANumberField($this->field->name, $span);
+        }
+        $this->mustBeExact($sum, $span);
         if ($this->field->type === FieldType::Points) {
             if (! is_int($amount)) {
                 throw Failed::notWhole($amount, $span);
@@ -90,7 +94,7 @@ final readonly class FieldCell implements Cell
 
         return match (true) {
             $kept === null => null,
-            $field->type->isNumber() => is_int($kept) ? $kept : Number::typed((string) $kept),
+            $field->type->isNumber() => is_int($kept) ? $kept : Number::kept((string) $kept),
             $field->type === FieldType::Moment => Moment::fromIso((string) $kept),
             $field->type === FieldType::YesNo => is_bool($kept) ? $kept : $kept === 'yes',
             default => (string) $kept,
@@ -120,6 +124,15 @@ final readonly class FieldCell implements Cell
         return $value;
     }
 
+    /** Whatever is kept is read back the same: a third, or a number of too many digits, is refused instead of kept by halves. */
+    private function mustBeExact(int|Number $number, Span $span): void
+    {
+        $kept = is_int($number) ? $number : Number::kept(Number::digits($number));
+        if ($kept === null || Number::compare($kept, $number) !== 0) {
+            throw Failed::notKeptExactly($span);
+        }
+    }
+
     private function text(null|bool|int|string|Value $value, Span $span): string
     {
         $text = $this->run->print($value);
@@ -143,6 +156,7 @@ final readonly class FieldCell implements Cell
         if ($number instanceof Gap) {
             throw Failed::gap($number, $span);
         }
+        $this->mustBeExact($number, $span);
         if ($this->field->type === FieldType::Points && (! is_int($number) || $number < 0)) {
             throw is_int($number) ? Failed::negative($number, $span) : Failed::notWhole($number, $span);
         }

@@ -11,8 +11,12 @@
         @csrf
         <x-line-field name="name" label="Its name" required maxlength="100" />
         <x-line-field name="login" label="The streamer’s login in the chat" required maxlength="25" />
-        <x-line-field name="language" label="Language, like en or pt-BR" value="en" required />
-        <x-line-field name="zone" label="Time zone, like Europe/London" value="Europe/London" required />
+        <p class="line-field"><label for="language">Language of its chat</label>
+            <select id="language" name="language">@foreach ($languages as $tag => $name)<option value="{{ $tag }}" @selected(old('language', 'en') === $tag)>{{ $name }}</option>@endforeach</select></p>
+        @error('language')<p class="problem">{{ $message }}</p>@enderror
+        <p class="line-field"><label for="zone">Time zone</label>
+            <select id="zone" name="zone">@foreach ($zones as $zone)<option @selected(old('zone', 'Europe/London') === $zone)>{{ $zone }}</option>@endforeach</select></p>
+        @error('zone')<p class="problem">{{ $message }}</p>@enderror
         <p><button class="strong">Make it</button></p>
     </form>
 </x-door>

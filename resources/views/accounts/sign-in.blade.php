@@ -6,6 +6,6 @@
         <p><label><input type="checkbox" name="remember" value="1"> Stay signed in on this machine</label></p>
         <p><button class="strong">Sign in</button></p>
     </form>
-    <p class="small">New here? <a href="{{ route('register') }}">Register</a>. Password forgotten? <a href="{{ route('password.request') }}">Ask for a new one</a>.</p>
+    <p class="small">@if ($mayRegister)New here? <a href="{{ route('register') }}">Register</a>. @endif Password forgotten? <a href="{{ route('password.request') }}">Ask for a new one</a>.</p>
     <p class="small">On your own machine, <code>bin/parrot up</code> prints a link that signs you in.</p>
 </x-door>

@@ -42,13 +42,20 @@
                 <summary>{{ auth()->user()->name }}</summary>
                 <div class="me-sheet">
                     <a href="{{ route('channels') }}">Channels</a>
-                    @if ($channel)@can('manage', $channel)<a href="{{ route('members', $channel) }}">Who may write here</a>@endcan @endif
-                    <form method="post" action="{{ route('sign-out') }}">@csrf<button class="as-link">Sign out</button></form>
+                    @if ($channel)@can('manage', $channel)<a href="{{ route('members', $channel) }}">Members</a>@endcan @endif
+                    <form method="post" action="{{ route('sign-out') }}" data-sign-out>@csrf<button class="as-link">Sign out</button></form>
                 </div>
             </details>
         @endauth
     </header>
     {{ $slot }}
+    @auth
+        <dialog id="sign-out" class="sheet" aria-labelledby="sign-out-title">
+            <h2 id="sign-out-title">Sign out and discard?</h2>
+            <p><span data-count></span> on this machine that was never saved. Signing out discards it.</p>
+            <form method="dialog"><button class="plain" value="stay" autofocus>Stay signed in</button> <button class="strong" value="clear">Discard and sign out</button></form>
+        </dialog>
+    @endauth
     <dialog id="help" class="sheet" aria-labelledby="help-title">
         <h2 id="help-title">Keys</h2>
         <dl>

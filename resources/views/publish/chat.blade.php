@@ -45,15 +45,19 @@
                 <div class="harbour">
                     <h2>The harbour</h2>
                     <p class="small">A simulated streaming service on this machine: its people write by themselves, and you may write as any of them. Here memory is the real one.</p>
+                    @if (auth()->user()->is_operator)
                     <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="pace">
                         Its people write <input name="pace" value="{{ (int) $harbour['pace'] }}" class="blank short" inputmode="numeric" aria-label="Lines a minute, from 0 to 3000"> lines a minute. <button class="as-link">change the pace</button></form>
+                    @endif
                     <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="stream">
                         The stream is <select name="live" class="blank" aria-label="Live or offline"><option value="1" @selected($harbour['live'])>live</option><option value="0" @selected(! $harbour['live'])>offline</option></select>,
                         busy with <select name="category" class="blank" aria-label="Category">@foreach ($harbour['categories'] as $category)<option @selected($category === $harbour['category'])>{{ $category }}</option>@endforeach</select>,
                         titled <input name="title" value="{{ $harbour['title'] }}" class="blank" size="24" maxlength="140" aria-label="Title">. <button class="as-link">change the stream</button></form>
+                    @if (auth()->user()->is_operator)
                     <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="trouble">
                         For <input name="seconds" value="20" class="blank short" inputmode="numeric" aria-label="Seconds, from 1 to 120">&nbsp;s it shall <select name="trouble" class="blank" aria-label="Trouble">@foreach ($troubles as $kind => $words)<option value="{{ $kind }}">{{ $words }}</option>@endforeach</select>. <button class="as-link">cause this trouble</button>
                         @foreach ($harbour['troubles'] as $kind => $seconds)<span class="problem-text">For {{ $seconds }} s more: {{ $troubles[$kind] ?? $kind }}.</span>@endforeach</form>
+                    @endif
                 </div>
             @endif
         </section>

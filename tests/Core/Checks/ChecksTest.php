@@ -35,6 +35,32 @@ final class ChecksTest extends TestCase
         self::assertSame([], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->sentence()}", Checks::of($pack, Surroundings::at(Moment::fromIso('2026-11-25')))));
     }
 
+    public function test_a_check_that_fails_says_so_and_hinders_no_other(): void
+    {
+        $pack = new Pack(World::pack()->channel, commands: [new Command('!a', [new WeightedText('[caler]')])]);
+        $broken = new class implements \SilverParrot\Checks\Check
+        {
+            public function look(\SilverParrot\Checks\Looked $at): array
+            {
+                throw new \TypeError('an int was expected');
+            }
+        };
+        $found = Checks::look(\SilverParrot\Checks\Looked::at($pack, new Surroundings), [$broken, ...Checks::all()]);
+        self::assertSame('not-looked-at', $found[0]->kind->code());
+        self::assertStringContainsString('ChecksTest.php', $found[0]->sentence());
+        self::assertContains('unknown-name', array_map(static fn (Finding $one): string => $one->kind->code(), $found));
+    }
+
+    public function test_conditions_however_many_are_looked_at_without_trying_all_that_can_be(): void
+    {
+        foreach (['words contains "x%d"', 'words is "%d"', 'word 1 > %d', 'counter.planks + %d > 5', 'roll 6 is %d', 'caller is "u%d"', 'words'] as $form) {
+            foreach ([' or ', ' and '] as $between) {
+                $conditions = implode($between, array_map(static fn (int $i): string => sprintf($form, $i), range(1, 66)));
+                self::assertNotContains('not-looked-at', array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of(new Pack(World::pack()->channel, commands: [new Command('!a', [new WeightedText("[when $conditions]x[end]")])]))), $form);
+            }
+        }
+    }
+
     public function test_findings_point_into_the_pack(): void
     {
         self::assertSame(

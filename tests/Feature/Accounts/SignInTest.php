@@ -50,7 +50,8 @@ final class SignInTest extends TestCase
     public function test_registering_makes_a_person_who_can_make_a_channel_with_a_cast(): void
     {
         $this->post('/register', ['name' => 'Pia', 'email' => 'pia@far-harbour.example', 'password' => 'short', 'password_confirmation' => 'short'])->assertSessionHasErrors('password');
-        $this->post('/register', ['name' => 'Pia', 'email' => 'pia@far-harbour.example', 'password' => 'kittiwakes nest', 'password_confirmation' => 'kittiwakes nest'])->assertRedirect('/channels');
+        $this->post('/register', ['name' => 'Pia', 'email' => 'Pia@far-harbour.example', 'password' => 'kittiwakes nest', 'password_confirmation' => 'kittiwakes nest'])->assertRedirect('/sign-in');
+        $this->post('/sign-in', ['email' => 'PIA@far-harbour.example', 'password' => 'kittiwakes nest'])->assertSessionHasNoErrors();
         $this->post('/channels', ['name' => 'Far Harbour', 'login' => 'Far Harbour', 'language' => 'en', 'zone' => 'Cove/Slipway'])->assertSessionHasErrors(['login', 'zone']);
         $this->post('/channels', ['name' => 'Far Harbour', 'login' => 'Far_Harbour', 'language' => 'en', 'zone' => 'Europe/Oslo'])->assertRedirect();
         $channel = User::query()->where('name', 'Pia')->firstOrFail()->memberships()->with('channel')->firstOrFail()->channel;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Accounts;
 
+use App\Accounts\Invitations;
 use App\Models\Channel;
 use App\Models\Role;
 use App\Publish\Editions;
@@ -19,7 +20,7 @@ use Tests\Feature\TestCase;
 final class StrangersTest extends TestCase
 {
     /** Routes for whoever comes; every other one must be looked at here. */
-    private const OPEN = ['home', 'sign-in', 'sign-in.link', 'register', 'password.request', 'password.email', 'password.reset', 'password.update', 'channels', 'channels.store', 'sign-out', 'storage.local', 'storage.local.upload'];
+    private const OPEN = ['home', 'sign-in', 'sign-in.link', 'register', 'password.request', 'password.email', 'password.reset', 'password.update', 'channels', 'channels.store', 'sign-out', 'invitation', 'invitation.accept'];
 
     /** Those that a reader may use. */
     private const READING = ['write.findings', 'write', 'write.command', 'write.preview', 'write.reference', 'rehearse.try', 'remember', 'publish', 'publish.chat', 'publish.lines', 'publish.why', 'publish.twice', 'publish.stream'];
@@ -70,12 +71,12 @@ final class StrangersTest extends TestCase
         $this->actingAs($own->memberships()->with('user')->firstOrFail()->user);
         $looked = 0;
         foreach ($this->channelRoutes($own) as $name => [$method, $url]) {
-            if (preg_match('~/(commands|undo|members|editions|lines)/\d+~', $url) === 1) {
+            if (preg_match('~/(commands|undo|members|invitations|editions|lines)/\d+~', $url) === 1) {
                 $this->call($method, $url, $this->fields())->assertNotFound();
                 $looked++;
             }
         }
-        self::assertSame(12, $looked);
+        self::assertSame(13, $looked);
         self::assertSame(18, $this->cove->commands()->count());
     }
 
@@ -100,6 +101,8 @@ final class StrangersTest extends TestCase
         $membership = $this->cove->memberships()->firstOrFail();
         $values = ['channel' => ($under ?? $this->cove)->id, 'command' => $command->id, 'change' => $change->id, 'expectation' => $expectation->id, 'membership' => $membership->id, 'edition' => $this->cove->editions()->first()->id ?? app(Editions::class)->publish($this->cove, '', $this->wren)->id];
         $values['history'] = 1;
+        app(Invitations::class)->issue($this->cove, Role::Reader, $this->wren);
+        $values['invitation'] = $this->cove->invitations()->firstOrFail()->id;
         $values['emote'] = $this->cove->emotes()->firstOrFail()->id;
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
         $routes = [];

@@ -7,6 +7,7 @@ namespace Tests\Feature\Publish;
 use App\Air\HeardLine;
 use App\Air\Log;
 use App\Air\Streams\Token;
+use App\Models\Role;
 use App\Publish\Editions;
 use App\Storage\MariaDbStore;
 use Illuminate\Http\Client\Request;
@@ -33,6 +34,7 @@ final class ChatTest extends TestCase
         ]);
         app(Editions::class)->publish($this->cove, 'one', $this->wren);
         $this->onAir = OnAir::of($this->cove);
+        $this->wren->forceFill(['is_operator' => true])->save();
         $this->actingAs($this->wren);
     }
 
@@ -98,6 +100,20 @@ final class ChatTest extends TestCase
         $this->post(route('publish.harbour', $this->cove), ['what' => 'trouble', 'trouble' => 'drop', 'seconds' => '20'])->assertSessionHas('notice', 'The harbour has it so.');
         Http::assertSent(static fn (Request $request): bool => $request->data() === ['kind' => 'drop', 'seconds' => 20]);
         $this->post(route('publish.harbour', $this->cove), ['what' => 'nonsense'])->assertSessionHas('notice');
+    }
+
+    public function test_what_is_for_all_channels_is_the_operators(): void
+    {
+        $this->actingAs($ilse = $this->member('Ilse', Role::Author));
+        foreach (['pace', 'trouble', 'nonsense'] as $what) {
+            $this->post(route('publish.harbour', $this->cove), ['what' => $what, 'pace' => '0', 'trouble' => 'refuse', 'seconds' => '120'])->assertForbidden();
+        }
+        $this->post(route('publish.harbour', $this->cove), ['what' => 'stream', 'live' => '1', 'category' => 'Rigging', 'title' => 'x'])->assertRedirect();
+        $this->get(route('publish.chat', $this->cove))->assertDontSee('cause this trouble')->assertDontSee('change the pace');
+        $this->artisan('parrot:operator', ['email' => 'ilse@lantern-cove.example'])->assertSuccessful();
+        $this->actingAs($ilse->refresh())->get(route('publish.chat', $this->cove))->assertSee('cause this trouble');
+        $this->artisan('parrot:operator', ['email' => 'ilse@lantern-cove.example', '--off' => true])->assertSuccessful();
+        $this->artisan('parrot:operator', ['email' => 'nobody@lantern-cove.example'])->assertFailed();
     }
 
     public function test_a_line_is_taken_into_write_with_the_same_person_moment_memory_and_luck(): void

@@ -30,9 +30,21 @@ final class MemoryTest extends TestCase
         foreach (['12.5', '', '1e9', 'twelve', str_repeat('9', 16)] as $typed) {
             $this->set('planks', '', $typed)->assertSessionHas('notice', '“'.$typed.'” is not a whole number of at most 15 digits; nothing was changed.');
         }
-        $this->set('nothing', '', '1')->assertSessionHas('notice', 'There is no such counter.');
-        $this->set('splinters', Key::TOTAL, '1')->assertSessionHas('notice', 'There is no such counter.');
+        $this->set('nothing', '', '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
+        $this->set('splinters', Key::TOTAL, '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
         self::assertSame(400, $this->kept(Key::counter('planks')));
+    }
+
+    public function test_what_a_counter_has_no_number_for_is_refused_and_breaks_no_page(): void
+    {
+        foreach (['planks' => ['7', '123456', 'category:Planking', 'viewer:x', "a\x1Fb"], 'splinters' => ['', '7', 'category:', 'viewer:x', 'category:'.str_repeat('w', 400)]] as $name => $owners) {
+            foreach ($owners as $owner) {
+                $this->set($name, $owner, '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
+            }
+        }
+        // What is there from before is not shown, and hinders nothing.
+        DB::table('memory')->insert(['channel_id' => $this->cove->id, 'key' => Key::counter('planks', '7')->id(), 'value' => '1']);
+        $this->get(route('remember', $this->cove))->assertOk()->assertSee('counter.planks');
     }
 
     public function test_the_sum_over_categories_goes_with_a_category(): void

@@ -56,7 +56,7 @@ final class BackupTest extends TestCase
 
     public function test_no_table_is_forgotten(): void
     {
-        $left = ['cache', 'cache_locks', 'migrations', 'password_reset_tokens', 'sessions', 'sign_in_links', 'stream_grants'];
+        $left = ['cache', 'cache_locks', 'invitations', 'migrations', 'password_reset_tokens', 'sessions', 'sign_in_links', 'stream_grants'];
         $all = array_map(static fn (array $table): string => $table['name'], Schema::getTables(DB::connection()->getDatabaseName()));
         self::assertEqualsCanonicalizing(array_diff($all, $left), array_keys(Table::all()));
         foreach (Table::ofChannel() as $table) {
@@ -141,6 +141,59 @@ final class BackupTest extends TestCase
         $notes = (new Restore(DB::connection(), $other))->from(BackupFile::open($this->file), 'lantern_cove', static fn (): null => null);
         self::assertStringContainsString('give it anew', implode($notes));
         self::assertNull($this->cove->refresh()->chat_secret);
+    }
+
+    public function test_a_row_that_is_not_as_it_must_be_is_told_by_its_line_and_column(): void
+    {
+        $this->backup('lantern_cove');
+        $kept = $this->everything($this->cove);
+        $lines = explode("\n", (string) gzdecode((string) file_get_contents($this->file)));
+        $at = static fn (string $table): int => (int) array_key_first(array_filter($lines, static fn (string $line): bool => str_contains($line, "\"in\":\"$table\"")));
+        $wrong = [
+            // table, how its first row is changed, what the sentence says
+            ['command_responses', ['command_id' => 99_999_999], '“command_id” names something that the file does not hold'],
+            ['commands', ['channel_id' => 4_711], 'belongs to another channel'],
+            ['commands', ['trigger' => str_repeat('w', 61)], '“trigger” is not what can stand there'],
+            ['commands', ['channel_cooldown' => 'often'], '“channel_cooldown” is not what can stand there'],
+            ['commands', ['any_of' => '{'], '“any_of” is not what can stand there'],
+            ['commands', ['drop' => 1], '“drop” is not what can stand there'],
+            ['commands', ['trigger' => null], '“trigger” is not what can stand there'],
+            ['outgoing', ['queued_at' => '0000-00-00 00:00:00'], '“queued_at” is not what can stand there'],
+            ['channels', ['lease_epoch' => [1]], '“lease_epoch” is not what can stand there'],
+        ];
+        foreach ($wrong as [$table, $change, $sentence]) {
+            $changed = $lines;
+            /** @var array{in: string, row: array<string, mixed>} $row */
+            $row = json_decode($lines[$at($table)], true);
+            $changed[$at($table)] = json_encode(['in' => $table, 'row' => $change + $row['row']], JSON_THROW_ON_ERROR);
+            file_put_contents($this->file, gzencode(implode("\n", $changed)));
+            try {
+                $this->restore('lantern_cove');
+                self::fail("it was put back: $sentence");
+            } catch (BackupFailed $failed) {
+                self::assertStringContainsString($sentence, $failed->getMessage());
+                self::assertStringContainsString('line '.($at($table) + 1).',', $failed->getMessage());
+            }
+            self::assertSame($kept, $this->everything($this->cove), $sentence);
+        }
+    }
+
+    public function test_a_row_whose_text_is_none_is_named_and_all_others_are_saved(): void
+    {
+        // As an older version let it in: bytes that are no UTF-8, kept in a column for bytes.
+        DB::statement('ALTER TABLE users MODIFY name VARBINARY(255) NOT NULL');
+        try {
+            DB::table('users')->where('id', $this->wren->id)->update(['name' => "\xed\xa0\x80"]);
+            $told = [];
+            $rows = (new Backup(DB::connection()))->write($this->file, null, static fn (): null => null, static function (string $table, string $key) use (&$told): void {
+                $told[] = "$table $key";
+            });
+            self::assertSame(["users id {$this->wren->id}"], $told);
+            self::assertSame($rows, BackupFile::open($this->file)->rows);
+        } finally {
+            DB::table('users')->where('id', $this->wren->id)->update(['name' => 'Wren']);
+            DB::statement('ALTER TABLE users MODIFY name VARCHAR(255) CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin NOT NULL');
+        }
     }
 
     public function test_a_file_that_is_none_or_broken_is_refused_and_nothing_is_touched(): void

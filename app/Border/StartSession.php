@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Accounts;
+namespace App\Border;
 
 use Illuminate\Http\Request;
 use Illuminate\Session\DatabaseSessionHandler;

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * @property int $id
+ * @property int $channel_id
+ * @property Role $role
+ * @property Carbon $expires_at
+ * @property Channel $channel
+ * @property User|null $user who invites
+ */
+final class Invitation extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['role' => Role::class, 'expires_at' => 'datetime'];
+
+    protected $hidden = ['token_hash'];
+
+    /** @return BelongsTo<Channel, $this> */
+    public function channel(): BelongsTo
+    {
+        return $this->belongsTo(Channel::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

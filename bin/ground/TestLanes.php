@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Ground;
+
+/**
+ * Parts of a test run side by side: in each lane one after another, each lane with ports of its own. What a part prints
+ * is told when it ends, so that parts are not mixed up.
+ */
+final class TestLanes
+{
+    /** Ports of one lane are so far from those of the next; the bases in use leave that much room. */
+    private const PORTS = 450;
+
+    /** @var array<int, array{resource, string, string, float}> by lane: process, part, file of what it prints, since when */
+    private array $running = [];
+
+    /**
+     * @param  \Closure(string): list<string>  $command  of a part
+     * @param  array<string, string>  $environment
+     * @param  \Closure(string, int, float): void  $ended  part, exit code, seconds
+     */
+    public function __construct(private readonly string $project, private readonly Terminal $terminal, private readonly \Closure $command, private readonly array $environment, private readonly \Closure $ended)
+    {
+    }
+
+    /** @param  list<list<string>>  $lanes */
+    public function run(array $lanes): void
+    {
+        do {
+            foreach ($lanes as $number => $lane) {
+                $this->reap($number);
+                if (! isset($this->running[$number]) && $lane !== []) {
+                    $this->start($number, array_shift($lane));
+                    $lanes[$number] = $lane;
+                }
+            }
+            usleep(50_000);
+        } while ($this->running !== []);
+    }
+
+    private function start(int $lane, string $part): void
+    {
+        $this->terminal->say("\n== $part begins");
+        $printed = (string) tempnam(sys_get_temp_dir(), 'parrot-part-');
+        $command = ($this->command)($part);
+        $streams = [['file', '/dev/null', 'r'], ['file', $printed, 'w'], ['redirect', 1]];
+        // @phpstan-ignore argument.type (the stub does not know that a redirection names a number)
+        $process = proc_open([(string) Shell::find($command[0]), ...array_slice($command, 1)], $streams, $pipes, $this->project, $this->environment + ['PARROT_PORTS' => (string) ($lane * self::PORTS)] + getenv());
+        if ($process === false) {
+            throw Trouble::unexpected("$part could not be started", $printed);
+        }
+        $this->running[$lane] = [$process, $part, $printed, microtime(true)];
+    }
+
+    private function reap(int $lane): void
+    {
+        if (! isset($this->running[$lane])) {
+            return;
+        }
+        [$process, $part, $printed, $since] = $this->running[$lane];
+        $status = proc_get_status($process);
+        if ($status['running']) {
+            return;
+        }
+        unset($this->running[$lane]);
+        proc_close($process);
+        $this->terminal->say("\n== $part\n".rtrim((string) file_get_contents($printed)));
+        unlink($printed);
+        ($this->ended)($part, $status['exitcode'], microtime(true) - $since);
+    }
+}
