@@ -33,21 +33,4 @@ final class Weighted
 
         throw new \LogicException('A point within the sum lies in one of its parts.');
     }
-
-    /**
-     * All places in an order drawn one after another by weight, without putting back.
-     *
-     * @param  array<int, int>  $weights
-     * @return list<int>
-     */
-    public static function order(array $weights, Randomizer $luck): array
-    {
-        $order = [];
-        while ($weights !== []) {
-            $order[] = $place = self::place($weights, $luck);
-            unset($weights[$place]);
-        }
-
-        return $order;
-    }
 }

@@ -12,9 +12,18 @@ final readonly class TextList
     {
     }
 
-    /** Changes when the items do: a remembered position in another list of items means nothing. */
-    public function stamp(): string
+    /** @return list<string> what tells the items apart, in their order: an edit of one leaves the others what they were */
+    public function keys(): array
     {
-        return hash('xxh64', json_encode($this->items, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+        $keys = [];
+        $times = [];
+        foreach ($this->items as $item) {
+            // Never digits alone, which PHP would make a number of.
+            $key = 'i'.hash('xxh64', $item->text);
+            $times[$key] = ($times[$key] ?? 0) + 1;
+            $keys[] = $times[$key] === 1 ? $key : "$key-{$times[$key]}";
+        }
+
+        return $keys;
     }
 }

@@ -67,12 +67,38 @@ final class ListDrawTest extends TestCase
         }
     }
 
-    public function test_when_the_items_were_edited_drawing_begins_anew(): void
+    public function test_an_edited_list_goes_on_where_it_was(): void
     {
-        [$drawn, $memory] = $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'b' => 1], 1, 'x', []);
-        self::assertSame(['a'], $drawn);
-        self::assertSame(['b'], $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'b' => 1], 1, 'x', $memory)[0]);
-        self::assertSame(['a'], $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'b' => 1, 'c' => 1], 1, 'x', $memory)[0]);
+        [$drawn, $memory] = $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'b' => 1, 'c' => 1], 2, 'x', []);
+        self::assertSame(['a', 'b'], $drawn);
+        foreach ([['a', 'b', 'c', 'd'], ['z', 'a', 'b', 'c'], ['b', 'c'], ['a', 'c'], ['c', 'b']] as $items) {
+            $next = $this->drawFrom(DrawOrder::InTurn, array_fill_keys($items, 1), 1, 'x', $memory)[0];
+            self::assertSame(['c'], $next, implode(' ', $items));
+        }
+        self::assertSame(['a'], $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'z' => 1], 1, 'x', $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'z' => 1], 2, 'x', [])[1])[0]);
+    }
+
+    #[DataProvider('seeds')]
+    public function test_an_item_that_is_added_or_taken_out_disturbs_no_round(string $seed): void
+    {
+        $items = array_fill_keys(['a', 'b', 'c', 'd', 'e', 'f'], 1);
+        [$whole] = $this->drawFrom(DrawOrder::Shuffled, $items, 6, $seed, []);
+        [$begun, $memory] = $this->drawFrom(DrawOrder::Shuffled, $items, 3, $seed, []);
+        self::assertSame(array_slice($whole, 0, 3), $begun);
+        $left = array_slice($whole, 3);
+        // The rest of the round comes in its order, whatever was added, and without what was taken out.
+        [$added] = $this->drawFrom(DrawOrder::Shuffled, $items + ['new' => 1], 3, $seed, $memory);
+        $others = array_values(array_diff($added, ['new']));
+        self::assertSame(array_slice($left, 0, count($others)), $others, implode(' ', $added));
+        self::assertSame([], array_intersect($added, $begun));
+        $without = array_diff_key($items, [$left[0] => 1, $begun[2] => 1]);
+        self::assertSame(array_slice($left, 1), $this->drawFrom(DrawOrder::Shuffled, $without, 2, $seed, $memory)[0]);
+    }
+
+    public function test_two_items_of_the_same_text_are_two(): void
+    {
+        $list = new TextList('x', [new WeightedText('a'), new WeightedText('a'), new WeightedText('b')]);
+        self::assertCount(3, array_unique($list->keys()));
     }
 
     public function test_a_response_that_fails_has_drawn_nothing(): void
