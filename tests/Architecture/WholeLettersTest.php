@@ -43,6 +43,7 @@ final class WholeLettersTest extends TestCase
         'Rehearsal/LongestAnswer.php' => 'a name of our own',
         'Rehearsal/RememberedReadings.php' => 'a request’s own name',
         'Rehearsal/Situation.php' => 'takes a written beginning away',
+        'Pack/Format/DuplicateKeys.php' => 'cuts at ASCII signs',
         'Response/Filters/Title.php' => 'takes the first grapheme away',
         'Response/Lexer.php' => 'reads ASCII signs, and bytes between them that are put together again',
         'Response/Names/Target.php' => 'takes “@” away',

@@ -40,6 +40,10 @@ final readonly class Database implements Server
         return [
             Shell::find('mariadbd') ?? 'mariadbd', '--no-defaults', ...$this->owner(), "--datadir={$this->data}", '--bind-address=127.0.0.1',
             "--port={$this->port}", "--socket={$this->socket}", "--pid-file={$this->data}/server.pid", "--log-error={$this->log}",
+            // Of its own: a server that starts takes away what others have left in a shared one, though they still run.
+            "--tmpdir={$this->data}/tmp",
+            // Of its own: a server that starts takes away what others have left in a shared one, though they still run.
+            "--tmpdir={$this->temporary()}",
             '--skip-name-resolve', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_nopad_bin',
             // A small pool: one streamer's rows, not a data centre's.
             '--innodb-buffer-pool-size=64M', '--performance-schema=OFF', ...$this->more,
@@ -70,6 +74,9 @@ final readonly class Database implements Server
     /** Makes the data directory where there is none; a half-made one is made again. */
     public function prepare(): void
     {
+        if (! is_dir($this->temporary()) && ! @mkdir($this->temporary(), 0o700, true)) {
+            throw Trouble::cannotWrite(dirname($this->data));
+        }
         if (is_file($this->data.'/.complete')) {
             return;
         }
@@ -90,6 +97,11 @@ final readonly class Database implements Server
             throw Disk::isFull(dirname($this->data)) ? Trouble::diskFull(dirname($this->data)) : Trouble::notReady('The data directory of the database', $this->log);
         }
         touch($this->data.'/.complete');
+    }
+
+    private function temporary(): string
+    {
+        return dirname($this->data).'/database-tmp';
     }
 
     /** The database and its user; the password is set anew each time, so the settings file is the one place that counts. */

@@ -9,9 +9,6 @@ final class DuplicateKeys
 {
     private const MOST = 20;
 
-    /** Strings, and the signs that make objects and lists; nothing else holds either. */
-    private const TOKENS = '/"(?:[^"\\\\]++|\\\\.)*+"|[{}\[\],]/s';
-
     /** @var list<array{string, string}> */
     private array $twice = [];
 
@@ -22,8 +19,28 @@ final class DuplicateKeys
 
     private function __construct(string $text)
     {
-        preg_match_all(self::TOKENS, $text, $found);
-        $this->tokens = $found[0];
+        $this->tokens = self::tokens($text);
+    }
+
+    /** @return list<string> strings, and the signs that make objects and lists; nothing else holds either */
+    private static function tokens(string $text): array
+    {
+        $tokens = [];
+        for ($at = strcspn($text, '"{}[],'); $at < strlen($text); $at += strcspn($text, '"{}[],', $at)) {
+            $end = $at + 1;
+            if ($text[$at] === '"') {
+                $end += strcspn($text, '"\\', $end);
+                while (($text[$end] ?? '') === '\\') {
+                    $end += 2;
+                    $end += strcspn($text, '"\\', $end);
+                }
+                $end++;
+            }
+            $tokens[] = substr($text, $at, $end - $at);
+            $at = $end;
+        }
+
+        return $tokens;
     }
 
     /**
