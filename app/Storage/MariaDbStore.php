@@ -139,9 +139,9 @@ final readonly class MariaDbStore implements Store
         }
         $authored = array_filter($changes, static fn (Change $change): bool => $change->isAuthored());
         if ($authored !== []) {
-            $this->insert('memory_history', ['channel_id', '`key`', '`before`', 'after', 'event_key', 'at'], array_map(fn (Change $change): array => [
-                $this->channel, $change->key->id(), self::json($change->from), self::json($change->to), $eventKey, gmdate('Y-m-d H:i:s'),
-            ], $authored));
+            $this->insert('memory_history', ['channel_id', '`key`', '`before`', 'after', 'event_key'], array_map(fn (Change $change): array => [
+                $this->channel, $change->key->id(), self::json($change->from), self::json($change->to), $eventKey,
+            ], $authored), now: 'at');
         }
     }
 
@@ -149,20 +149,22 @@ final readonly class MariaDbStore implements Store
     {
         $rows = [];
         foreach ($turn->sayingsToQueue() as $position => $saying) {
-            $rows[] = [$this->channel, $eventKey, $position, $saying->text, $saying->voice->value, $saying->place->value, $saying->answerTo, $saying->to, 'queued', gmdate('Y-m-d H:i:s.').sprintf('%03d', (int) (fmod(microtime(true), 1) * 1000))];
+            $rows[] = [$this->channel, $eventKey, $position, $saying->text, $saying->voice->value, $saying->place->value, $saying->answerTo, $saying->to, 'queued'];
         }
         if ($rows !== []) {
-            $this->insert('outgoing', ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'to_login', 'state', 'queued_at'], $rows);
+            $this->insert('outgoing', ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'to_login', 'state'], $rows, now: 'queued_at');
         }
     }
 
     /**
      * @param  list<string>  $columns  of our own writing, never people's text
      * @param  array<int, list<int|string>>  $rows
+     * @param  string  $now  a column for the moment, by the database's clock: several machines write, and each has its own
      */
-    private function insert(string $table, array $columns, array $rows, string $behind = ''): void
+    private function insert(string $table, array $columns, array $rows, string $behind = '', string $now = ''): void
     {
-        $marks = '('.implode(',', array_fill(0, count($columns), '?')).')';
+        $marks = '('.implode(',', array_fill(0, count($columns), '?')).($now === '' ? ')' : ',UTC_TIMESTAMP(3))');
+        $columns = $now === '' ? $columns : [...$columns, $now];
         $this->connection->insert("INSERT INTO $table (".implode(',', $columns).') VALUES '.implode(',', array_fill(0, count($rows), $marks))." $behind", array_merge(...array_values($rows)));
     }
 

@@ -14,7 +14,7 @@ final readonly class Debian
 {
     public const TO_RUN = ['mariadb-server', 'php8.2-curl', 'php8.2-intl', 'php8.2-mbstring', 'php8.2-mysql', 'php8.2-xml', 'php8.2-zip', 'unzip'];
 
-    public const TO_TEST = [...self::TO_RUN, 'chromium', 'chromium-driver', 'ii', 'ngircd', 'nodejs', 'npm', 'unicode-data'];
+    public const TO_TEST = [...self::TO_RUN, 'chromium', 'chromium-driver', 'faketime', 'ii', 'ngircd', 'nodejs', 'npm', 'unicode-data'];
 
     /** A package is not asked for where its program is there already by another road. */
     private const PROGRAM = ['nodejs' => 'node', 'npm' => 'npm', 'unzip' => 'unzip'];
