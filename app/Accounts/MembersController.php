@@ -43,7 +43,7 @@ final class MembersController
             Notification::route('mail', $email)->notify(new InvitationMail($channel->name, $role->value, $link));
         }
 
-        return redirect()->route('members', $channel)->withInput($request->only('role'))->with('link', $link)->with('notice', $email === '' ? 'The invitation is ready: hand on its link.' : "The invitation was sent to {$email}.");
+        return redirect()->route('members', $channel)->withInput($request->only('role'))->with('link', $link)->with('notice', $email === '' ? 'The invitation is ready: share its link.' : "The invitation was sent to {$email}.");
     }
 
     public function withdraw(Channel $channel, Invitation $invitation): RedirectResponse

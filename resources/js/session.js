@@ -45,6 +45,8 @@ function startSigningOut() {
 
 export function startSession() {
     startSigningOut();
+    // What is there to be copied is chosen whole as soon as one goes there.
+    document.querySelector('[data-select]')?.addEventListener('focus', (event) => event.target.select());
     document.body.addEventListener('htmx:responseError', (event) => {
         if (ENDED.includes(event.detail.xhr.status)) {
             sessionEnded();

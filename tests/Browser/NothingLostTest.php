@@ -52,6 +52,21 @@ final class NothingLostTest extends BrowserTestCase
         self::assertStringEndsWith($this->commandPath('!knot'), (string) $page->script('return location.pathname'));
     }
 
+    public function test_whoever_signs_out_is_asked_about_text_that_was_never_saved_and_takes_it_along(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!boat')))->write('[data-response] .cm-content', 'Secret words.')->sees('Not saved; kept on this machine.');
+        $page->click('details.me summary')->press('Sign out', '.me-sheet')->sees('One command has text on this machine that was never saved.')->press('Stay signed in');
+        self::assertSame(1, $page->script('return Object.keys(localStorage).filter((key) => key.startsWith("unsaved:")).length'));
+        $page->press('Sign out', '.me-sheet')->press('Discard and sign out')->sees('Sign in');
+        $page->waitFor(fn (): bool => str_ends_with((string) $page->script('return location.pathname'), '/sign-in'), 'it leads to the door');
+        self::assertSame(0, $page->script('return Object.keys(localStorage).filter((key) => key.startsWith("unsaved:")).length + Object.keys(sessionStorage).filter((key) => key.startsWith("parrot:")).length'));
+        // Whoever goes back sees no page of before: none was kept.
+        $page->driver->navigate()->back();
+        $page->sees('Sign in')->doesNotSee('Secret words.');
+    }
+
     public function test_two_people_at_once_see_both_texts(): void
     {
         $page = $this->browser;

@@ -15,6 +15,12 @@ final class ViewsTest extends BrowserTestCase
             $barriers[$path] = $page->go($this->url($path))->barriers();
         }
         $this->signIn($page);
+        $page->go($this->url('/channels/1/members'))->press('Make an invitation')->sees('Share this link.');
+        $barriers['an invitation made'] = $page->barriers();
+        $invitation = $page->value('#link');
+        foreach ([$invitation, $this->url('/invitation/'.str_repeat('a', 48))] as $address) {
+            $barriers[$address] = $page->go($address)->barriers();
+        }
         foreach (['light', 'dark'] as $theme) {
             $page->script("localStorage.setItem('theme', '$theme')");
             foreach (['/channels', '/channels/1/members', '/channels/1/write', '/channels/1/write?find=tide', '/channels/1/write/commands/new', '/channels/1/write/findings', '/channels/1/write/bring?pasted=%21bell%2Cding+%5Bcaler%5D', '/channels/1/nowhere', '/channels/1/remember', '/channels/1/publish', '/channels/1/publish/chat', '/channels/1/publish/connection', $this->commandPath('!tide')] as $path) {
@@ -29,6 +35,9 @@ final class ViewsTest extends BrowserTestCase
             $barriers["a command in use, $theme"] = $page->barriers();
             $page->click('[data-help]')->sees('this sheet');
             $barriers["the help sheet, $theme"] = $page->barriers();
+            $page->press('Close')->click('details.me summary')->press('Sign out', '.me-sheet')->sees('Sign out and discard?');
+            $barriers["signing out, $theme"] = $page->barriers();
+            $page->press('Stay signed in');
             // Held to be right already, the same answer would not be offered again.
             $this->database()->exec('DELETE FROM expectations');
         }

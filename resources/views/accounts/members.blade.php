@@ -16,8 +16,8 @@
         </ul>
         <h2>Invite somebody</h2>
         @if (session('link'))
-            <p><label for="link">Hand on this link. It works once, within seven days, for whoever opens it first:</label>
-                <input id="link" class="blank wide" readonly value="{{ session('link') }}"></p>
+            <p class="line-field"><label for="link">Share this link. It works once, within seven days, for whoever joins with it first:</label>
+                <input id="link" readonly value="{{ session('link') }}" data-select></p>
         @endif
         <form method="post" action="{{ route('members.store', $channel) }}">
             @csrf

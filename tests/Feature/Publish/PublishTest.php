@@ -92,6 +92,23 @@ final class PublishTest extends TestCase
         $this->get(route('publish', $this->cove))->assertSee('it tries again by itself');
     }
 
+    public function test_lines_it_could_not_hear_are_told_with_the_connections_health(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $told = function (?array $troubles): string {
+            Channel::query()->whereKey($this->cove->id)->update(['air_state' => 'moderator', 'air_seen_at' => now(), 'air_troubles' => $troubles === null ? null : json_encode($troubles)]);
+
+            return Channel::query()->findOrFail($this->cove->id)->health();
+        };
+        self::assertStringNotContainsString('dropped', $told(null));
+        self::assertStringNotContainsString('error', $told(['failed' => 0, 'failed_at' => '', 'dropped' => 0]));
+        self::assertStringContainsString('One line came faster than the parrot can hear, and was dropped.', $told(['failed' => 0, 'failed_at' => '', 'dropped' => 1]));
+        $both = $told(['failed' => 2, 'failed_at' => '2026-11-25T20:15:00Z', 'dropped' => 1_200]);
+        self::assertStringContainsString('1,200 lines came faster than the parrot can hear, and were dropped.', $both);
+        self::assertStringContainsString('2 errors kept it from hearing or answering a line, last at '.(new \DateTimeImmutable('2026-11-25T20:15:00Z'))->setTimezone(new \DateTimeZone($this->cove->zone))->format('H:i').';', $both);
+        $this->get(route('publish', $this->cove))->assertSee('1,200 lines came faster');
+    }
+
     public function test_a_pack_that_could_not_be_read_back_is_not_published(): void
     {
         $this->actingAs($this->wren);
