@@ -16,6 +16,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Notification;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
+use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** Who is in a channel, and letting more people in. */
 final class MembersController
@@ -39,11 +40,22 @@ final class MembersController
         }
         $link = rtrim(config()->string('app.url'), '/').route('invitation', $invitations->issue($channel, $role, $user), false);
         $email = $request->string('email')->value();
-        if ($email !== '') {
-            Notification::route('mail', $email)->notify(new InvitationMail($channel->name, $role->value, $link));
+        $notice = $email === '' ? 'The invitation is ready: share its link.' : $this->mail($email, new InvitationMail($channel->name, $role->value, $link));
+
+        return redirect()->route('members', $channel)->withInput($request->only('role'))->with('link', $link)->with('notice', $notice);
+    }
+
+    private function mail(string $email, InvitationMail $mail): string
+    {
+        try {
+            Notification::route('mail', $email)->notify($mail);
+        } catch (TransportExceptionInterface $trouble) {
+            report($trouble);
+
+            return 'The mail could not be sent. The invitation is ready: share its link.';
         }
 
-        return redirect()->route('members', $channel)->withInput($request->only('role'))->with('link', $link)->with('notice', $email === '' ? 'The invitation is ready: share its link.' : "The invitation was sent to {$email}.");
+        return "The invitation was sent to {$email}.";
     }
 
     public function withdraw(Channel $channel, Invitation $invitation): RedirectResponse

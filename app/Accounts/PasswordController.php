@@ -25,9 +25,11 @@ final class PasswordController
     public function send(Request $request): RedirectResponse
     {
         $request->validate(['email' => ['required', 'string', 'email', 'max:255']]);
-        Password::sendResetLink(['email' => Str::lower($request->string('email')->value())]);
+        // The mail goes when the answer is gone: neither the time it takes nor its trouble tells that the address is known.
+        Password::sendResetLink(['email' => Str::lower($request->string('email')->value())], static function (User $user, string $token): void {
+            defer(static fn () => $user->sendPasswordResetNotification($token));
+        });
 
-        // The same answer whether the address is known or not.
         return back()->with('notice', 'If that address is known here, a link is on its way to it.');
     }
 

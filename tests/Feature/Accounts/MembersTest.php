@@ -43,6 +43,13 @@ final class MembersTest extends TestCase
         self::assertSame(1, Membership::query()->where('channel_id', $this->cove->id)->count());
     }
 
+    public function test_an_invitation_that_could_not_be_mailed_is_there_to_be_shared(): void
+    {
+        config(['mail.default' => 'smtp', 'mail.mailers.smtp' => ['transport' => 'smtp', 'host' => '127.0.0.1', 'port' => 1, 'timeout' => 1]]);
+        $this->actingAs($this->wren)->post(route('members.store', $this->cove), ['role' => 'reader', 'email' => 'odo@lantern-cove.example'])->assertSessionHas('notice', 'The mail could not be sent. The invitation is ready: share its link.')->assertSessionHas('link');
+        self::assertSame(1, $this->cove->invitations()->count());
+    }
+
     public function test_nobody_becomes_a_second_streamer_and_the_streamer_stays(): void
     {
         $this->actingAs($this->wren)->post(route('members.store', $this->cove), ['role' => 'streamer'])->assertSessionHasErrors('role');

@@ -6,8 +6,10 @@ namespace Tests\Feature\Accounts;
 
 use App\Accounts\SignInLinks;
 use App\Models\User;
+use Carbon\CarbonInterval;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Support\Facades\Notification;
+use Illuminate\Support\Sleep;
 use Tests\Feature\TestCase;
 
 final class SignInTest extends TestCase
@@ -75,5 +77,25 @@ final class SignInTest extends TestCase
             return true;
         });
         $this->post('/sign-in', ['email' => 'wren@lantern-cove.example', 'password' => 'marigold sails'])->assertSessionHasNoErrors();
+    }
+
+    public function test_neither_time_nor_a_broken_mail_server_tells_who_has_an_account(): void
+    {
+        config(['mail.default' => 'smtp', 'mail.mailers.smtp' => ['transport' => 'smtp', 'host' => '127.0.0.1', 'port' => 1, 'timeout' => 1]]);
+        foreach (['wren@lantern-cove.example', 'nobody@lantern-cove.example'] as $email) {
+            $spans = [];
+            foreach ([fn () => $this->post('/forgotten', ['email' => $email])->assertSessionHas('notice'), fn () => $this->post('/sign-in', ['email' => $email, 'password' => 'wrong'])] as $ask) {
+                Sleep::fake();
+                $ask();
+                Sleep::assertSleptTimes(1);
+                Sleep::assertSlept(function (CarbonInterval $span) use (&$spans): bool {
+                    $spans[] = $span->totalMilliseconds;
+
+                    return true;
+                });
+            }
+            // What is waited for fills up what the work took, and hashes cost next to nothing here.
+            self::assertGreaterThan(300, min($spans), $email);
+        }
     }
 }
