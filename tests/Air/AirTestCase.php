@@ -109,6 +109,23 @@ abstract class AirTestCase extends TestCase
         return (int) $this->value('SELECT lease_epoch FROM channels WHERE id = 1');
     }
 
+    /** What is queued is said or declared stale; then what was handed on reaches those who listen. */
+    protected function awaitNothingQueued(): void
+    {
+        for ($tries = 0; $tries < 200 && $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'") !== '0'; $tries++) {
+            usleep(50_000);
+        }
+        usleep(500_000);
+    }
+
+    /** What other tests made it say counts against the chat's limits for half a minute. */
+    protected function awaitRoomToSpeak(int $sayings): void
+    {
+        for ($tries = 0; $tries < 700 && (int) $this->value('SELECT COUNT(*) FROM outgoing WHERE channel_id = 1 AND handed_at > UTC_TIMESTAMP(3) - INTERVAL 31 SECOND') + $sayings > 20; $tries++) {
+            usleep(50_000);
+        }
+    }
+
     protected function planks(): int
     {
         return (int) $this->value('SELECT value FROM memory WHERE channel_id = 1 AND `key` = '.$this->air->database()->quote(Key::counter('planks')->id()));

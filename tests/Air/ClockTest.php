@@ -4,18 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Air;
 
-use Tests\Ground\Sandbox;
-
 /** Clocks jump, backwards too, and talkers are killed meanwhile (libfaketime, Debian): nobody is silenced, nothing is doubled. */
 final class ClockTest extends AirTestCase
 {
+    use TalkerOfItsOwn;
+
     /** Seconds by which the talker's clock is wrong: put back, put on, a little off, right again. */
     private const JUMPS = [0, -1_800, 0, 1_800, -3, 86_400, -86_400, 0];
-
-    /** @var resource|null */
-    private $talker = null;
-
-    private int $stopped = 0;
 
     public static function setUpBeforeClass(): void
     {
@@ -23,25 +18,12 @@ final class ClockTest extends AirTestCase
         self::publish('[add 1 to counter.planks]', 'since [add 1 to counter.planks]');
     }
 
-    protected function tearDown(): void
-    {
-        if ($this->talker !== null) {
-            proc_terminate($this->talker, SIGKILL);
-            proc_close($this->talker);
-        }
-        if ($this->stopped !== 0) {
-            posix_kill($this->stopped, SIGCONT);
-        }
-    }
-
     public function test_a_clock_that_jumps_silences_nobody_and_doubles_nothing(): void
     {
         mt_srand(20261127);
-        $this->stopped = $this->air->instance()['servers']['air']['pid'];
-        $epoch = $this->epoch();
-        posix_kill($this->stopped, SIGSTOP);
+        $epoch = $this->stopTheFirst();
         $this->jump(0);
-        $this->startUntilThere($epoch);
+        $this->startUntilThere($epoch, $this->start(...));
         $watch = $this->viewer('clock_watch');
         $before = $this->planks();
         foreach (self::JUMPS as $round => $seconds) {
@@ -57,10 +39,10 @@ final class ClockTest extends AirTestCase
                 $caller->say('!count');
                 usleep(mt_rand(2_000, 20_000));
                 $this->kill();
-                $this->startUntilThere($epoch);
+                $this->startUntilThere($epoch, $this->start(...));
             }
         }
-        usleep(1_500_000);
+        $this->awaitNothingQueued();
         $said = array_map(intval(...), $watch->saidBy('second_parrot'));
         self::assertSame($said, array_values(array_unique($said)), 'nothing is said twice');
         self::assertSame([], array_diff($said, range($before + 1, $this->planks())), 'what was said was kept');
@@ -73,27 +55,11 @@ final class ClockTest extends AirTestCase
         file_put_contents($this->air->home.'/clock', sprintf("%+d\n", $seconds));
     }
 
-    private function kill(): void
-    {
-        if ($this->talker !== null) {
-            proc_terminate($this->talker, SIGKILL);
-            proc_close($this->talker);
-            $this->talker = null;
-        }
-    }
-
-    private function startUntilThere(int $after): void
+    private function start(): void
     {
         $library = (glob('/usr/lib/*/faketime/libfaketime.so.1') ?: [])[0] ?? null;
         self::assertNotNull($library, 'bin/parrot test installs it');
-        $process = proc_open(
-            [PHP_BINARY, __DIR__.'/talker.php'],
-            [['file', '/dev/null', 'r'], ['file', $this->air->home.'/talker.log', 'a'], ['redirect', 1]], $pipes, Sandbox::project(),
-            // Clocks that only go on stay as they are: what they measure is no time of day.
-            ['AIR_NICK' => 'second_parrot', 'LD_PRELOAD' => $library, 'FAKETIME_TIMESTAMP_FILE' => $this->air->home.'/clock', 'FAKETIME_NO_CACHE' => '1', 'FAKETIME_DONT_FAKE_MONOTONIC' => '1'] + $this->air->environment(),
-        );
-        self::assertIsResource($process);
-        $this->talker = $process;
-        $this->awaitTalker($after);
+        // Clocks that only go on stay as they are: what they measure is no time of day.
+        $this->startTalker(environment: ['LD_PRELOAD' => $library, 'FAKETIME_TIMESTAMP_FILE' => $this->air->home.'/clock', 'FAKETIME_NO_CACHE' => '1', 'FAKETIME_DONT_FAKE_MONOTONIC' => '1']);
     }
 }

@@ -38,6 +38,7 @@ final class ElsewhereTest extends AirTestCase
     {
         $this->enter();
         $this->until(fn (): bool => $this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND air_knows_people = 0 AND air_state <> 'away'") === '1', 'it is in, and says that people are known by their names alone');
+        $this->awaitRoomToSpeak(5);
         $before = $this->planks();
         $this->say('!count');
         $this->until(fn (): bool => str_contains($this->heard(), '<silver_parrot> '.($before + 1)), 'it answers');
@@ -97,6 +98,6 @@ final class ElsewhereTest extends AirTestCase
             }
             usleep(50_000);
         }
-        self::fail("in vain: $what; ".$this->heard().$this->server->log());
+        self::fail("in vain: $what; ".$this->heard().json_encode($this->air->database()->query('SELECT state, text, queued_at, handed_at, UTC_TIMESTAMP(3) FROM outgoing WHERE channel_id = 1 ORDER BY id DESC LIMIT 8')->fetchAll(\PDO::FETCH_NUM)).$this->server->log());
     }
 }

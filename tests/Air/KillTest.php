@@ -5,28 +5,13 @@ declare(strict_types=1);
 namespace Tests\Air;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Tests\Ground\Sandbox;
 
 /** Memory: exactly once. Sayings: at most once. Whoever is killed, and wherever. */
 final class KillTest extends AirTestCase
 {
+    use TalkerOfItsOwn;
+
     private const ROUNDS = 20;
-
-    /** @var resource|null */
-    private $talker = null;
-
-    private int $stopped = 0;
-
-    protected function tearDown(): void
-    {
-        if ($this->talker !== null) {
-            proc_terminate($this->talker, SIGKILL);
-            proc_close($this->talker);
-        }
-        if ($this->stopped !== 0) {
-            posix_kill($this->stopped, SIGCONT);
-        }
-    }
 
     public function test_twenty_kills_of_the_talker_at_seeded_times(): void
     {
@@ -63,10 +48,7 @@ final class KillTest extends AirTestCase
     #[DataProvider('points')]
     public function test_a_kill_at_each_point_of_the_way(string $point, bool $ofDatabase, int $neverSaid): void
     {
-        $this->stopped = $this->air->instance()['servers']['air']['pid'];
-        $epoch = $this->epoch();
-        posix_kill($this->stopped, SIGSTOP);
-        $this->startUntilThere($epoch, $point, $ofDatabase);
+        $this->startUntilThere($this->stopTheFirst(), fn () => $this->startTalker([$point, '3', (string) ($ofDatabase ? $this->databaseNow() : 0)]));
         [$before, $viewer] = [$this->planks(), $this->viewer('watch'.crc32("$point $ofDatabase"))];
         $epoch = $this->epoch();
         for ($i = 0; $i < 6; $i++) {
@@ -77,7 +59,7 @@ final class KillTest extends AirTestCase
         $still = $this->planks();
         $viewer->say('!count');
         $isAnswered = $viewer->await(fn (ChatClient $self): bool => $this->planks() > $still && max([0, ...array_map(intval(...), $self->saidBy('second_parrot'))]) === $this->planks(), 25);
-        self::assertTrue($isAnswered, "from $still to {$this->planks()}, heard ".json_encode($viewer->heard).', outgoing '.json_encode($this->air->database()->query('SELECT state, text, queued_at, handed_at FROM outgoing ORDER BY id DESC LIMIT 8')->fetchAll(\PDO::FETCH_NUM)).file_get_contents($this->air->home.'/talker.log'));
+        self::assertTrue($isAnswered, "from $still to {$this->planks()}, heard ".json_encode($viewer->heard).', outgoing '.json_encode($this->air->database()->query('SELECT state, text, queued_at, handed_at FROM outgoing ORDER BY id DESC LIMIT 8')->fetchAll(\PDO::FETCH_NUM)).$this->toldByTalker());
         $this->agree($viewer, 'second_parrot', $before, $neverSaid);
     }
 
@@ -97,7 +79,7 @@ final class KillTest extends AirTestCase
                 }
             }
         }
-        usleep(1_500_000);
+        $this->awaitNothingQueued();
         $this->agree($watch, 'silver_parrot', $before, null);
         self::assertGreaterThan(self::ROUNDS * 2, count($watch->saidBy('silver_parrot')));
     }
@@ -118,31 +100,6 @@ final class KillTest extends AirTestCase
         }
     }
 
-    private function start(string $point = '', int $times = 0, int $pid = 0): void
-    {
-        $process = proc_open(
-            [PHP_BINARY, __DIR__.'/talker.php', $point, (string) $times, (string) $pid],
-            [['file', '/dev/null', 'r'], ['file', $this->air->home.'/talker.log', 'a'], ['redirect', 1]], $pipes, Sandbox::project(), ['AIR_NICK' => 'second_parrot'] + $this->air->environment(),
-        );
-        self::assertIsResource($process);
-        $this->talker = $process;
-    }
-
-    /** A busy machine may have let the database go for a moment: then the talker ends, and is started again. */
-    private function startUntilThere(int $after, string $point, bool $ofDatabase): void
-    {
-        for ($tries = 0; $tries < 800; $tries++) {
-            if ($this->talker === null || ! proc_get_status($this->talker)['running']) {
-                $this->start($point, 3, $ofDatabase ? $this->databaseNow() : 0);
-            }
-            usleep(50_000);
-            if ($this->isThere($after)) {
-                return;
-            }
-        }
-        self::fail('The talker is not there: '.file_get_contents($this->air->home.'/talker.log'));
-    }
-
     /** The process of the database; who has just been started again is written down a moment later. */
     private function databaseNow(): int
     {
@@ -161,16 +118,16 @@ final class KillTest extends AirTestCase
     {
         $deaths = 0;
         for ($tries = 0; $tries < 600; $tries++) {
-            if ($this->talker === null || ! proc_get_status($this->talker)['running']) {
+            if (! $this->isTalkerRunning()) {
                 $deaths++;
                 usleep(300_000);
-                $this->start();
+                $this->startTalker();
             }
             if ($deaths > 0 && $this->isThere($after)) {
                 return;
             }
             usleep(50_000);
         }
-        self::fail($deaths === 0 ? 'nobody died' : 'nobody came back: '.file_get_contents($this->air->home.'/talker.log'));
+        self::fail($deaths === 0 ? 'nobody died' : 'nobody came back: '.$this->toldByTalker());
     }
 }

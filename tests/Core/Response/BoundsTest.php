@@ -35,6 +35,7 @@ final class BoundsTest extends TestCase
         $a = str_repeat('a', 480);
         yield 'a text replaced by more of itself' => ['["aaaaaaaaaa"'.str_repeat(' | replace "a" "aaaaaaaaaa"', 9).']', '', 'too-long-a-text'];
         yield 'words replaced by themselves' => ['[words | replace "a" words | replace "a" words | replace "a" words]', $a, 'too-long-a-text'];
+        yield 'a long text in place of each letter of another' => ['["'.str_repeat('🦜', 900).'" | replace "🦜" "🦜🦜🦜🦜" as flock][flock | replace "🦜" flock]', '', 'too-long-a-text'];
         yield 'words joined by themselves' => ['[words | sort | join words | sort | join words | cut 5]', str_repeat('a ', 900), 'too-long-a-text'];
         yield 'a list of too many parts' => ['[words | join "a b" | sort]', '', ''];
         yield 'too many words' => ['[words | replace "a" "a " | sort | count]', str_repeat('a', 1_500), 'too-many-parts'];
