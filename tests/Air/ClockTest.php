@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Air;
 
+use PHPUnit\Framework\Attributes\After;
+
 /** Clocks jump, backwards too, and talkers are killed meanwhile (libfaketime, Debian): nobody is silenced, nothing is doubled. */
 final class ClockTest extends AirTestCase
 {
     use TalkerOfItsOwn;
+
+    /** @var list<int> processes under the wrong clock */
+    private array $started = [];
 
     /** Seconds by which the talker's clock is wrong: put back, put on, a little off, right again. */
     private const JUMPS = [0, -1_800, 0, 1_800, -3, 86_400, -86_400, 0];
@@ -55,11 +60,21 @@ final class ClockTest extends AirTestCase
         file_put_contents($this->air->home.'/clock', sprintf("%+d\n", $seconds));
     }
 
+    /** Whoever is killed leaves the library's shared memory behind. */
+    #[After]
+    protected function sweep(): void
+    {
+        foreach ($this->started as $pid) {
+            array_map(unlink(...), glob("/dev/shm/{faketime_shm_$pid,sem.faketime_sem_$pid}", GLOB_BRACE) ?: []);
+        }
+    }
+
     private function start(): void
     {
         $library = (glob('/usr/lib/*/faketime/libfaketime.so.1') ?: [])[0] ?? null;
         self::assertNotNull($library, 'bin/parrot test installs it');
         // Clocks that only go on stay as they are: what they measure is no time of day.
         $this->startTalker(environment: ['LD_PRELOAD' => $library, 'FAKETIME_TIMESTAMP_FILE' => $this->air->home.'/clock', 'FAKETIME_NO_CACHE' => '1', 'FAKETIME_DONT_FAKE_MONOTONIC' => '1']);
+        $this->started[] = $this->talkerProcess();
     }
 }

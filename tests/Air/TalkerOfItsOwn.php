@@ -39,6 +39,11 @@ trait TalkerOfItsOwn
         $this->talker = $process;
     }
 
+    private function talkerProcess(): int
+    {
+        return $this->talker === null ? 0 : proc_get_status($this->talker)['pid'];
+    }
+
     private function isTalkerRunning(): bool
     {
         return $this->talker !== null && proc_get_status($this->talker)['running'];
