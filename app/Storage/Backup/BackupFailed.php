@@ -49,7 +49,7 @@ final class BackupFailed extends \RuntimeException
 
     public static function inTheWay(string $login, \Throwable $failed): self
     {
-        return new self("The channel {$login} could not be exchanged, because something else was written at that moment. It is as it was, but off the air; try again.", previous: $failed);
+        return new self("The channel {$login} could not be exchanged, because something else was written at that moment. It is as it was; try again.", previous: $failed);
     }
 
     public static function noChannel(string $login): self

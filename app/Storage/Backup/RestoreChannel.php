@@ -40,10 +40,13 @@ final class RestoreChannel
         }
         try {
             $this->layOut($file, $login, $inFile);
-            $this->takeOffTheAir();
+            $wasOnAir = $this->takeOffTheAir();
             try {
                 $this->connection->transaction($this->changePlaces(...));
             } catch (QueryException $failed) {
+                if ($wasOnAir !== []) {
+                    $this->connection->table('channels')->where('id', $this->channel)->update($wasOnAir);
+                }
                 throw BackupFailed::inTheWay($login, $failed);
             }
         } finally {
@@ -177,10 +180,18 @@ final class RestoreChannel
         return $row;
     }
 
-    /** The talker leaves the channel by itself before its rows change places, so it never waits for them. */
-    private function takeOffTheAir(): void
+    /**
+     * The talker leaves the channel by itself before its rows change places, so it never waits for them.
+     *
+     * @return array{edition_on_air?: int|null, paused?: int} how it stood until now; empty where it was not here
+     */
+    private function takeOffTheAir(): array
     {
+        /** @var array{edition_on_air?: int|null, paused?: int} $before */
+        $before = (array) $this->connection->selectOne('SELECT edition_on_air, paused FROM channels WHERE id = ?', [$this->channel]);
         $this->connection->update('UPDATE channels SET lease_epoch = lease_epoch + 1, lease_holder = NULL, lease_until = NULL, edition_on_air = NULL, paused = 1 WHERE id = ?', [$this->channel]);
+
+        return $before;
     }
 
     private function changePlaces(): void

@@ -14,6 +14,7 @@ use App\Storage\Backup\BackupFile;
 use App\Storage\Backup\Restore;
 use App\Storage\Backup\Table;
 use App\Storage\MariaDbStore;
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use SilverParrot\Chat\Level;
@@ -87,6 +88,27 @@ final class BackupTest extends TestCase
             self::assertSame($kept[$table], $after[$table], $table);
         }
         self::assertNotNull(app(Assembler::class)->pack($channel)->command('!tide'));
+    }
+
+    public function test_a_channel_whose_rows_could_not_change_places_is_as_it_was_and_on_the_air(): void
+    {
+        $this->backup('lantern_cove');
+        $this->command('!tide')->delete();
+        $here = $this->everything($this->cove->refresh());
+        DB::connection()->beforeExecuting(static fn (string $query): mixed => str_starts_with($query, 'INSERT INTO `memory`') ? throw new QueryException('', $query, [], new \PDOException('Deadlock')) : null);
+        try {
+            $this->restore('lantern_cove');
+            self::fail('it was put back');
+        } catch (BackupFailed $failed) {
+            self::assertStringContainsString('It is as it was', $failed->getMessage());
+        }
+        $after = $this->everything($this->cove->refresh());
+        self::assertFalse($this->cove->paused);
+        self::assertSame(1, $this->cove->edition_on_air);
+        foreach (array_diff(array_keys($here), ['channels']) as $table) {
+            self::assertSame($here[$table], $after[$table], $table);
+        }
+        DB::purge();
     }
 
     public function test_a_channel_comes_back_where_others_have_its_numbers(): void
