@@ -21,7 +21,7 @@ use function Amp\delay;
 /** One server means no good. Its own channel says what is wrong; the other channel is answered as ever, by the same process. */
 final class HostileServerTest extends AirTestCase
 {
-    /** An answer in another channel comes within 100 ms (twice that on a loaded machine). */
+    /** An answer in another channel comes within 100 ms; twice that here, and what the machine had no processor for. */
     private const ANSWER_SECONDS = 0.2;
 
     private const MOST_MEMORY_KB = 200_000;
@@ -184,10 +184,12 @@ final class HostileServerTest extends AirTestCase
     private function isAnswered(ChatClient $cove, string $when): void
     {
         $heard = count($cove->saidBy('silver_parrot'));
+        $wait = new CpuWait([...array_column($this->air->instance()['servers'], 'pid'), getmypid() ?: 0]);
+        [$since, $waited] = [microtime(true), $wait->seconds()];
         $cove->say('!count');
-        $since = microtime(true);
         self::assertTrue($cove->await(static fn (ChatClient $self): bool => count($self->saidBy('silver_parrot')) > $heard, 10), "no answer: $when");
-        self::assertLessThan(self::ANSWER_SECONDS, microtime(true) - $since, "late: $when");
+        [$seconds, $waited] = [microtime(true) - $since, $wait->seconds() - $waited];
+        self::assertLessThan(self::ANSWER_SECONDS, $seconds - $waited, sprintf('late: %s, after %.2f s, of which %.2f s without a processor', $when, $seconds, $waited));
         $this->isTheSame($when);
     }
 
