@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Accounts\SessionEnded;
 use App\Border\OneAtATime;
 use App\Border\QueryReport;
+use App\Border\SameMoment;
 use App\Border\SecurityHeaders;
 use App\Border\StartSession;
 use App\Border\TrustedHosts;
@@ -35,6 +36,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->render(new SessionEnded);
+        $exceptions->render(new SameMoment);
         $exceptions->report(new QueryReport);
     })
     ->create();

@@ -7,6 +7,7 @@ namespace App\Accounts;
 use App\Border\TrustedHosts;
 use App\Models\User;
 use Illuminate\Contracts\Config\Repository;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
@@ -45,8 +46,10 @@ final readonly class Registration
     {
         $hash = Hash::make($password);
         $email = Str::lower($email);
-        if (User::query()->where('email', $email)->doesntExist()) {
+        try {
             User::query()->forceCreate(['name' => $name, 'email' => $email, 'password' => $hash]);
+        } catch (UniqueConstraintViolationException) {
+            // It is known; that is told to nobody.
         }
     }
 }

@@ -7,6 +7,7 @@ namespace Tests\Feature\Remember;
 use App\Models\Emote;
 use App\Storage\Assembler;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use SilverParrot\Pack\Emote as CoreEmote;
 use Tests\Feature\TestCase;
@@ -29,6 +30,17 @@ final class EmotesTest extends TestCase
         $this->add('covebell')->assertSessionHas('notice', 'covebell is an emote now.');
         $this->delete(route('remember.emotes.drop', [$this->cove, $emote]))->assertSessionHas('notice', 'coveBell is no emote any more.');
         self::assertSame(0, $this->cove->emotes()->where('word', 'coveBell')->count());
+    }
+
+    public function test_two_clicks_at_the_same_moment_make_one_emote_and_keep_what_was_typed(): void
+    {
+        Emote::creating(function (Emote $emote): void {
+            DB::table('emotes')->insert(['channel_id' => $this->cove->id, 'word' => $emote->word, 'picture' => '', 'any_of' => '[]']);
+        });
+        $this->actingAs($this->wren);
+        $this->add('coveBell')->assertSessionHas('notice', 'That was just made, by you or by somebody else. Look at what is there now, and try again.')->assertSessionHasInput('word', 'coveBell');
+        self::assertSame(1, $this->cove->emotes()->where('word', 'coveBell')->count());
+        $this->actingAs($this->wren)->postJson(route('remember.emotes', $this->cove), ['word' => 'coveKettle', 'level' => 'everyone'])->assertConflict();
     }
 
     public function test_what_is_no_picture_or_no_word_is_refused_with_what_would_do(): void
