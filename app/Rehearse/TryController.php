@@ -24,12 +24,11 @@ final class TryController
         };
         [$draft, $row] = self::draft($request, $channel);
 
-        return view('rehearse.partials.chat', [
+        return view('rehearse.partials.heard', [
             'channel' => $channel,
             'row' => $row,
             'canKeep' => $row !== null || $draft === null,
             'tried' => $try->run($channel, $state, $draft?->command, $row?->trigger),
-            'withDraft' => $draft !== null,
             'isAnswer' => true,
         ]);
     }

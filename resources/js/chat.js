@@ -27,6 +27,11 @@ function move(button, by) {
 
 const KEPT = 'parrot:chat';
 
+const BUSY = 429;
+
+/** Milliseconds until what was turned away is asked again. */
+const AGAIN = 300;
+
 /** Saving loads the page anew; the chat beside it goes on where it was. */
 function goOnAfterSaving() {
     const form = document.getElementById('command');
@@ -43,12 +48,26 @@ function goOnAfterSaving() {
         document.querySelector('#chat [name=chat]').value = state;
         document.getElementById('speaker').value = speaker;
         const chat = document.getElementById('chat');
-        htmx.ajax('POST', chat.getAttribute('hx-post'), { source: chat, target: chat, swap: 'outerHTML' });
+        htmx.ajax('POST', chat.getAttribute('hx-post'), { source: chat });
     }
 }
 
+/** The line that a request says is the one that stood there when it was sent off, also where the request has to wait its turn. */
+function takeLine({ elt, triggeringEvent, etc }) {
+    const field = document.getElementById('say-line');
+    if (elt.id === 'chat' && triggeringEvent?.type === 'submit' && etc.values === undefined) {
+        etc.values = { do: 'say', line: field.value, speaker: document.getElementById('speaker').value };
+        field.value = '';
+        field.focus({ preventScroll: true });
+    }
+}
+
+function giveLineBack({ etc }) {
+    const field = document.getElementById('say-line');
+    field.value ||= etc.values?.line ?? '';
+}
+
 export function startChat() {
-    let hadFocus = '';
     document.addEventListener('click', (event) => {
         const button = event.target.closest('[data-why]');
         if (button) {
@@ -66,24 +85,26 @@ export function startChat() {
             move(event.target, event.key === 'ArrowUp' ? -1 : 1);
         }
     });
-    document.body.addEventListener('htmx:beforeRequest', (event) => {
-        if (event.detail.elt.closest('#chat')) {
-            hadFocus = document.activeElement?.id || document.activeElement?.getAttribute('aria-label') || '';
-        }
-    });
-    document.body.addEventListener('htmx:responseError', (event) => {
-        // Another page of the same person is being answered; the line still stands in its field.
-        const { xhr, requestConfig } = event.detail;
-        if (xhr.status === 429 && requestConfig.elt.closest('#chat')) {
-            setTimeout(() => htmx.trigger(requestConfig.elt, requestConfig.triggeringEvent?.type ?? 'submit'), 300);
-        }
-    });
+    document.body.addEventListener('htmx:confirm', (event) => takeLine(event.detail));
+    for (const failed of ['htmx:responseError', 'htmx:sendError', 'htmx:timeout']) {
+        document.body.addEventListener(failed, ({ detail: { elt, xhr, etc, requestConfig } }) => {
+            if (!elt.closest('#chat')) {
+                return;
+            }
+            if (xhr.status === BUSY) {
+                // Another page of the same person is being answered.
+                setTimeout(() => htmx.ajax('POST', requestConfig.path, { source: elt, values: etc.values }), AGAIN);
+            } else {
+                giveLineBack({ etc });
+            }
+        });
+    }
     document.body.addEventListener('htmx:afterSettle', (event) => {
-        if (event.target.id === 'chat') {
+        if (event.target.id === 'heard') {
             showLast();
-            // The field is a new one; whoever was typing goes on typing.
-            const same = document.getElementById(hadFocus) ?? [...document.querySelectorAll('#chat button')].find((one) => one.getAttribute('aria-label') === hadFocus);
-            (same ?? document.getElementById('say-line'))?.focus({ preventScroll: true });
+            if (document.activeElement === document.body) {
+                document.getElementById('say-line')?.focus({ preventScroll: true });
+            }
         }
         layNotes();
     });

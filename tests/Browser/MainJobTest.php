@@ -7,6 +7,29 @@ namespace Tests\Browser;
 /** The author's main job, from signing in to a saved command. */
 final class MainJobTest extends BrowserTestCase
 {
+    public function test_whoever_is_quicker_than_the_answers_loses_no_line(): void
+    {
+        $page = $this->browser;
+        $page->go($this->signInLink())->sees('18 commands.');
+        // In one go, so that none of it waits for an answer.
+        $page->script(<<<'JS'
+            const [chat, field, speaker] = ['chat', 'say-line', 'speaker'].map((id) => document.getElementById(id));
+            const say = (who, line) => { speaker.value = who; field.value = line; chat.requestSubmit(chat.querySelector('[type=submit]')); };
+            say('bram', '!plank 2');
+            chat.querySelector('[aria-label^="+1 min"]').click();
+            say('ilse', '!plank 3');
+            speaker.value = 'pia';
+            field.value = 'half a li';
+            JS);
+        $page->sees('counter.planks (channel) 41 → 43', '#line-0')->sees('Ilse', '#line-1')->sees('closed: it is for moderators and the streamer', '#line-1');
+        self::assertGreaterThanOrEqual(60, (86_400 + strtotime($page->text('#line-1 time')) - strtotime($page->text('#line-0 time'))) % 86_400, 'the clock was turned between the two');
+        self::assertSame('half a li', $page->value('#say-line'));
+        self::assertSame('pia', $page->value('#speaker'));
+        // What could not be answered stands in its field again.
+        $page->script('document.body.addEventListener("htmx:configRequest", (event) => { event.detail.path = "/nowhere"; }, { once: true })');
+        $page->write('#say-line', '!plank 4')->press('Say', '#chat')->waitFor(fn (): bool => $page->value('#say-line') === '!plank 4', 'the line is given back');
+    }
+
     public function test_a_command_is_written_mended_rehearsed_saved_and_found_again(): void
     {
         $page = $this->browser;
