@@ -26,6 +26,7 @@ final class ShotsTest extends BrowserTestCase
         $this->say('!splinter', 'bram');
         $this->say('!splinter', 'tamsin');
         $this->say('!now', 'pia');
+        $page->sees('!now', '#line-2');
         $this->take("$folder/command.png");
         $page->script("document.documentElement.dataset.bsTheme = 'dark'");
         $this->take("$folder/command-dark.png");
