@@ -135,19 +135,26 @@ function showWhy(link) {
     htmx.ajax('GET', link.dataset.airWhy, { target: '#air-why', swap: 'innerHTML' });
 }
 
+/** Says a line as it stood when it was sent off; what could not be said stands in its field again, unless more was typed meanwhile. */
+async function send(url, fields, text) {
+    const problem = document.getElementById('air-problem');
+    const response = await fetch(url, { method: 'POST', body: fields, headers: { Accept: 'application/json' } }).catch(() => null);
+    problem.textContent = response === null ? 'Silver Parrot does not answer.' : response.ok ? '' : ((await response.json().catch(() => ({}))).problem ?? 'That did not work; try again.');
+    if (!response?.ok) {
+        text.value ||= fields.get('text');
+    }
+}
+
 function startSaying() {
     const form = document.getElementById('air-say');
-    form?.addEventListener('submit', async (event) => {
+    let turn = Promise.resolve();
+    form?.addEventListener('submit', (event) => {
         event.preventDefault();
-        const problem = document.getElementById('air-problem');
         const text = document.getElementById('air-text');
         const fields = new FormData(form);
-        const response = await fetch(form.action, { method: 'POST', body: fields, headers: { Accept: 'application/json' } }).catch(() => null);
-        problem.textContent = response === null ? 'Silver Parrot does not answer.' : response.ok ? '' : ((await response.json().catch(() => ({}))).problem ?? 'That did not work; try again.');
-        if (response?.ok) {
-            text.value = '';
-        }
+        text.value = '';
         text.focus();
+        turn = turn.then(() => send(form.action, fields, text));
     });
 }
 

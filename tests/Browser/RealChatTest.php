@@ -20,6 +20,26 @@ final class RealChatTest extends BrowserTestCase
         self::assertSame([], $page->complaints());
     }
 
+    public function test_two_quick_lines_come_in_their_order_and_what_is_typed_meanwhile_stays(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
+        $page->script(<<<'JS'
+            const [form, text] = ['air-say', 'air-text'].map((id) => document.getElementById(id));
+            for (const line of ['the first of two', 'the second of two']) {
+                text.value = line;
+                form.requestSubmit();
+            }
+            text.value = 'half a li';
+            JS);
+        $page->sees('the second of two', '#air-lines');
+        self::assertMatchesRegularExpression('/the first of two.*the second of two/s', $page->text('#air-lines'));
+        self::assertSame('half a li', $page->value('#air-text'));
+        $page->script('document.getElementById("air-say").action = "/nowhere"');
+        $page->write('#air-text', 'said in vain')->press('Say', '#air-say')->waitFor(fn (): bool => $page->value('#air-text') === 'said in vain', 'the line is given back');
+    }
+
     public function test_when_the_talker_dies_the_page_asks_by_itself_and_then_reads_along_again(): void
     {
         $page = $this->browser;
