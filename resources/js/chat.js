@@ -1,5 +1,6 @@
 import htmx from 'htmx.org';
 import { layNotes } from './margin.js';
+import { BUSY } from './session.js';
 
 /** Shows one line's why in the margin and hides the others. */
 function showWhy(index) {
@@ -26,8 +27,6 @@ function move(button, by) {
 }
 
 const KEPT = 'parrot:chat';
-
-const BUSY = 429;
 
 /** Milliseconds until what was turned away is asked again. */
 const AGAIN = 300;
@@ -92,7 +91,6 @@ export function startChat() {
                 return;
             }
             if (xhr.status === BUSY) {
-                // Another page of the same person is being answered.
                 setTimeout(() => htmx.ajax('POST', requestConfig.path, { source: elt, values: etc.values }), AGAIN);
             } else {
                 giveLineBack({ etc });

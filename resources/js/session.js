@@ -1,6 +1,7 @@
 const ENDED = [401, 419];
 
-const BUSY = 429;
+/** Another page of the same person is being answered. */
+export const BUSY = 429;
 
 const token = () => document.querySelector('meta[name=csrf-token]').content;
 
