@@ -185,13 +185,14 @@ final class Browser
         return $found;
     }
 
-    /** @return list<string> errors in the console, refused loads among them */
+    /** @return list<string> errors in the console, refused loads among them; not that a preview was busy, which asks again by itself */
     public function complaints(): array
     {
         $complaints = [];
         foreach ($this->driver->manage()->getLog('browser') as $entry) {
-            if (is_array($entry) && ($entry['level'] ?? '') === 'SEVERE') {
-                $complaints[] = (string) ($entry['message'] ?? '');
+            $message = is_array($entry) && ($entry['level'] ?? '') === 'SEVERE' ? (string) ($entry['message'] ?? '') : '';
+            if ($message !== '' && ! str_contains($message, 'status of 429')) {
+                $complaints[] = $message;
             }
         }
 
