@@ -41,8 +41,6 @@ final readonly class Database implements Server
             Shell::find('mariadbd') ?? 'mariadbd', '--no-defaults', ...$this->owner(), "--datadir={$this->data}", '--bind-address=127.0.0.1',
             "--port={$this->port}", "--socket={$this->socket}", "--pid-file={$this->data}/server.pid", "--log-error={$this->log}",
             // Of its own: a server that starts takes away what others have left in a shared one, though they still run.
-            "--tmpdir={$this->data}/tmp",
-            // Of its own: a server that starts takes away what others have left in a shared one, though they still run.
             "--tmpdir={$this->temporary()}",
             '--skip-name-resolve', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_nopad_bin',
             // A small pool: one streamer's rows, not a data centre's.
