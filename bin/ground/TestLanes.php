@@ -13,6 +13,13 @@ final class TestLanes
     /** Ports of one lane are so far from those of the next; the bases in use leave that much room. */
     private const PORTS = 450;
 
+    /** Suites that may run side by side on one machine, and how far apart their ports are: behind those of all lanes. */
+    private const SUITES = 3;
+
+    private const PORTS_OF_A_SUITE = 1_430;
+
+    private ?Lock $suite = null;
+
     /** @var array<int, array{resource, string, string, float}> by lane: process, part, file of what it prints, since when */
     private array $running = [];
 
@@ -28,11 +35,12 @@ final class TestLanes
     /** @param  list<list<string>>  $lanes */
     public function run(array $lanes): void
     {
+        $base = $this->base();
         do {
             foreach ($lanes as $number => $lane) {
                 $this->reap($number);
                 if (! isset($this->running[$number]) && $lane !== []) {
-                    $this->start($number, array_shift($lane));
+                    $this->start($number, array_shift($lane), $base + $number * self::PORTS);
                     $lanes[$number] = $lane;
                 }
             }
@@ -40,14 +48,24 @@ final class TestLanes
         } while ($this->running !== []);
     }
 
-    private function start(int $lane, string $part): void
+    /** How far this suite's ports are from the usual ones: two that look at the same moment would find the same ones free. */
+    private function base(): int
+    {
+        for ($number = 0; $number < self::SUITES && $this->suite === null; $number++) {
+            $this->suite = Lock::take(sys_get_temp_dir()."/parrot-suite-$number.lock");
+        }
+
+        return max(0, $number - 1) * self::PORTS_OF_A_SUITE;
+    }
+
+    private function start(int $lane, string $part, int $ports): void
     {
         $this->terminal->say("\n== $part begins");
         $printed = (string) tempnam(sys_get_temp_dir(), 'parrot-part-');
         $command = ($this->command)($part);
         $streams = [['file', '/dev/null', 'r'], ['file', $printed, 'w'], ['redirect', 1]];
         // @phpstan-ignore argument.type (the stub does not know that a redirection names a number)
-        $process = proc_open([(string) Shell::find($command[0]), ...array_slice($command, 1)], $streams, $pipes, $this->project, $this->environment + ['PARROT_PORTS' => (string) ($lane * self::PORTS)] + getenv());
+        $process = proc_open([(string) Shell::find($command[0]), ...array_slice($command, 1)], $streams, $pipes, $this->project, $this->environment + ['PARROT_PORTS' => (string) $ports] + getenv());
         if ($process === false) {
             throw Trouble::unexpected("$part could not be started", $printed);
         }

@@ -22,7 +22,7 @@ final class HostileServer
 
     public static function start(): self
     {
-        $port = Port::near(28880);
+        $port = Port::near(26990);
         $server = stream_socket_server("tcp://127.0.0.1:$port", $code, $message);
         Assert::assertIsResource($server, $message);
 

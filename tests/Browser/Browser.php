@@ -27,7 +27,7 @@ final class Browser
     public static function open(): self
     {
         PlainNames::give();
-        $port = \Ground\Port::near(19515);
+        $port = \Ground\Port::near(18280);
         $profile = sys_get_temp_dir().'/parrot-browser-'.bin2hex(random_bytes(4));
         mkdir($profile);
         $process = proc_open(['chromedriver', "--port=$port", '--allowed-ips=127.0.0.1'], [['file', '/dev/null', 'r'], ['file', "$profile/driver.log", 'w'], ['redirect', 1]], $pipes);
