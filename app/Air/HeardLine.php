@@ -58,7 +58,7 @@ final class HeardLine
         if ($carried->outcome instanceof Outcome) {
             $this->outcome = match (true) {
                 $carried->outcome->failed !== null => 'failed: '.$carried->outcome->failed->getMessage(),
-                $carried->outcome->closed !== null => 'closed: '.$carried->outcome->closed->sentence,
+                $carried->outcome->closed !== null => 'closed: '.$carried->outcome->closed->reason,
                 default => '',
             };
         }

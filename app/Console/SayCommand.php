@@ -8,10 +8,10 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\Answer;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
@@ -54,7 +54,7 @@ final class SayCommand extends CoreCommand
         $isFlawed = $flaws !== [];
         if (is_string($response)) {
             $flaws = [...$flaws, ...Response::of($response)->findings($pack)];
-            $pack = $pack->withCommand(new Command(self::TRIGGER, [new WeightedText($response)], channelCooldown: 0, personCooldown: 0), self::TRIGGER);
+            $pack = $pack->withCommand(Command::saying(self::TRIGGER, $response)->gated(Cooldown::none()), self::TRIGGER);
             $line = self::TRIGGER.' '.$this->text('words');
         }
         $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile());

@@ -27,7 +27,7 @@ use SilverParrot\Value\Moment;
  * @property int $flood_channel
  * @property int|null $edition_on_air
  * @property bool $paused
- * @property list<string> $silenced folded triggers
+ * @property list<string> $silenced folded ids of commands
  * @property int $lease_epoch
  * @property Standing $air_state
  * @property bool $air_knows_people

@@ -14,15 +14,11 @@ use SilverParrot\Chat\Voice;
 /**
  * @property int $id
  * @property int $channel_id
+ * @property string $stable_id
  * @property string $trigger
- * @property list<string> $any_of
- * @property string|null $at_least
- * @property int $channel_cooldown
- * @property int $person_cooldown
- * @property string $level_refusal
- * @property string $cooldown_refusal
+ * @property array<string, mixed> $gates by the setting's key, as the pack document has it
+ * @property array<string, string> $refusals
  * @property string $if_it_fails
- * @property bool $enabled
  * @property bool $listed
  * @property string $group
  * @property string $note
@@ -37,7 +33,7 @@ final class Command extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['any_of' => 'array', 'enabled' => 'boolean', 'listed' => 'boolean', 'voice' => Voice::class, 'place' => Place::class];
+    protected $casts = ['gates' => 'array', 'refusals' => 'array', 'listed' => 'boolean', 'voice' => Voice::class, 'place' => Place::class];
 
     /** @return BelongsTo<Channel, $this> */
     public function channel(): BelongsTo

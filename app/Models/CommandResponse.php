@@ -7,7 +7,8 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * @property string $text
+ * @property string $stable_id
+ * @property list<array<string, mixed>> $steps as the pack document has them
  * @property int $weight
  */
 final class CommandResponse extends Model
@@ -15,4 +16,6 @@ final class CommandResponse extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    protected $casts = ['steps' => 'array'];
 }

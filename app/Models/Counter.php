@@ -9,6 +9,7 @@ use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Reset;
 
 /**
+ * @property string $stable_id
  * @property string $name
  * @property CounterScope $scope
  * @property int $start

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 
 /**
  * @property int $id
+ * @property string $stable_id
  * @property string $word
  * @property string $picture
  * @property list<string> $any_of

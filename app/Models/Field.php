@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use SilverParrot\Pack\FieldType;
 
 /**
+ * @property string $stable_id
  * @property string $name
  * @property FieldType $type
  * @property string|null $start

@@ -11,6 +11,7 @@ use SilverParrot\Pack\DrawOrder;
 
 /**
  * @property int $id
+ * @property string $stable_id
  * @property string $name
  * @property DrawOrder $draw_order
  * @property Collection<int, ListItem> $items

@@ -34,7 +34,7 @@ final readonly class Between
     {
         $of = static fn (?Command $command): string => $command === null ? '' : InOneSentence::of($command);
 
-        return [$of($this->air?->command($difference->trigger)), $of($this->draft->command($difference->trigger))];
+        return [$of($this->air?->byId($difference->id)), $of($this->draft->byId($difference->id))];
     }
 
     public static function of(Channel $channel, Assembler $assembler): self
@@ -42,7 +42,7 @@ final readonly class Between
         $draft = $assembler->pack($channel);
         $broken = [];
         foreach ($draft->commands as $command) {
-            foreach ($command->expectations as $expectation) {
+            foreach ($command->about->expectations as $expectation) {
                 $holding = Expected::check($draft, $expectation, $channel->profile());
                 if (! $holding->holds()) {
                     $broken[] = $holding;

@@ -58,11 +58,12 @@ final readonly class Editions
     {
         DB::transaction(function () use ($channel, $trigger, $silent): void {
             $current = $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
-            if ($silent && $this->onAir($current)?->command($trigger) === null) {
+            $id = $this->onAir($current)?->command($trigger)?->id;
+            if ($id === null) {
                 return;
             }
-            $others = array_values(array_diff($current->silenced, [Fold::caseless($trigger)]));
-            $current->update(['silenced' => $silent ? [...$others, Fold::caseless($trigger)] : $others]);
+            $others = array_values(array_diff($current->silenced, [Fold::caseless($id)]));
+            $current->update(['silenced' => $silent ? [...$others, Fold::caseless($id)] : $others]);
         });
     }
 
@@ -73,12 +74,12 @@ final readonly class Editions
         return $edition === null ? null : self::packOf($edition, $channel->silenced);
     }
 
-    /** @param  list<string>  $silenced folded triggers */
+    /** @param  list<string>  $silenced folded ids of commands */
     public static function packOf(Edition $edition, array $silenced = []): Pack
     {
         [$pack] = PackFormat::read($edition->document);
         foreach ($pack->commands as $command) {
-            if (in_array(Fold::caseless($command->trigger), $silenced, true)) {
+            if (in_array(Fold::caseless($command->id), $silenced, true)) {
                 $pack = $pack->withCommand($command->switched(false), $command->trigger);
             }
         }

@@ -30,10 +30,7 @@ final readonly class Expectations
         $holdings = [];
         foreach ($rows as $row) {
             /** @var ExpectationRow $row */
-            $expectation = CommandRows::expectation($row);
-            if ($expectation !== null) {
-                $holdings[$row->id] = Expected::check($pack, $expectation, $channel->profile());
-            }
+            $holdings[$row->id] = Expected::check($pack, CommandRows::expectation($row), $channel->profile());
         }
 
         return $holdings;

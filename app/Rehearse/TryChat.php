@@ -14,7 +14,6 @@ use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Rehearsal\Heard;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
 use SilverParrot\Rehearsal\Situation;
@@ -55,8 +54,8 @@ final readonly class TryChat
         $from = $this->from($channel, $state);
         $situation = $this->situation($channel, $from);
         $rehearsal = $this->rehearsal($channel, $pack, $situation, $state, $from, traced: false);
-        $heard = Runner::run($rehearsal, array_slice(self::lines($state, $from), 0, $index + 1), [], $state->start)->heard[$index] ?? null;
-        if (! $heard instanceof Heard || $heard->outcome->command === null) {
+        $heard = Runner::run($rehearsal, array_slice(self::lines($state, $from), 0, $index + 1), [], $state->start)->line($index);
+        if ($heard === null || $heard->by === null || $heard->outcome->command === null) {
             return null;
         }
         $record = $from !== null && $from->by->login === $heard->by->login ? [Key::person($heard->by->login)->id() => $from->by->record()] : [];

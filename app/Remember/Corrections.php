@@ -50,7 +50,7 @@ final readonly class Corrections
         if ($occasion === null) {
             return false;
         }
-        $key = Key::occasion($occasion->name);
+        $key = Key::occasion($occasion->id);
         $this->turn($channel, $by, Reads::of($key), static fn (View $memory): array => [new Change($key, $memory->value($key), $at?->iso(), "occasion.{$occasion->name}", 'channel')]);
 
         return true;

@@ -37,7 +37,7 @@ final readonly class EmotesController
         if ($problem !== null) {
             return redirect()->to(route('remember', $channel).'#emotes')->withInput()->with('notice', $problem);
         }
-        Row::query()->create(['channel_id' => $channel->id, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]);
+        Row::query()->create(['channel_id' => $channel->id, 'stable_id' => $word, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]);
 
         return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$word} is an emote now.");
     }

@@ -60,7 +60,7 @@ final readonly class Remembered
     public function occasions(Channel $channel): array
     {
         $pack = $this->assembler->names($channel);
-        $keys = array_map(static fn ($occasion): Key => Key::occasion($occasion->name), $pack->occasions);
+        $keys = array_map(static fn ($occasion): Key => Key::occasion($occasion->id), $pack->occasions);
         $view = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(...array_values($keys)));
         $told = [];
         foreach ($pack->occasions as $name => $occasion) {
@@ -99,7 +99,7 @@ final readonly class Remembered
     private function rowsOf(Channel $channel, Counter $counter): array
     {
         $kept = [];
-        $prefix = Key::counter($counter->name)->id();
+        $prefix = Key::counter($counter->id)->id();
         foreach ($channel->memory()->where('key', 'like', addcslashes($prefix, '%_\\').'%')->get() as $row) {
             $kept[substr($row->key, strlen($prefix))] = $row->value;
         }

@@ -47,15 +47,15 @@ final class Assembler
             $channel->parrot,
             $channel->talkers,
             array_values($commands->map(CommandRows::toCore(...))->all()),
-            self::named($channel->facts()->orderBy('id')->get()->map(static fn (Models\Fact $fact): Fact => new Fact($fact->name, $fact->text))->all()),
-            self::named($channel->lists()->with('items')->orderBy('id')->get()->map(static fn (Models\TextList $list): TextList => new TextList($list->name, array_values($list->items->map(static fn (Models\ListItem $item): WeightedText => new WeightedText($item->text, $item->weight))->all()), $list->draw_order))->all()),
-            self::named($channel->counters()->orderBy('id')->get()->map(static fn (Models\Counter $counter): Counter => new Counter($counter->name, $counter->scope, $counter->start, $counter->floor, $counter->ceiling, $counter->reset))->all()),
-            self::named($channel->occasions()->orderBy('id')->get()->map(static fn (Models\Occasion $occasion): Occasion => new Occasion($occasion->name))->all()),
-            self::named($channel->fields()->orderBy('id')->get()->map(static fn (Models\Field $field): Field => new Field($field->name, $field->type, $field->start))->all()),
+            self::named($channel->facts()->orderBy('id')->get()->map(static fn (Models\Fact $fact): Fact => new Fact($fact->name, $fact->text, $fact->stable_id))->all()),
+            self::named($channel->lists()->with('items')->orderBy('id')->get()->map(static fn (Models\TextList $list): TextList => new TextList($list->name, array_values($list->items->map(static fn (Models\ListItem $item): WeightedText => new WeightedText($item->text, $item->weight, $item->stable_id))->all()), $list->draw_order, $list->stable_id))->all()),
+            self::named($channel->counters()->orderBy('id')->get()->map(static fn (Models\Counter $counter): Counter => new Counter($counter->name, $counter->scope, $counter->start, $counter->floor, $counter->ceiling, $counter->reset, $counter->stable_id))->all()),
+            self::named($channel->occasions()->orderBy('id')->get()->map(static fn (Models\Occasion $occasion): Occasion => new Occasion($occasion->name, $occasion->stable_id))->all()),
+            self::named($channel->fields()->orderBy('id')->get()->map(static fn (Models\Field $field): Field => new Field($field->name, $field->type, $field->start, $field->stable_id))->all()),
             array_values($channel->cast()->get()->map(self::castMember(...))->all()),
             new Flood($channel->flood_person, $channel->flood_channel),
-            self::named($channel->goods()->orderBy('id')->get()->map(static fn (Models\Goods $goods): Goods => new Goods($goods->name, $goods->price))->all()),
-            $channel->ladders()->orderBy('id')->get()->mapWithKeys(static fn (Models\Ladder $ladder): array => [Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks)])->all(),
+            self::named($channel->goods()->orderBy('id')->get()->map(static fn (Models\Goods $goods): Goods => new Goods($goods->name, $goods->price, $goods->stable_id))->all()),
+            $channel->ladders()->orderBy('id')->get()->mapWithKeys(static fn (Models\Ladder $ladder): array => [Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks, $ladder->stable_id)])->all(),
             self::emotes($channel),
         );
     }
@@ -67,6 +67,7 @@ final class Assembler
             $emote->word,
             $emote->picture,
             new LevelRule(self::levels($emote->any_of), $emote->at_least === null ? null : Level::named($emote->at_least)),
+            $emote->stable_id,
         ))->all());
     }
 

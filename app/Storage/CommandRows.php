@@ -12,15 +12,20 @@ use App\Models\CommandResponse;
 use App\Models\Expectation as ExpectationRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use SilverParrot\Chat\Level;
+use Illuminate\Support\Str;
+use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Hearing\Steps\Step;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandResponse as Response;
+use SilverParrot\Pack\Delivery;
+use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Format\CommandFormat;
 use SilverParrot\Pack\Format\Document;
 use SilverParrot\Pack\Format\ExpectationFormat;
-use SilverParrot\Pack\LevelRule;
-use SilverParrot\Pack\WeightedText;
+use SilverParrot\Pack\Format\StepFormat;
+use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Fold;
 
 /** Commands as rows: from the core, to the core, each change with its history. */
@@ -29,30 +34,20 @@ final class CommandRows
     public static function toCore(Row $row): Command
     {
         return new Command(
-            $row->trigger,
-            array_values($row->responses->map(static fn (CommandResponse $one): WeightedText => new WeightedText($one->text, $one->weight))->all()),
-            array_values($row->aliases->map(static fn (CommandAlias $one): string => $one->alias)->all()),
-            new LevelRule(Assembler::levels($row->any_of), $row->at_least === null ? null : Level::named($row->at_least)),
-            $row->channel_cooldown,
-            $row->person_cooldown,
-            $row->level_refusal,
-            $row->cooldown_refusal,
+            new Triggers($row->trigger, array_values($row->aliases->map(static fn (CommandAlias $one): string => $one->alias)->all())),
+            array_values($row->responses->map(static fn (CommandResponse $one): Response => new Response(array_map(static fn (array $step): Step => StepFormat::read(Document::of($step)), $one->steps), $one->weight, $one->stable_id))->all()),
+            GateSettings::read(Document::of($row->gates)),
+            $row->refusals,
             $row->if_it_fails,
-            $row->enabled,
-            $row->listed,
-            $row->group,
-            $row->note,
-            $row->voice,
-            $row->place,
-            array_values(array_filter($row->expectations->map(self::expectation(...))->all())),
+            new Delivery($row->voice, $row->place),
+            new Description($row->group, $row->note, $row->listed, array_values($row->expectations->map(self::expectation(...))->all())),
+            $row->stable_id,
         );
     }
 
-    public static function expectation(ExpectationRow $row): ?Expectation
+    public static function expectation(ExpectationRow $row): Expectation
     {
-        $document = Document::parse(json_encode($row->document, JSON_THROW_ON_ERROR));
-
-        return is_array($document) ? null : ExpectationFormat::read($document);
+        return ExpectationFormat::read(Document::of($row->document));
     }
 
     /**
@@ -72,6 +67,7 @@ final class CommandRows
             }
             $this->mustBeFree($channel, $command, $current);
             $before = $current === null ? null : CommandFormat::write(self::toCore($current));
+            $command = self::identified($channel, $command, $current);
             $saved = $current ?? new Row(['channel_id' => $channel->id, 'revision' => 0]);
             $saved->fill(self::columns($command))->fill(['revision' => $saved->revision + 1])->save();
             $this->replaceParts($saved, $command);
@@ -94,13 +90,12 @@ final class CommandRows
     /** Brings a dropped command back as it was, its expectations too. */
     public function undoDrop(Channel $channel, Change $change, User $by): ?Row
     {
-        $document = Document::parse(json_encode($change->before ?? [], JSON_THROW_ON_ERROR));
-        if ($change->kind !== 'dropped' || is_array($document) || $channel->changes()->whereKey($change->id)->whereNull('undone_at')->update(['undone_at' => now()]) !== 1) {
+        if ($change->kind !== 'dropped' || $channel->changes()->whereKey($change->id)->whereNull('undone_at')->update(['undone_at' => now()]) !== 1) {
             return null;
         }
-        $command = CommandFormat::read($document);
+        $command = CommandFormat::read(Document::of($change->before ?? []));
         $row = $this->save($channel, null, $command, $by, null);
-        foreach ($command->expectations as $expectation) {
+        foreach ($command->about->expectations as $expectation) {
             $this->expect($row, $expectation);
         }
 
@@ -112,9 +107,19 @@ final class CommandRows
         return ExpectationRow::query()->create(['channel_id' => $row->channel_id, 'command_id' => $row->id, 'document' => ExpectationFormat::write($expectation)]);
     }
 
+    /** The id stays for good; a new command keeps its own, as when it is brought from a document, unless another has it. */
+    private static function identified(Channel $channel, Command $command, ?Row $current): Command
+    {
+        if ($current !== null) {
+            return $command->called($current->stable_id);
+        }
+
+        return $channel->commands()->where('stable_id', $command->id)->exists() ? $command->called(Str::lower((string) Str::ulid())) : $command;
+    }
+
     private function mustBeFree(Channel $channel, Command $command, ?Row $own): void
     {
-        $folded = array_map(Fold::caseless(...), $command->triggers());
+        $folded = array_map(Fold::caseless(...), $command->triggers->all());
         $taken = $channel->commands()->whereIn('trigger_folded', $folded)->when($own !== null, fn ($query) => $query->whereKeyNot($own?->id))->first()
             ?? $channel->aliases()->whereIn('alias_folded', $folded)->when($own !== null, fn ($query) => $query->where('command_id', '!=', $own?->id))->first();
         if ($taken !== null) {
@@ -126,22 +131,18 @@ final class CommandRows
     private static function columns(Command $command): array
     {
         return [
+            'stable_id' => $command->id,
             'trigger' => $command->trigger,
             'trigger_folded' => Fold::caseless($command->trigger),
-            'any_of' => array_map(static fn (Level $level): string => $level->word(), $command->levels->anyOf),
-            'at_least' => $command->levels->atLeast?->word(),
-            'channel_cooldown' => $command->channelCooldown,
-            'person_cooldown' => $command->personCooldown,
-            'level_refusal' => $command->levelRefusal,
-            'cooldown_refusal' => $command->cooldownRefusal,
+            'gates' => (object) $command->gates->write(),
+            'refusals' => (object) array_filter($command->refusals, static fn (string $text): bool => $text !== ''),
             'if_it_fails' => $command->ifItFails,
-            'enabled' => $command->enabled,
-            'listed' => $command->listed,
-            'group' => $command->group,
-            'note' => $command->note,
-            'voice' => $command->voice,
-            'place' => $command->place,
-            'findable' => Fold::caseless(implode("\n", [...$command->triggers(), $command->group, $command->note, ...array_values($command->sources()), InOneSentence::of($command)])),
+            'listed' => $command->about->listed,
+            'group' => $command->about->group,
+            'note' => $command->about->note,
+            'voice' => $command->delivery->voice,
+            'place' => $command->delivery->place,
+            'findable' => Fold::caseless(implode("\n", [...$command->triggers->all(), $command->about->group, $command->about->note, ...array_values($command->sources()), InOneSentence::of($command)])),
         ];
     }
 
@@ -150,8 +151,8 @@ final class CommandRows
         $row->aliases()->delete();
         $row->responses()->delete();
         $owner = ['channel_id' => $row->channel_id, 'command_id' => $row->id];
-        CommandAlias::query()->insert(array_map(static fn (string $alias, int $position): array => $owner + ['position' => $position, 'alias' => $alias, 'alias_folded' => Fold::caseless($alias)], $command->aliases, array_keys($command->aliases)));
-        CommandResponse::query()->insert(array_map(static fn (WeightedText $one, int $position): array => $owner + ['position' => $position, 'text' => $one->text, 'weight' => $one->weight], $command->responses, array_keys($command->responses)));
+        CommandAlias::query()->insert(array_map(static fn (string $alias, int $position): array => $owner + ['position' => $position, 'alias' => $alias, 'alias_folded' => Fold::caseless($alias)], $command->triggers->aliases, array_keys($command->triggers->aliases)));
+        CommandResponse::query()->insert(array_map(static fn (Response $one, int $position): array => $owner + ['position' => $position, 'stable_id' => $one->id, 'weight' => $one->weight, 'steps' => json_encode(array_map(static fn (Step $step): array => $step->write(), $one->steps), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)], $command->responses, array_keys($command->responses)));
         $row->unsetRelations();
     }
 }

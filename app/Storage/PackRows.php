@@ -58,13 +58,13 @@ final readonly class PackRows
 
     private function definitions(Channel $channel, Pack $pack): void
     {
-        $row = static fn (Fact|TextList|Counter|Occasion|Field|Goods $one): array => ['channel_id' => $channel->id, 'name' => $one->name, 'name_folded' => Fold::caseless($one->name)];
+        $row = static fn (Fact|TextList|Counter|Occasion|Field|Goods $one): array => ['channel_id' => $channel->id, 'stable_id' => $one->id, 'name' => $one->name, 'name_folded' => Fold::caseless($one->name)];
         foreach ($pack->facts as $fact) {
             FactRow::query()->create($row($fact) + ['text' => $fact->text]);
         }
         foreach ($pack->lists as $list) {
             $saved = ListRow::query()->create($row($list) + ['draw_order' => $list->order]);
-            ListItem::query()->insert(array_map(static fn (WeightedText $item, int $position): array => ['channel_id' => $channel->id, 'list_id' => $saved->id, 'position' => $position, 'text' => $item->text, 'weight' => $item->weight], $list->items, array_keys($list->items)));
+            ListItem::query()->insert(array_map(static fn (WeightedText $item, int $position): array => ['channel_id' => $channel->id, 'stable_id' => $item->id, 'list_id' => $saved->id, 'position' => $position, 'text' => $item->text, 'weight' => $item->weight], $list->items, array_keys($list->items)));
         }
         foreach ($pack->counters as $counter) {
             CounterRow::query()->create($row($counter) + ['scope' => $counter->scope, 'start' => $counter->start, 'floor' => $counter->floor, 'ceiling' => $counter->ceiling, 'reset' => $counter->reset]);
@@ -79,10 +79,10 @@ final readonly class PackRows
             GoodsRow::query()->create($row($goods) + ['price' => $goods->price]);
         }
         foreach ($pack->ladders as $ladder) {
-            LadderRow::query()->create(['channel_id' => $channel->id, 'name' => $ladder->field, 'name_folded' => Fold::caseless($ladder->field), 'ranks' => $ladder->ranks]);
+            LadderRow::query()->create(['channel_id' => $channel->id, 'stable_id' => $ladder->id, 'name' => $ladder->field, 'name_folded' => Fold::caseless($ladder->field), 'ranks' => $ladder->ranks]);
         }
         foreach ($pack->emotes as $emote) {
-            EmoteRow::query()->create(['channel_id' => $channel->id, 'word' => $emote->word, 'picture' => $emote->picture, 'any_of' => array_map(static fn (Level $level): string => $level->word(), $emote->levels->anyOf), 'at_least' => $emote->levels->atLeast?->word()]);
+            EmoteRow::query()->create(['channel_id' => $channel->id, 'stable_id' => $emote->id, 'word' => $emote->word, 'picture' => $emote->picture, 'any_of' => array_map(static fn (Level $level): string => $level->word(), $emote->levels->anyOf), 'at_least' => $emote->levels->atLeast?->word()]);
         }
         foreach ($pack->cast as $position => $member) {
             CastRow::query()->create([

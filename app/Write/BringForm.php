@@ -12,7 +12,6 @@ use SilverParrot\Pack\Brought;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Format\CommandFormat;
 use SilverParrot\Pack\Format\Document;
-use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 
@@ -67,10 +66,7 @@ final readonly class BringForm
     /** @return array{Command, string} */
     private static function command(string $trigger, string $text): array
     {
-        $document = Document::parse(json_encode(['trigger' => $trigger, 'responses' => [['text' => $text]]], JSON_THROW_ON_ERROR));
-        if (is_array($document)) {
-            return [new Command($trigger, [new WeightedText($text)]), 'It cannot be read.'];
-        }
+        $document = Document::of(['trigger' => $trigger, 'responses' => [['text' => $text]]]);
         $command = CommandFormat::read($document);
         $flaws = array_map(static fn (Finding $finding): string => trim($finding->sentence().' '.$finding->mend()), $document->findings());
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Source\Finding;
 
 /** One command that is brought along, before anything is kept. */
@@ -18,6 +19,12 @@ final readonly class BroughtRow
     {
     }
 
+    /** Of its one response. */
+    public function text(): string
+    {
+        return ($this->command->responses[0] ?? CommandResponse::saying(''))->text();
+    }
+
     public function canBeMended(): bool
     {
         return array_filter($this->findings, static fn (Finding $finding): bool => $finding->replacement !== null && $finding->at === '/responses/0/text') !== [];
@@ -26,7 +33,7 @@ final readonly class BroughtRow
     /** The response with everything put in that the findings know to put in; from the end, so that places stay right. */
     public function mended(): string
     {
-        $characters = mb_str_split($this->command->responses[0]->text ?? '');
+        $characters = mb_str_split($this->text());
         $findings = array_filter($this->findings, static fn (Finding $finding): bool => $finding->replacement !== null && $finding->span !== null && $finding->at === '/responses/0/text');
         usort($findings, static fn (Finding $a, Finding $b): int => ($b->span->from ?? 0) <=> ($a->span->from ?? 0));
         $from = count($characters) + 1;

@@ -19,7 +19,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Sample;
-use SilverParrot\Pack\WeightedText;
 
 /** One command's page. */
 final readonly class CommandController
@@ -33,7 +32,7 @@ final readonly class CommandController
         $sample = Sample::tryFrom($request->string('sample')->value());
 
         // Kind starting values: 10 s for the channel, 60 s for a person.
-        return $this->page->view($channel, null, $sample === null ? new Command('!', [new WeightedText('')]) : $sample->command($assembler->names($channel)), line: $request->integer('line'));
+        return $this->page->view($channel, null, $sample === null ? Command::saying('!', '') : $sample->command($assembler->names($channel)), line: $request->integer('line'));
     }
 
     public function edit(Request $request, Channel $channel, Row $command): View
@@ -55,12 +54,12 @@ final readonly class CommandController
     {
         $core = CommandRows::toCore($command);
         try {
-            $this->rows->save($channel, $command, $core->switched(! $core->enabled), $user, $command->revision);
+            $this->rows->save($channel, $command, $core->switched(! $core->isOn()), $user, $command->revision);
         } catch (SavedMeanwhile) {
             return back()->with('notice', "Somebody saved {$command->trigger} at this moment; look at it and press again.");
         }
 
-        return back()->with('notice', "{$command->trigger} is switched ".($core->enabled ? 'off.' : 'on.'));
+        return back()->with('notice', "{$command->trigger} is switched ".($core->isOn() ? 'off.' : 'on.'));
     }
 
     public function duplicate(Channel $channel, Row $command): View

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Write;
 
 use Illuminate\Http\Request;
-use SilverParrot\Chat\Level;
+use SilverParrot\Hearing\Gates\GateSettings;
+use SilverParrot\Hearing\Gates\Refusal;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Format\CommandFormat;
 use SilverParrot\Pack\Format\Document;
@@ -21,10 +22,7 @@ final readonly class CommandForm
 
     public static function read(Request $request): self
     {
-        $document = Document::parse(json_encode(self::document($request), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
-        if (is_array($document)) {
-            return new self(new Command('', []), $document);
-        }
+        $document = Document::of(self::document($request));
 
         return new self(CommandFormat::read($document), $document->findings());
     }
@@ -47,17 +45,14 @@ final readonly class CommandForm
             'trigger' => trim(self::text($request, 'trigger')),
             'aliases' => preg_split('/[\s,]+/', self::text($request, 'aliases'), flags: PREG_SPLIT_NO_EMPTY) ?: [],
             'responses' => self::responses($request),
-            'levels' => self::levels($request),
-            'cooldown' => ['channel' => self::whole($request, 'channel_cooldown'), 'person' => self::whole($request, 'person_cooldown')],
-            'refusals' => ['level' => self::text($request, 'level_refusal'), 'cooldown' => self::text($request, 'cooldown_refusal')],
+            'refusals' => array_map(static fn (Refusal $refusal): string => self::text($request, "refusals.{$refusal->key}"), GateSettings::refusals()),
             'if_it_fails' => self::text($request, 'if_it_fails'),
             'group' => trim(self::text($request, 'group')),
             'note' => self::text($request, 'note'),
-            'enabled' => $request->boolean('enabled'),
             'listed' => $request->boolean('listed'),
             'voice' => self::text($request, 'voice') ?: 'parrot',
             'place' => self::text($request, 'place') ?: 'chat',
-        ];
+        ] + GateSettings::typed((array) $request->input('gates', []));
 
         return $document;
     }
@@ -70,22 +65,31 @@ final readonly class CommandForm
             $text = is_array($response) && is_string($response['text'] ?? null) ? str_replace("\r\n", "\n", $response['text']) : '';
             $weight = is_array($response) && is_string($response['weight'] ?? null) ? $response['weight'] : '1';
             if (trim($text) !== '') {
-                $responses[] = ['text' => $text, 'weight' => ctype_digit($weight) && strlen($weight) < 9 ? (int) $weight : $weight];
+                $id = is_string($response['id'] ?? null) ? $response['id'] : '';
+                $steps = is_string($response['steps'] ?? null) ? json_decode($response['steps'], true, 8) : null;
+                $responses[] = ($id === '' ? [] : ['id' => $id]) + (is_array($steps) && $steps !== [] ? ['steps' => self::firstSaying($steps, $text)] : ['text' => $text]) + ['weight' => ctype_digit($weight) && strlen($weight) < 9 ? (int) $weight : $weight];
             }
         }
 
         return $responses;
     }
 
-    /** @return array<string, mixed> */
-    private static function levels(Request $request): array
+    /**
+     * The form changes what is said first; what else a response does stays as it is.
+     *
+     * @param  array<array-key, mixed>  $steps
+     * @return list<mixed>
+     */
+    private static function firstSaying(array $steps, string $text): array
     {
-        $who = self::text($request, 'who');
-        if ($who === 'any_of') {
-            return ['any_of' => array_values(array_filter((array) $request->input('any_of', []), is_string(...)))];
+        foreach ($steps as $at => $step) {
+            if (is_array($step) && isset($step['say'])) {
+                $steps[$at] = ['say' => $text] + $step;
+                break;
+            }
         }
 
-        return $who === '' || $who === Level::Everyone->word() ? [] : ['at_least' => $who];
+        return array_values($steps);
     }
 
     private static function text(Request $request, string $field): string
@@ -95,22 +99,13 @@ final readonly class CommandForm
         return is_string($value) ? str_replace("\r\n", "\n", $value) : '';
     }
 
-    private static function whole(Request $request, string $field): int|string
-    {
-        $text = trim(self::text($request, $field));
-
-        return ctype_digit($text) && strlen($text) < 9 ? (int) $text : $text;
-    }
-
     private static function field(string $pointer): string
     {
         $parts = explode('/', ltrim($pointer, '/'));
 
-        return match ($parts[0]) {
-            'cooldown' => ($parts[1] ?? 'channel').'_cooldown',
-            'refusals' => ($parts[1] ?? 'level').'_refusal',
-            'levels' => 'who',
-            'responses' => 'responses.'.($parts[1] ?? '0'),
+        return match (true) {
+            in_array($parts[0], GateSettings::keys(), true) => "gates.{$parts[0]}",
+            in_array($parts[0], ['refusals', 'responses'], true) => "{$parts[0]}.".($parts[1] ?? '0'),
             default => $parts[0],
         };
     }

@@ -11,11 +11,15 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Triggers;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
@@ -52,7 +56,7 @@ final readonly class Preview
             self::say($pack, $situation, $caller, $shown, $words, $channel),
             $response === null ? [] : self::edges($pack, $situation, $caller, $shown, $channel),
             $findings,
-            $response === null ? null : self::length($pack, $command, $response->text, $channel),
+            $response === null ? null : self::length($pack, $command, $response->text(), $channel),
         );
     }
 
@@ -62,8 +66,8 @@ final readonly class Preview
         if (! $response->isReadable()) {
             return null;
         }
-        $prospect = Forecast::of($response, $pack, $channel->profile(), $command->triggers());
-        $longest = LongestAnswer::of($response, $prospect, $pack, $channel->profile(), $command->triggers(), Moment::of(now()));
+        $prospect = Forecast::of($response, $pack, $channel->profile(), $command->triggers->all());
+        $longest = LongestAnswer::of($response, $prospect, $pack, $channel->profile(), $command->triggers->all(), Moment::of(now()));
 
         return new Length($prospect->extent, $longest, $channel->profile()->longestCharacters);
     }
@@ -91,7 +95,7 @@ final readonly class Preview
 
     private static function caller(Pack $pack, Command $command, string $login): Person
     {
-        $chosen = array_filter($pack->cast, static fn (CastMember $member): bool => $login === '' ? $command->levels->admits($member->person()->levels) : $member->login === $login);
+        $chosen = array_filter($pack->cast, static fn (CastMember $member): bool => $login === '' ? $command->levels()->admits($member->person()->levels) : $member->login === $login);
 
         return CastMember::lowest($chosen === [] ? $pack->cast : array_values($chosen))?->person() ?? Person::known('cast-somebody', 'somebody', 'Somebody', Levels::of(Level::Streamer));
     }
@@ -99,12 +103,12 @@ final readonly class Preview
     /**
      * The command as it is, with a trigger that is one even while the field is empty, and switched on.
      *
-     * @param  list<\SilverParrot\Pack\WeightedText>  $responses
+     * @param  list<CommandResponse>  $responses
      */
     private static function only(Command $command, array $responses): Command
     {
         $trigger = preg_match('/^[^\s\[\]]+$/Du', $command->trigger) === 1 ? $command->trigger : '!…';
 
-        return new Command($trigger, $responses, [], $command->levels, 0, 0, $command->levelRefusal, $command->cooldownRefusal, $command->ifItFails, true, $command->listed, voice: $command->voice, place: $command->place);
+        return $command->on(new Triggers($trigger))->answering($responses)->gated(Cooldown::none(), new Enabled);
     }
 }

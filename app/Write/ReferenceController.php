@@ -8,10 +8,10 @@ use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MemoryRows;
 use Illuminate\Http\JsonResponse;
+use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Emote;
-use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Reference;
 use SilverParrot\Response\ReferenceEntry;
@@ -36,7 +36,7 @@ final readonly class ReferenceController
         return response()->json([...array_map(static function (ReferenceEntry $entry) use ($pack, $situation, $caller, $channel, $now): array {
             $value = null;
             if ($entry->hasValue && $caller !== null) {
-                $asking = $pack->withCommand(new Command('!…', [new WeightedText("[{$entry->insert}]")], channelCooldown: 0, personCooldown: 0));
+                $asking = $pack->withCommand(Command::saying('!…', "[{$entry->insert}]")->gated(Cooldown::none()));
                 $value = (new Rehearsal($asking, $situation, $channel->seed, $channel->profile(), traced: false))->line('reference', $caller, '!… '.$caller->login, $now)->texts()[0] ?? null;
             }
 

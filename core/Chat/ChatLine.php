@@ -30,4 +30,14 @@ final readonly class ChatLine implements Event
     {
         return $this->at;
     }
+
+    public function person(): Person
+    {
+        return $this->by;
+    }
+
+    public function line(): self
+    {
+        return $this;
+    }
 }

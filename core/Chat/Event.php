@@ -13,4 +13,10 @@ interface Event
     public function key(): string;
 
     public function at(): Moment;
+
+    /** Who brought it about; null for what nobody did. */
+    public function person(): ?Person;
+
+    /** The line that is answered; null where nobody typed one. */
+    public function line(): ?ChatLine;
 }

@@ -41,7 +41,7 @@ final readonly class AliasOfItself extends Concern
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
             $seen = [Fold::caseless($command->trigger) => true];
-            foreach ($command->aliases as $place => $alias) {
+            foreach ($command->triggers->aliases as $place => $alias) {
                 if (isset($seen[Fold::caseless($alias)])) {
                     $findings[] = new Finding($this, null, "/commands/$index/aliases/$place", ['alias' => $alias]);
                 }

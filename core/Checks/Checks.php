@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
@@ -20,7 +21,7 @@ final class Checks
             new TriggerTooLong,
             new AliasOfItself,
             new NothingToSay,
-            new NoCooldown,
+            ...GateSettings::checks(),
             new NothingDeclaredUsed,
             new LeftAsPlaceholder,
             new DayThatHasPassed,

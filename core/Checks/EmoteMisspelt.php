@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Pack\Emote;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Severity;
@@ -12,6 +13,8 @@ use SilverParrot\Source\Span;
 /** A word that is almost an emote: in other letters of case, or a slip away from one. Silent on words of fewer than five letters, on emotes themselves, and where the word is one of another emote. */
 final readonly class EmoteMisspelt extends Concern
 {
+    private const SHORTEST = 5;
+
     public function code(): string
     {
         return 'emote-misspelt';
@@ -43,9 +46,9 @@ final readonly class EmoteMisspelt extends Concern
         $findings = [];
         foreach ($words === [] ? [] : $at->texts as $text) {
             foreach ($text->literals() as [$literal, $from]) {
-                preg_match_all('/(?<![^\s])[A-Za-z0-9_]{5,40}(?![^\s])/u', $literal, $found, PREG_OFFSET_CAPTURE);
+                preg_match_all('/\S++/u', $literal, $found, PREG_OFFSET_CAPTURE);
                 foreach ($found[0] as [$word, $offset]) {
-                    $nearest = isset($words[$word]) ? null : Nearest::to($word, array_values($words), 1);
+                    $nearest = isset($words[$word]) || strlen($word) < self::SHORTEST || ! Emote::isWord($word) ? null : Nearest::to($word, array_values($words), 1);
                     if ($nearest !== null) {
                         $start = $from + mb_strlen(substr($literal, 0, $offset));
                         $findings[] = new Finding($this, new Span($start, $start + strlen($word)), $text->at, ['text' => $word, 'nearest' => $nearest], $nearest);

@@ -41,7 +41,7 @@ final readonly class EmoteNotForThem extends Concern
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->command->voice === Voice::Parrot && $at->pack->emotes !== [] ? $text->literals() : [] as [$literal, $from]) {
+            foreach ($text->command->delivery->voice === Voice::Parrot && $at->pack->emotes !== [] ? $text->literals() : [] as [$literal, $from]) {
                 foreach ($at->pack->emotes as $emote) {
                     $offset = $emote->isForTheParrot() ? false : strpos(" $literal ", " {$emote->word} ");
                     if ($offset !== false) {

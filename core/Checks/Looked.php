@@ -27,7 +27,7 @@ final readonly class Looked
         foreach ($pack->commands as $index => $command) {
             foreach ($command->sources() as $place => $source) {
                 $response = Response::of($source, $vocabulary);
-                $texts[] = new ReadText($command, "/commands/$index/$place", $place, $response, Forecast::of($response, $pack, $around->profile, $command->triggers(), $lengths));
+                $texts[] = new ReadText($command, "/commands/$index/$place", $place, $response, Forecast::of($response, $pack, $around->profile, $command->triggers->all(), $lengths));
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -39,7 +40,7 @@ final readonly class NoCooldown extends Concern
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            if ($command->enabled && $command->channelCooldown === 0 && $command->personCooldown === 0 && $command->levels->isForEveryone()) {
+            if ($command->isOn() && $command->gates->get(Cooldown::class)->write() === Cooldown::none()->write() && $command->levels()->isForEveryone()) {
                 $findings[] = new Finding($this, null, "/commands/$index/cooldown", ['trigger' => $command->trigger]);
             }
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Pack\WeightedText;
+use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
@@ -41,8 +41,8 @@ final readonly class NothingToSay extends Concern
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            $texts = array_filter($command->responses, static fn (WeightedText $response): bool => ! Fold::isBlank($response->text));
-            if ($command->enabled && $texts === []) {
+            $texts = array_filter($command->responses, static fn (CommandResponse $response): bool => ! $response->isPlain() || ! Fold::isBlank($response->text()));
+            if ($command->isOn() && $texts === []) {
                 $findings[] = new Finding($this, null, "/commands/$index/responses", ['trigger' => $command->trigger]);
             }
         }

@@ -41,7 +41,7 @@ final readonly class TriggerTaken extends Concern
         $findings = [];
         $owners = [];
         foreach ($at->pack->commands as $index => $command) {
-            foreach ($command->triggers() as $place => $trigger) {
+            foreach ($command->triggers->all() as $place => $trigger) {
                 $folded = Fold::caseless($trigger);
                 if (isset($owners[$folded]) && $owners[$folded][0] !== $index) {
                     $findings[] = new Finding($this, null, $place === 0 ? "/commands/$index/trigger" : "/commands/$index/aliases/".($place - 1), ['trigger' => $trigger, 'other' => $owners[$folded][1]]);

@@ -41,8 +41,8 @@ final readonly class TriggerTooLong extends Concern
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            $short = array_filter($command->triggers(), static fn (string $trigger): bool => mb_strlen(ltrim($trigger, '!')) <= self::MOST);
-            if ($command->listed && $short === []) {
+            $short = array_filter($command->triggers->all(), static fn (string $trigger): bool => mb_strlen(ltrim($trigger, '!')) <= self::MOST);
+            if ($command->about->listed && $short === []) {
                 $findings[] = new Finding($this, null, "/commands/$index/trigger", ['trigger' => $command->trigger, 'letters' => (string) mb_strlen(ltrim($command->trigger, '!'))]);
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing;
 
+use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Gates\Closed;
 use SilverParrot\Hearing\Trace\Trace;
@@ -17,7 +18,9 @@ final readonly class Outcome implements Turn
 {
     /**
      * @param  list<Saying>  $sayings
-     * @param  list<Change>  $changes  cooldowns and list positions among them
+     * @param  list<Change>  $changes  cooldowns and list positions among them, one for each key
+     * @param  list<Effect>  $effects  to be carried out once the changes are kept
+     * @param  list<Event>  $later  to be heard when their moments have come
      */
     public function __construct(
         public ?Command $command = null,
@@ -26,6 +29,8 @@ final readonly class Outcome implements Turn
         public ?Closed $closed = null,
         public ?Failed $failed = null,
         public ?Trace $trace = null,
+        public array $effects = [],
+        public array $later = [],
     ) {
     }
 

@@ -4,43 +4,35 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing;
 
+use SilverParrot\Chance\Weighted;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Event;
 use SilverParrot\Hearing\Gates\Closed;
-use SilverParrot\Hearing\Gates\CooldownGate;
-use SilverParrot\Hearing\Gates\EnabledGate;
+use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\FloodGate;
 use SilverParrot\Hearing\Gates\Gate;
-use SilverParrot\Hearing\Gates\LevelGate;
+use SilverParrot\Hearing\Gates\Open;
+use SilverParrot\Hearing\Gates\Pending;
 use SilverParrot\Hearing\Gates\Reach;
-use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Hearing\Steps\Ran;
+use SilverParrot\Hearing\Steps\Stage;
 use SilverParrot\Hearing\Trace\Trace;
-use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Overlay;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\World;
 
-/** The whole job: a line sets a command off, its gates are looked at, its step is run. */
+/** The whole job: an event sets a command off, its gates are looked at, the steps of one of its responses are run. */
 final readonly class Talker implements Parrot
 {
-    private Say $say;
-
-    /** @var list<Gate> in the order in which they are looked at */
-    private array $gates;
-
     /** @var list<Gate> looked at last, and before a refusal reply too: refusals are answers as well */
     private array $floods;
 
-    public function __construct(Prepared $prepared = new Prepared)
+    public function __construct(private Prepared $prepared = new Prepared)
     {
-        $this->say = new Say($prepared);
-        $this->gates = [
-            new EnabledGate,
-            new LevelGate,
-            new CooldownGate(Reach::Channel),
-            new CooldownGate(Reach::Person),
-        ];
         $this->floods = [
             new FloodGate(Reach::Person),
             new FloodGate(Reach::Channel),
@@ -50,141 +42,207 @@ final readonly class Talker implements Parrot
     public function hear(Event $event, World $world): Outcome|Needs
     {
         $trace = $world->traced ? new Trace : null;
-        if (! $event instanceof ChatLine) {
-            return new Outcome(trace: $trace);
-        }
-        $trace?->heard($event);
-        if ($this->isTalker($event, $world)) {
+
+        return match (true) {
+            $event instanceof ChatLine => $this->line($event, $world, $trace),
+            $event instanceof GoesOn => $this->goOn($event, $world, $trace),
+            default => new Outcome(trace: $trace),
+        };
+    }
+
+    private function line(ChatLine $line, World $world, ?Trace $trace): Outcome|Needs
+    {
+        $trace?->heard($line);
+        if ($this->isTalker($line, $world)) {
             $trace?->fromTalker();
 
             return new Outcome(trace: $trace);
         }
-        $triggered = Triggered::in($world->pack, $event->text);
+        $triggered = Triggered::in($world->pack, $line->text);
         if ($triggered === null) {
-            $trace?->nothingTriggered(Triggered::mistyped($world->pack, $event->text));
+            $trace?->nothingTriggered(Triggered::mistyped($world->pack, $line->text));
 
             return new Outcome(trace: $trace);
         }
         $trace?->triggered($triggered);
 
-        return $this->attempt($triggered, $event, $world, $trace);
+        return $this->attempt($triggered->command, $line, Scene::of($line->by, $triggered->words, $triggered->typed, $line->text), $world, $trace);
     }
 
-    private function attempt(Triggered $triggered, ChatLine $line, World $world, ?Trace $trace): Outcome|Needs
+    /** Its gates were passed before the pause, and its changes until then are kept; a command that is gone by now says no more. */
+    private function goOn(GoesOn $event, World $world, ?Trace $trace): Outcome|Needs
     {
-        $attempt = new Attempt($triggered->command, $line->by, $line->at, $world->pack->flood);
+        $command = $world->pack->byId($event->command);
+        $response = $command?->response($event->response);
+        if ($command === null || $response === null) {
+            return new Outcome(trace: $trace);
+        }
+        $trace?->wentOn($command->trigger);
+        $kept = new Overlay($world->memory);
+
+        return $this->run($this->stage($command, $event, $event->scene, $world, new Overlay($kept), new Needed, $trace), $response, $event->step, $kept);
+    }
+
+    private function attempt(Command $command, Event $event, Scene $scene, World $world, ?Trace $trace): Outcome|Needs
+    {
         $needed = new Needed;
-        $scene = Scene::of($line->by, $triggered->words, $triggered->typed, $line->text);
-        foreach ([...$this->gates, ...$this->floods] as $gate) {
-            foreach ($gate->reads($attempt) as $key) {
-                if (! $world->memory->knows($key)) {
-                    $needed->key($key);
-                }
-            }
+        $context = new Context($command, $event, $world);
+        $open = self::stand([...$command->gates->gates, ...$this->floods], $context, $needed, $trace);
+        if ($open instanceof Closed) {
+            return $this->refuse($open, $context, $scene, $trace);
         }
-        $gatesWait = ! $needed->isEmpty();
-        $closed = $gatesWait ? null : self::closed([...$this->gates, ...$this->floods], $attempt, $world, $trace);
-        if ($closed !== null) {
-            return $this->refuse($closed, $attempt, $line, $scene, $world, $trace);
+        $kept = new Overlay($world->memory);
+        $changes = new Overlay($kept);
+        foreach ($open as $one) {
+            array_map($kept->change(...), $one->kept);
+            array_map($changes->change(...), $one->keptOnSuccess);
         }
-        // While gates wait for their keys, the response already says which it will need: one round instead of two.
-        $said = $this->say->run($attempt->command, $line, $scene, $world, $needed, $trace);
-        if (! $needed->isEmpty() || $said === null) {
-            if ($gatesWait) {
-                $needed->forgetRequests();
-            }
+        $response = $this->drawn($command, $world, $trace);
+        $stage = $this->stage($command, $event, $scene, $world, $changes, $needed, $trace);
+        if (! $needed->isEmpty()) {
+            // While gates wait for their keys, the response already says which it will need: one round instead of two.
+            // Its look-ups cost somebody something, and are not asked while a gate may still turn out to be closed.
+            $requests = $needed->requests;
+            $this->steps($stage, $response, 0);
+            $needed->requests = $requests;
 
             return Needs::of($needed);
         }
-        $passed = self::passed([...$this->gates, ...$this->floods], $attempt, $world);
 
-        return $said instanceof Failed
-            ? $this->fail($said, $passed, $attempt, $line, $scene, $world, $trace)
-            : $this->outcome($said[0], [...$said[1]->changes, ...$passed], $attempt, $trace);
-    }
-
-    /** @param  list<Gate>  $gates */
-    private static function closed(array $gates, Attempt $attempt, World $world, ?Trace $trace): ?Closed
-    {
-        foreach ($gates as $gate) {
-            $closed = $gate->check($attempt, $world->memory);
-            // An open flood gate is the rule for every line, and would only lengthen each why.
-            if ($closed !== null || ! $gate instanceof FloodGate) {
-                $trace?->gate($gate->name(), $closed);
-            }
-            if ($closed !== null) {
-                return $closed;
-            }
-        }
-
-        return null;
+        return $this->run($stage, $response, 0, $kept);
     }
 
     /**
      * @param  list<Gate>  $gates
-     * @return list<Change>
+     * @return list<Open>|Closed the first that is closed; while one waits, those behind it are not decided
      */
-    private static function passed(array $gates, Attempt $attempt, World $world): array
+    private static function stand(array $gates, Context $context, Needed $needed, ?Trace $trace): array|Closed
     {
-        $passed = [];
+        $open = [];
         foreach ($gates as $gate) {
-            array_push($passed, ...$gate->passed($attempt, $world->memory));
+            $stands = $gate->stand($context);
+            if ($stands instanceof Pending) {
+                $stands->noteIn($needed);
+            } elseif ($needed->isEmpty()) {
+                // An open flood gate is the rule for every line, and would only lengthen each why.
+                if ($stands instanceof Closed || ! $gate instanceof FloodGate) {
+                    $trace?->gate($gate->name(), $stands instanceof Closed ? $stands : null);
+                }
+                if ($stands instanceof Closed) {
+                    return $stands;
+                }
+                $open[] = $stands;
+            }
         }
 
-        return $passed;
+        return $open;
     }
 
-    private function refuse(Closed $closed, Attempt $attempt, ChatLine $line, Scene $scene, World $world, ?Trace $trace): Outcome|Needs
+    private function drawn(Command $command, World $world, ?Trace $trace): CommandResponse
     {
-        if ($closed->refusal === '' || self::closed($this->floods, $attempt, $world, null) !== null) {
-            return new Outcome($attempt->command, closed: $closed, trace: $trace);
+        $weights = array_map(static fn (CommandResponse $response): int => $response->weight, $command->responses);
+        if (count($weights) < 2) {
+            return $command->responses[0] ?? new CommandResponse([]);
         }
+        $place = Weighted::place($weights, $world->chance->at("{$command->id}#response"));
+        $trace?->drew($place, count($weights));
+
+        return $command->responses[$place];
+    }
+
+    /**
+     * All or nothing, up to the end or to the next pause.
+     *
+     * @param  Overlay  $kept  what is kept even if a step fails; what the steps change lies over it
+     */
+    private function run(Stage $stage, CommandResponse $response, int $from, Overlay $kept): Outcome|Needs
+    {
+        $stretch = $this->steps($stage, $response, $from);
+        if ($stretch === null || ! $stage->needed->isEmpty()) {
+            return Needs::of($stage->needed);
+        }
+        if ($stretch instanceof Failed) {
+            return $this->fail($stretch, $stage, $kept);
+        }
+        $kept->take($stage->changes);
+        $stage->trace?->changed($kept->changes());
+
+        return new Outcome($stage->command, $stretch->sayings, $kept->changes(), trace: $stage->trace, effects: $stretch->effects, later: $stretch->later);
+    }
+
+    private function steps(Stage $stage, CommandResponse $response, int $from): Stretch|Failed|null
+    {
+        $sayings = $effects = [];
+        $place = "{$stage->command->id}/{$response->id}";
+        for ($at = $from; $at < count($response->steps); $at++) {
+            $ran = $response->steps[$at]->run($stage->at($at === 0 ? $place : "$place/$at"));
+            if (! $ran instanceof Ran) {
+                return $ran;
+            }
+            array_push($sayings, ...$ran->sayings);
+            array_push($effects, ...$ran->effects);
+            if ($ran->pause !== null && isset($response->steps[$at + 1])) {
+                $origin = $stage->event instanceof GoesOn ? $stage->event->from : $stage->event;
+
+                return new Stretch($sayings, $effects, [new GoesOn($origin, $stage->command->id, $response->id, $at + 1, $stage->scene, $stage->event->at()->plusMillis($ran->pause))]);
+            }
+        }
+
+        return new Stretch($sayings, $effects);
+    }
+
+    private function refuse(Closed $closed, Context $context, Scene $scene, ?Trace $trace): Outcome|Needs
+    {
+        [$command, $world] = [$context->command, $context->world];
+        $kept = new Overlay($world->memory);
+        array_map($kept->change(...), $closed->kept);
+        $reply = $closed->refusal === null ? '' : $command->refusals[$closed->refusal->key] ?? '';
         $needed = new Needed;
-        $outcome = ['name' => $attempt->command->trigger] + $closed->outcome;
-        $said = $this->say->text($closed->refusal, "{$attempt->command->trigger}/{$closed->gate}", $attempt->command, $line, $scene->withOutcome($outcome), $world, $needed, $trace);
-        if ($said === null) {
+        $floods = $reply === '' ? [] : self::stand($this->floods, $context, $needed, null);
+        if ($reply === '' || $floods instanceof Closed) {
+            return new Outcome($command, changes: $kept->changes(), closed: $closed, trace: $trace);
+        }
+        $changes = new Overlay($kept);
+        $stage = $this->stage($command, $context->event, $scene->withOutcome(['name' => $command->trigger] + $closed->outcome), $world, $changes, $needed, $trace);
+        $ran = $stage->at("{$command->id}/{$closed->gate}")->say($reply);
+        if ($ran === null || ! $needed->isEmpty()) {
             return Needs::of($needed);
         }
-        if ($said instanceof Failed) {
-            $trace?->failed($said);
+        if ($ran instanceof Failed) {
+            $trace?->failed($ran);
 
-            return new Outcome($attempt->command, closed: $closed, failed: $said, trace: $trace);
+            return new Outcome($command, changes: $kept->changes(), closed: $closed, failed: $ran, trace: $trace);
         }
-        $trace?->changed($said[1]->changes);
+        $trace?->changed($changes->changes());
+        $kept->take($changes);
+        foreach ($floods as $open) {
+            array_map($kept->change(...), $open->kept);
+        }
 
-        return new Outcome($attempt->command, $said[0], [...$said[1]->changes, ...self::passed($this->floods, $attempt, $world)], $closed, trace: $trace);
+        return new Outcome($command, $ran->sayings, $kept->changes(), $closed, trace: $trace);
     }
 
-    /**
-     * Nothing that the response changed is kept; its cooldowns start all the same.
-     *
-     * @param  list<Change>  $passed
-     */
-    private function fail(Failed $failed, array $passed, Attempt $attempt, ChatLine $line, Scene $scene, World $world, ?Trace $trace): Outcome|Needs
+    /** Nothing that the steps changed is kept; cooldowns start all the same. */
+    private function fail(Failed $failed, Stage $stage, Overlay $kept): Outcome|Needs
     {
-        $trace?->failed($failed);
+        $stage->trace?->failed($failed);
+        $command = $stage->command;
         $sayings = [];
-        if ($attempt->command->ifItFails !== '') {
-            $needed = new Needed;
-            $said = $this->say->text($attempt->command->ifItFails, "{$attempt->command->trigger}/fails", $attempt->command, $line, $scene->withOutcome(['reason' => $failed->getMessage()]), $world, $needed, $trace);
-            if ($said === null) {
-                return Needs::of($needed);
+        if ($command->ifItFails !== '') {
+            $reply = $this->stage($command, $stage->event, $stage->scene->withOutcome(['reason' => $failed->getMessage()]), $stage->world, new Overlay($kept), $stage->needed, $stage->trace);
+            $ran = $reply->at("{$command->id}/fails")->say($command->ifItFails);
+            if ($ran === null) {
+                return Needs::of($stage->needed);
             }
-            $sayings = $said instanceof Failed ? [] : $said[0];
+            $sayings = $ran instanceof Failed ? [] : $ran->sayings;
         }
 
-        return new Outcome($attempt->command, $sayings, $passed, failed: $failed, trace: $trace);
+        return new Outcome($command, $sayings, $kept->changes(), failed: $failed, trace: $stage->trace);
     }
 
-    /**
-     * @param  list<\SilverParrot\Chat\Saying>  $sayings
-     * @param  list<Change>  $changes
-     */
-    private function outcome(array $sayings, array $changes, Attempt $attempt, ?Trace $trace): Outcome
+    private function stage(Command $command, Event $event, Scene $scene, World $world, Overlay $changes, Needed $needed, ?Trace $trace): Stage
     {
-        $trace?->changed($changes);
-
-        return new Outcome($attempt->command, $sayings, $changes, trace: $trace);
+        return new Stage($command, $event, $scene, $world, $changes, $needed, $trace, $this->prepared, $command->id);
     }
 
     private function isTalker(ChatLine $line, World $world): bool

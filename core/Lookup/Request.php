@@ -62,7 +62,7 @@ final readonly class Request
         return new self('quote', "number $number", '', []);
     }
 
-    /** Who has the most of a field, best first. */
+    /** @param  string  $field  the id of the one of which somebody has the most; best first */
     public static function top(string $field, int $count): self
     {
         return new self('top', Fold::caseless($field), (string) $count, []);
@@ -73,7 +73,7 @@ final readonly class Request
         return match ($this->subject) {
             'lookup' => new Gap(GapReason::LookupDown, ['name' => $this->name]),
             'quote' => new Gap(GapReason::NotSearched, ['name' => 'quote']),
-            'top' => new Gap(GapReason::NotSearched, ['name' => "top by {$this->name}"]),
+            'top' => new Gap(GapReason::NotSearched, ['name' => 'top']),
             default => new Gap(GapReason::DetailsDown, ['name' => "{$this->subject}.{$this->name}"]),
         };
     }

@@ -39,8 +39,8 @@ final class Counted
     public static function reads(Counter $counter, string $owner): Reads
     {
         return Reads::of(...[
-            Key::counter($counter->name, $owner),
-            ...($counter->scope === CounterScope::Category ? [Key::counter($counter->name, Key::TOTAL)] : []),
+            Key::counter($counter->id, $owner),
+            ...($counter->scope === CounterScope::Category ? [Key::counter($counter->id, Key::TOTAL)] : []),
             ...($counter->reset === Reset::Stream ? [Key::stream()] : []),
         ]);
     }
@@ -53,13 +53,13 @@ final class Counted
      */
     public static function changes(Counter $counter, string $owner, int $number, View $memory, string $period, string $scope): array
     {
-        $key = Key::counter($counter->name, $owner);
+        $key = Key::counter($counter->id, $owner);
         $kept = $memory->value($key);
         $changes = [];
         if ($counter->scope === CounterScope::Category) {
             // What was never counted adds nothing to the sum, whatever a category starts from.
-            $fromNought = new Counter($counter->name, reset: $counter->reset);
-            $total = Key::counter($counter->name, Key::TOTAL);
+            $fromNought = new Counter($counter->name, reset: $counter->reset, id: $counter->id);
+            $total = Key::counter($counter->id, Key::TOTAL);
             $sum = self::number($fromNought, $memory->value($total), $period) - self::number($fromNought, $kept, $period) + $number;
             $changes[] = new Change($total, $memory->value($total), self::kept($counter, $sum, $period), "counter.{$counter->name}.total", 'channel');
         }

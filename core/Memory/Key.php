@@ -6,7 +6,10 @@ namespace SilverParrot\Memory;
 
 use SilverParrot\Source\Fold;
 
-/** The name of one remembered thing. Names are folded, so that two spellings are one key. */
+/**
+ * The name of one remembered thing: its kind, the id of the definition that it belongs to, and whose it is. Ids are folded,
+ * since those of old were names, of which two spellings are one.
+ */
 final readonly class Key
 {
     public const CHANNEL = '';
@@ -19,24 +22,24 @@ final readonly class Key
     }
 
     /** @param  string  $owner empty for the whole channel, else "category:…", "viewer:…" or the total */
-    public static function counter(string $name, string $owner = self::CHANNEL): self
+    public static function counter(string $id, string $owner = self::CHANNEL): self
     {
-        return new self(Kind::Counter, Fold::caseless($name), $owner);
+        return new self(Kind::Counter, Fold::caseless($id), $owner);
     }
 
-    public static function field(string $name, string $personId): self
+    public static function field(string $id, string $personId): self
     {
-        return new self(Kind::Field, Fold::caseless($name), self::viewer($personId));
+        return new self(Kind::Field, Fold::caseless($id), self::viewer($personId));
     }
 
-    public static function goods(string $name, string $personId): self
+    public static function goods(string $id, string $personId): self
     {
-        return new self(Kind::Goods, Fold::caseless($name), self::viewer($personId));
+        return new self(Kind::Goods, Fold::caseless($id), self::viewer($personId));
     }
 
-    public static function occasion(string $name): self
+    public static function occasion(string $id): self
     {
-        return new self(Kind::Occasion, Fold::caseless($name), self::CHANNEL);
+        return new self(Kind::Occasion, Fold::caseless($id), self::CHANNEL);
     }
 
     public static function person(string $login): self
@@ -44,14 +47,14 @@ final readonly class Key
         return new self(Kind::Person, Fold::caseless($login), self::CHANNEL);
     }
 
-    public static function listPosition(string $name): self
+    public static function listPosition(string $id): self
     {
-        return new self(Kind::ListPosition, Fold::caseless($name), self::CHANNEL);
+        return new self(Kind::ListPosition, Fold::caseless($id), self::CHANNEL);
     }
 
-    public static function lastRun(string $trigger, string $owner = self::CHANNEL): self
+    public static function lastRun(string $command, string $owner = self::CHANNEL): self
     {
-        return new self(Kind::LastRun, Fold::caseless($trigger), $owner);
+        return new self(Kind::LastRun, Fold::caseless($command), $owner);
     }
 
     public static function stream(): self

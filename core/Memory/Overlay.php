@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Memory;
 
-/** A view with changes laid over it: what a response has changed so far is seen by the rest of it. */
+/**
+ * A view with changes laid over it: all that an event is about to change, by whichever gate, step or verb. Each sees what
+ * was changed before it, and of one key there is one change in the end.
+ */
 final class Overlay implements View
 {
     /** @var array<string, Change> by key id, the latest of each, with the value before the first */
@@ -31,6 +34,11 @@ final class Overlay implements View
         $id = $change->key->id();
         $first = $this->changes[$id] ?? null;
         $this->changes[$id] = $first === null ? $change : new Change($change->key, $first->from, $change->to, $change->what, $change->scope);
+    }
+
+    public function take(self $others): void
+    {
+        array_map($this->change(...), $others->changes());
     }
 
     /** @return list<Change> */

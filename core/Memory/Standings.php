@@ -10,7 +10,7 @@ use SilverParrot\Chat\Person;
 interface Standings
 {
     /**
-     * @param  string  $field  folded; one that holds whole numbers
+     * @param  string  $field  the folded id of one that holds whole numbers
      * @return list<array{Person, int}> best first, equals by login; only people who were ever seen
      */
     public function top(string $field, int $count): array;

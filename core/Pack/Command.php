@@ -4,70 +4,141 @@ declare(strict_types=1);
 
 namespace SilverParrot\Pack;
 
-use SilverParrot\Chat\Place;
-use SilverParrot\Chat\Voice;
+use SilverParrot\Hearing\Gates\Enabled;
+use SilverParrot\Hearing\Gates\ForLevels;
+use SilverParrot\Hearing\Gates\GateSetting;
+use SilverParrot\Hearing\Gates\GateSettings;
+use SilverParrot\Hearing\Gates\Refusal;
 
-/** What the parrot does when a line begins with a trigger. */
+/** What the parrot does when something sets it off: gates, then the steps of one of its responses. */
 final readonly class Command
 {
+    /** What memory, cooldowns, luck and expectations hang on; a new trigger does not change it. */
+    public string $id;
+
+    /** What it is called: the first of its triggers. */
+    public string $trigger;
+
+    /** @var list<CommandResponse> each with an id of its own */
+    public array $responses;
+
+    public GateSettings $gates;
+
     /**
-     * @param  string  $trigger  the first word of a line, "!tide"
-     * @param  list<string>  $aliases  other first words
-     * @param  list<WeightedText>  $responses  one is drawn by weight
-     * @param  int  $channelCooldown  seconds before anybody may set it off again
-     * @param  int  $personCooldown  seconds before the same person may
-     * @param  string  $levelRefusal  response when a level gate is closed; empty: silence
-     * @param  string  $cooldownRefusal  response when a cooldown gate is closed; empty: silence
-     * @param  string  $ifItFails  response when the drawn one fails; empty: silence
-     * @param  bool  $listed  on the public list or not
-     * @param  list<Expectation>  $expectations
+     * @param  list<CommandResponse>  $responses  one is drawn by weight
+     * @param  array<string, string>  $refusals  what is said where a gate is closed, by the refusal's key; those left out: silence
+     * @param  string  $ifItFails  what is said where a step fails; empty: silence
+     * @param  string  $id  empty where it never had another than its trigger; never digits alone
      */
     public function __construct(
-        public string $trigger,
-        public array $responses,
-        public array $aliases = [],
-        public LevelRule $levels = new LevelRule,
-        public int $channelCooldown = 10,
-        public int $personCooldown = 60,
-        public string $levelRefusal = '',
-        public string $cooldownRefusal = '',
+        public Triggers $triggers,
+        array $responses = [],
+        ?GateSettings $gates = null,
+        public array $refusals = [],
         public string $ifItFails = '',
-        public bool $enabled = true,
-        public bool $listed = true,
-        public string $group = '',
-        public string $note = '',
-        public Voice $voice = Voice::Parrot,
-        public Place $place = Place::Chat,
-        public array $expectations = [],
+        public Delivery $delivery = new Delivery,
+        public Description $about = new Description,
+        string $id = '',
     ) {
+        $this->trigger = $triggers->word;
+        $this->id = $id === '' ? $triggers->word : $id;
+        $this->responses = self::told($responses);
+        $this->gates = $gates ?? GateSettings::of();
     }
 
-    public function switched(bool $enabled): self
+    /** The plain case: any number of texts, one of which is said. */
+    public static function saying(string $trigger, string|CommandResponse ...$responses): self
     {
-        return $this->with(enabled: $enabled);
+        return new self(new Triggers($trigger), array_map(static fn (string|CommandResponse $one): CommandResponse => is_string($one) ? CommandResponse::saying($one) : $one, array_values($responses)));
+    }
+
+    public function isOn(): bool
+    {
+        return $this->gates->get(Enabled::class)->isOn;
+    }
+
+    public function levels(): LevelRule
+    {
+        return $this->gates->get(ForLevels::class)->rule;
+    }
+
+    /** @param  string  $id  of one of its responses */
+    public function response(string $id): ?CommandResponse
+    {
+        return array_values(array_filter($this->responses, static fn (CommandResponse $response): bool => $response->id === $id))[0] ?? null;
+    }
+
+    public function switched(bool $isOn): self
+    {
+        return $this->gated(new Enabled($isOn));
+    }
+
+    public function gated(GateSetting ...$settings): self
+    {
+        return $this->with(['gates' => $this->gates->with(...$settings)]);
+    }
+
+    public function refusing(Refusal $refusal, string $text): self
+    {
+        return $this->with(['refusals' => [$refusal->key => $text] + $this->refusals]);
+    }
+
+    public function failing(string $text): self
+    {
+        return $this->with(['ifItFails' => $text]);
+    }
+
+    public function alsoOn(string ...$aliases): self
+    {
+        return $this->with(['triggers' => new Triggers($this->trigger, [...$this->triggers->aliases, ...array_values($aliases)])]);
+    }
+
+    public function delivered(Delivery $delivery): self
+    {
+        return $this->with(['delivery' => $delivery]);
+    }
+
+    public function described(Description $about): self
+    {
+        return $this->with(['about' => $about]);
+    }
+
+    public function called(string $id): self
+    {
+        return $this->with(['id' => $id]);
+    }
+
+    /** @param  list<CommandResponse>  $responses */
+    public function answering(array $responses): self
+    {
+        return $this->with(['responses' => $responses]);
+    }
+
+    public function on(Triggers $triggers): self
+    {
+        return $this->with(['triggers' => $triggers]);
     }
 
     /** A copy to write on from, without what must be its own. */
     public function copied(): self
     {
-        return $this->with(trigger: $this->trigger.'2', aliases: [], expectations: []);
+        return $this->with([
+            'triggers' => new Triggers($this->trigger.'2'), 'about' => new Description($this->about->group, $this->about->note, $this->about->listed), 'id' => '',
+            'responses' => array_map(static fn (CommandResponse $response): CommandResponse => $response->called(''), $this->responses),
+        ]);
     }
 
     /** @param  string  $place  of one of its sources, "responses/0/text" */
     public function withSource(string $place, string $text): self
     {
-        return $this->with(
-            responses: array_map(static fn (WeightedText $response, int $index): WeightedText => $place === "responses/$index/text" ? new WeightedText($text, $response->weight) : $response, $this->responses, array_keys($this->responses)),
-            levelRefusal: $place === 'refusals/level' ? $text : null,
-            cooldownRefusal: $place === 'refusals/cooldown' ? $text : null,
-            ifItFails: $place === 'if_it_fails' ? $text : null,
-        );
-    }
+        $parts = explode('/', $place, 3);
 
-    /** @return list<string> the trigger and its aliases */
-    public function triggers(): array
-    {
-        return [$this->trigger, ...$this->aliases];
+        return match ($parts[0]) {
+            'responses' => $this->with(['responses' => array_map(static fn (CommandResponse $response, int $index): CommandResponse => $parts[1] === (string) $index ? $response->withSource($parts[2] ?? '', $text) : $response, $this->responses, array_keys($this->responses))]),
+            'refusals' => $this->with(['refusals' => [$parts[1] ?? '' => $text] + $this->refusals]),
+            'if_it_fails' => $this->failing($text),
+            default => $this,
+        };
     }
 
     /** @return array<string, string> every text that is a response, by its place in the command ("responses/0/text") */
@@ -75,26 +146,50 @@ final readonly class Command
     {
         $sources = [];
         foreach ($this->responses as $index => $response) {
-            $sources["responses/$index/text"] = $response->text;
+            foreach ($response->sources() as $place => $text) {
+                $sources["responses/$index/$place"] = $text;
+            }
+        }
+        foreach ($this->refusals as $key => $text) {
+            $sources["refusals/$key"] = $text;
         }
 
-        return $sources + array_filter([
-            'refusals/level' => $this->levelRefusal,
-            'refusals/cooldown' => $this->cooldownRefusal,
-            'if_it_fails' => $this->ifItFails,
-        ], static fn (string $text): bool => $text !== '');
+        return array_filter($sources + ['if_it_fails' => $this->ifItFails], static fn (string $text, string $place): bool => $text !== '' || str_starts_with($place, 'responses/'), ARRAY_FILTER_USE_BOTH);
     }
 
     /**
-     * @param  list<string>|null  $aliases
-     * @param  list<WeightedText>|null  $responses
-     * @param  list<Expectation>|null  $expectations
+     * Those without an id, or with another’s, are told apart by their place, as all were before they had any.
+     *
+     * @param  list<CommandResponse>  $responses
+     * @return list<CommandResponse>
      */
-    private function with(?string $trigger = null, ?array $responses = null, ?array $aliases = null, ?string $levelRefusal = null, ?string $cooldownRefusal = null, ?string $ifItFails = null, ?bool $enabled = null, ?array $expectations = null): self
+    private static function told(array $responses): array
+    {
+        $taken = [];
+        foreach ($responses as $place => $response) {
+            if (isset($taken["#{$response->id}"])) {
+                $responses[$place] = $response->called('');
+            }
+            $taken["#{$response->id}"] = true;
+        }
+        foreach ($responses as $place => $response) {
+            for ($id = $place; $response->id === ''; $id++) {
+                if (! isset($taken["#$id"])) {
+                    $taken["#$id"] = true;
+                    $responses[$place] = $response = $response->called((string) $id);
+                }
+            }
+        }
+
+        return $responses;
+    }
+
+    /** @param  array{triggers?: Triggers, responses?: list<CommandResponse>, gates?: GateSettings, refusals?: array<string, string>, ifItFails?: string, delivery?: Delivery, about?: Description, id?: string}  $other */
+    private function with(array $other): self
     {
         return new self(
-            $trigger ?? $this->trigger, $responses ?? $this->responses, $aliases ?? $this->aliases, $this->levels, $this->channelCooldown, $this->personCooldown, $levelRefusal ?? $this->levelRefusal, $cooldownRefusal ?? $this->cooldownRefusal,
-            $ifItFails ?? $this->ifItFails, $enabled ?? $this->enabled, $this->listed, $this->group, $this->note, $this->voice, $this->place, $expectations ?? $this->expectations,
+            $other['triggers'] ?? $this->triggers, $other['responses'] ?? $this->responses, $other['gates'] ?? $this->gates, $other['refusals'] ?? $this->refusals,
+            $other['ifItFails'] ?? $this->ifItFails, $other['delivery'] ?? $this->delivery, $other['about'] ?? $this->about, $other['id'] ?? $this->id,
         );
     }
 }

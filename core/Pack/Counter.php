@@ -9,6 +9,9 @@ use SilverParrot\Source\Limits;
 /** A named whole number that lasts. */
 final readonly class Counter
 {
+    /** What its numbers are kept under; a new name does not change it. */
+    public string $id;
+
     /** @param  int|null  $floor it never goes below; null: no floor */
     public function __construct(
         public string $name,
@@ -17,7 +20,9 @@ final readonly class Counter
         public ?int $floor = 0,
         public ?int $ceiling = null,
         public Reset $reset = Reset::Never,
+        string $id = '',
     ) {
+        $this->id = $id === '' ? $name : $id;
     }
 
     public function within(int $number): int

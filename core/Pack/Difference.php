@@ -10,8 +10,9 @@ final readonly class Difference
     /**
      * @param  string  $kind  "new", "changed" or "dropped"
      * @param  array<string, array{string, string}>  $fields  field => before, after
+     * @param  string  $id  of the command
      */
-    public function __construct(public string $trigger, public string $kind, public array $fields)
+    public function __construct(public string $trigger, public string $kind, public array $fields, public string $id = '')
     {
     }
 }

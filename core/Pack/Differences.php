@@ -17,17 +17,17 @@ final class Differences
      */
     public static function between(?Pack $before, Pack $after): array
     {
-        $old = self::byTrigger($before);
-        $new = self::byTrigger($after);
+        $old = self::byId($before);
+        $new = self::byId($after);
         $differences = [];
         foreach ($new as $key => $command) {
             $fields = isset($old[$key]) ? self::fields(self::flat(CommandFormat::write($old[$key])), self::flat(CommandFormat::write($command))) : [];
             if (! isset($old[$key]) || $fields !== []) {
-                $differences[] = new Difference($command->trigger, isset($old[$key]) ? 'changed' : 'new', $fields);
+                $differences[] = new Difference($command->trigger, isset($old[$key]) ? 'changed' : 'new', $fields, $command->id);
             }
         }
         foreach (array_diff_key($old, $new) as $command) {
-            $differences[] = new Difference($command->trigger, 'dropped', []);
+            $differences[] = new Difference($command->trigger, 'dropped', [], $command->id);
         }
         $rest = self::fields(self::rest($before), self::rest($after));
         if ($rest !== [] && $before !== null) {
@@ -46,7 +46,8 @@ final class Differences
         $flat = [];
         foreach ($document as $key => $value) {
             $name = ltrim($at.' '.(is_int($key) ? $key + 1 : str_replace('_', ' ', $key)));
-            if ($name === 'expectations') {
+            // An id tells things apart and is nothing that an author changes.
+            if ($name === 'expectations' || $key === 'id') {
                 continue;
             }
             $flat += is_array($value) ? self::flat($value, $name) : [$name => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '')];
@@ -73,11 +74,11 @@ final class Differences
     }
 
     /** @return array<string, Command> */
-    private static function byTrigger(?Pack $pack): array
+    private static function byId(?Pack $pack): array
     {
         $commands = [];
         foreach ($pack->commands ?? [] as $command) {
-            $commands[Fold::caseless($command->trigger)] = $command;
+            $commands[Fold::caseless($command->id)] = $command;
         }
 
         return $commands;

@@ -13,9 +13,12 @@ final readonly class Emote
     /** Characters of a picture as it is kept: some 48 kB. */
     public const LONGEST_PICTURE = 65_536;
 
+    public string $id;
+
     /** @param  string  $picture  as a data: address of a PNG, GIF or WebP; empty where there is none */
-    public function __construct(public string $word, public string $picture = '', public LevelRule $levels = new LevelRule)
+    public function __construct(public string $word, public string $picture = '', public LevelRule $levels = new LevelRule, string $id = '')
     {
+        $this->id = $id === '' ? $word : $id;
     }
 
     /** The parrot is a moderator where it has the rights that it needs, and nothing else. */

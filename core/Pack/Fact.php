@@ -7,7 +7,10 @@ namespace SilverParrot\Pack;
 /** A named text kept in one place and used in many responses. */
 final readonly class Fact
 {
-    public function __construct(public string $name, public string $text)
+    public string $id;
+
+    public function __construct(public string $name, public string $text, string $id = '')
     {
+        $this->id = $id === '' ? $name : $id;
     }
 }

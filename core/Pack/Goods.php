@@ -7,8 +7,12 @@ namespace SilverParrot\Pack;
 /** A thing that a viewer can own. How many one has is remembered, never below none. */
 final readonly class Goods
 {
+    /** What is owned is kept under it; a new name does not change it. */
+    public string $id;
+
     /** @param  int  $price  in the first unit of points; 0 where it is not for sale */
-    public function __construct(public string $name, public int $price = 0)
+    public function __construct(public string $name, public int $price = 0, string $id = '')
     {
+        $this->id = $id === '' ? $name : $id;
     }
 }

@@ -12,9 +12,12 @@ final readonly class Ladder
     /** @var array<int, string> names by the least that is needed, highest first */
     public array $ranks;
 
+    public string $id;
+
     /** @param  array<int, string>  $ranks  names by the least that is needed */
-    public function __construct(public string $field, array $ranks)
+    public function __construct(public string $field, array $ranks, string $id = '')
     {
+        $this->id = $id === '' ? $field : $id;
         krsort($ranks);
         $this->ranks = $ranks;
     }

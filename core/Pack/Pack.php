@@ -45,11 +45,23 @@ final readonly class Pack
     ) {
         $byTrigger = [];
         foreach ($commands as $command) {
-            foreach ($command->triggers() as $trigger) {
+            foreach ($command->triggers->all() as $trigger) {
                 $byTrigger[Fold::caseless($trigger)] ??= $command;
             }
         }
         $this->byTrigger = $byTrigger;
+    }
+
+    /** @param  string  $id  of a command */
+    public function byId(string $id): ?Command
+    {
+        foreach ($this->commands as $command) {
+            if ($command->id === $id) {
+                return $command;
+            }
+        }
+
+        return null;
     }
 
     /** A pack with nothing in it: what a response alone is said with. */

@@ -7,23 +7,50 @@ namespace SilverParrot\Pack;
 /** A named collection of texts to draw from. */
 final readonly class TextList
 {
-    /** @param  list<WeightedText>  $items */
-    public function __construct(public string $name, public array $items, public DrawOrder $order = DrawOrder::Free)
+    /** What its position is kept under; a new name does not change it. */
+    public string $id;
+
+    /** @var list<WeightedText> each with an id of its own */
+    public array $items;
+
+    /** @param  list<WeightedText>  $items  those without an id are told apart by their texts, as all were before they had any */
+    public function __construct(public string $name, array $items, public DrawOrder $order = DrawOrder::Free, string $id = '')
     {
+        $this->id = $id === '' ? $name : $id;
+        $ids = self::idsByText($items);
+        $taken = [];
+        foreach ($items as $place => $item) {
+            $own = $item->id === '' ? $ids[$place] : $item->id;
+            for ($unique = $own, $times = 2; isset($taken[$unique]); $times++) {
+                $unique = "$own-$times";
+            }
+            $taken[$unique] = true;
+            $items[$place] = $item->id === $unique ? $item : new WeightedText($item->text, $item->weight, $unique);
+        }
+        $this->items = $items;
     }
 
-    /** @return list<string> what tells the items apart, in their order: an edit of one leaves the others what they were */
-    public function keys(): array
+    /** @return list<string> */
+    public function ids(): array
     {
-        $keys = [];
+        return array_map(static fn (WeightedText $item): string => $item->id, $this->items);
+    }
+
+    /**
+     * @param  list<WeightedText>  $items
+     * @return list<string> the ids that they have where they are given none
+     */
+    public static function idsByText(array $items): array
+    {
+        $ids = [];
         $times = [];
-        foreach ($this->items as $item) {
+        foreach ($items as $item) {
             // Never digits alone, which PHP would make a number of.
-            $key = 'i'.hash('xxh64', $item->text);
-            $times[$key] = ($times[$key] ?? 0) + 1;
-            $keys[] = $times[$key] === 1 ? $key : "$key-{$times[$key]}";
+            $id = 'i'.hash('xxh64', $item->text);
+            $times[$id] = ($times[$id] ?? 0) + 1;
+            $ids[] = $times[$id] === 1 ? $id : "$id-{$times[$id]}";
         }
 
-        return $keys;
+        return $ids;
     }
 }

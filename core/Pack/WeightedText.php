@@ -7,8 +7,11 @@ namespace SilverParrot\Pack;
 /** One of several texts, and its share of the draws. */
 final readonly class WeightedText
 {
-    /** @param  int  $weight 1 to 1000 */
-    public function __construct(public string $text, public int $weight = 1)
+    /**
+     * @param  int  $weight 1 to 1000
+     * @param  string  $id  which an edit of the text does not change; empty where it never had one
+     */
+    public function __construct(public string $text, public int $weight = 1, public string $id = '')
     {
     }
 }

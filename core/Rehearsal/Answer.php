@@ -15,7 +15,7 @@ final class Answer
     {
         return [
             'said' => $outcome->texts(),
-            'closed' => $outcome->closed === null ? null : ['gate' => $outcome->closed->gate, 'sentence' => $outcome->closed->sentence],
+            'closed' => $outcome->closed === null ? null : ['gate' => $outcome->closed->gate, 'sentence' => $outcome->closed->reason],
             'failed' => $outcome->failed === null ? null : ['code' => $outcome->failed->reason, 'sentence' => $outcome->failed->getMessage()],
             'changes' => array_map(Told::change(...), $outcome->authoredChanges()),
         ];

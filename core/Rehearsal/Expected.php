@@ -24,6 +24,6 @@ final class Expected
         }
         $outcome = $rehearsal->line($expectation->eventKey, $person, $expectation->line, $expectation->at);
 
-        return new Holding($expectation, $person->name, $outcome->texts(), $outcome->closed->sentence ?? $outcome->failed?->getMessage() ?? ($outcome->command === null ? 'the line sets nothing off any more' : ''));
+        return new Holding($expectation, $person->name, $outcome->texts(), $outcome->closed->reason ?? $outcome->failed?->getMessage() ?? ($outcome->command === null ? 'the line sets nothing off any more' : ''));
     }
 }

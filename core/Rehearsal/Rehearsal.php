@@ -7,6 +7,7 @@ namespace SilverParrot\Rehearsal;
 use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Outcome;
@@ -68,13 +69,21 @@ final class Rehearsal
     /** @param  string  $key the same for the same line of the same rehearsal: luck hangs on it */
     public function line(string $key, Person $by, string $text, Moment $at): Outcome
     {
-        $world = new World($this->pack, $this->store->whole(), $this->situation->readings($this->store->values()), $at, new KeyedChance($this->seed, $key), $this->profile, $this->traced);
-        $carried = $this->driver->hear(new ChatLine($key, $by, $text, $at), $world);
+        return $this->hear(new ChatLine($key, $by, $text, $at));
+    }
+
+    public function hear(Event $event): Outcome
+    {
+        $world = new World($this->pack, $this->store->whole(), $this->situation->readings($this->store->values()), $event->at(), new KeyedChance($this->seed, $event->key()), $this->profile, $this->traced);
+        $carried = $this->driver->hear($event, $world);
         if (! $carried->outcome instanceof Outcome) {
-            throw new \LogicException('Two lines of a rehearsal have the same key.');
+            throw new \LogicException('Two events of a rehearsal have the same key.');
         }
         $this->given = $carried->memory;
-        $this->meet($by);
+        $person = $event->person();
+        if ($person !== null) {
+            $this->meet($person);
+        }
 
         return $carried->outcome;
     }

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace SilverParrot\Rehearsal;
 
+use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
-/** Runs a whole chat through a rehearsal. */
+/** Runs a whole chat through a rehearsal, and what comes of it later. */
 final class Runner
 {
     /**
@@ -23,14 +24,20 @@ final class Runner
             $known = $rehearsal->person((string) $name);
             $rehearsal->enter(Person::known($known->id ?? "cast-$name", $known->login ?? (string) $name, $known->name ?? '', Levels::of(...$held), $known->tier ?? 0));
         }
+        $queue = new EventQueue;
+        $numbers = [];
+        foreach ($lines as $number => $line) {
+            $key = self::key($number, $line);
+            $numbers[$key] = $number;
+            $queue->add(new ChatLine($key, self::person($rehearsal, $line->by), $line->text, $start->plusMillis($line->millis)));
+        }
         $heard = [];
-        foreach ($lines as $index => $line) {
-            $person = $rehearsal->person($line->by);
-            if ($person === null) {
-                $person = Person::known('cast-'.Fold::caseless($line->by), $line->by, $line->by, Levels::of());
-                $rehearsal->enter($person);
-            }
-            $heard[] = new Heard($line, $person, $rehearsal->line(self::key($index, $line), $person, $line->text, $start->plusMillis($line->millis)));
+        while (($event = $queue->next()) !== null) {
+            $outcome = $rehearsal->hear($event);
+            array_map($queue->add(...), $outcome->later);
+            $number = $event instanceof ChatLine ? $numbers[$event->key] ?? null : null;
+            $by = $event->person();
+            $heard[] = new Heard($number === null ? new TimedLine($event->at()->millis - $start->millis, $by->login ?? '', $event->line()->text ?? '') : $lines[$number], $by, $outcome, $number);
         }
 
         return new Report($heard);
@@ -40,5 +47,17 @@ final class Runner
     public static function key(int $index, TimedLine $line): string
     {
         return $line->key === '' ? "line $index" : $line->key;
+    }
+
+    /** Who is nobody of the cast comes in as a viewer without any level. */
+    private static function person(Rehearsal $rehearsal, string $name): Person
+    {
+        $person = $rehearsal->person($name);
+        if ($person === null) {
+            $person = Person::known('cast-'.Fold::caseless($name), $name, $name, Levels::of());
+            $rehearsal->enter($person);
+        }
+
+        return $person;
     }
 }

@@ -127,10 +127,10 @@ final readonly class Situation
                 CounterScope::Category => Key::category((string) $owner),
                 CounterScope::Viewer => Key::viewer((string) $owner),
             };
-            $memory[Key::counter($counter->name, $key)->id()] = $number;
+            $memory[Key::counter($counter->id, $key)->id()] = $number;
         }
         if ($counter->scope === CounterScope::Category) {
-            $memory[Key::counter($counter->name, Key::TOTAL)->id()] = array_sum($numbers);
+            $memory[Key::counter($counter->id, Key::TOTAL)->id()] = array_sum($numbers);
         }
 
         return $memory;

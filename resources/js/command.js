@@ -59,9 +59,7 @@ class CommandPage {
         if (state) {
             state.textContent = keptIt ? 'Not saved; kept on this machine.' : 'Saved.';
         }
-        if (event.target.matches('[data-who]')) {
-            this.form.querySelector('[data-some]').hidden = event.target.value !== 'any_of';
-        }
+        this.showFor(event.target);
         this.grow();
         this.weights();
         this.typedAt = performance.now();
@@ -122,7 +120,7 @@ class CommandPage {
         for (const [place, editor] of this.editors) {
             const area = this.form.querySelector(`[data-editor="${place}"]`);
             const counted = area?.dataset.focus === undefined ? place : `responses/${filled.indexOf(area)}/text`;
-            const findings = answer.findings[counted] ?? [];
+            const findings = answer.findings[counted] ?? answer.findings[counted.replace(/text$/, 'steps/0/say')] ?? [];
             editor.show(findings);
             findings.forEach((one) => notes.push(this.note(one, place)));
         }
@@ -167,7 +165,7 @@ class CommandPage {
 
     clicked(event) {
         if (event.target.closest('[data-add-response]')) {
-            this.addResponse('', 1).view.focus();
+            this.addResponse({}).view.focus();
         }
         const remove = event.target.closest('[data-remove-response]');
         if (remove) {
@@ -178,7 +176,7 @@ class CommandPage {
         }
     }
 
-    addResponse(text, weight) {
+    addResponse(one) {
         const template = this.form.querySelector('[data-response-template]');
         const used = [...this.form.querySelectorAll('[data-response] [data-focus]')].map((area) => Number(area.dataset.focus));
         const index = Math.max(-1, ...used) + 1;
@@ -186,9 +184,14 @@ class CommandPage {
         holder.innerHTML = template.innerHTML.replaceAll('99', String(index)).replace(/Response \d+/, `Response ${index + 1}`);
         const response = holder.firstElementChild;
         this.form.querySelector('[data-responses]').append(response);
-        response.querySelector('input').value = weight;
+        response.querySelector('[type=number]').value = one.weight ?? '1';
+        response.querySelector('[name$="[id]"]').value = one.id ?? '';
+        if (one.steps) {
+            const steps = Object.assign(document.createElement('input'), { type: 'hidden', name: `responses[${index}][steps]`, value: one.steps });
+            response.append(steps);
+        }
         const area = response.querySelector('textarea');
-        area.value = text;
+        area.value = one.text ?? '';
         this.edit(area);
         this.weights();
         return this.editors.get(area.dataset.editor);
@@ -229,7 +232,7 @@ class CommandPage {
         const responses = {};
         this.form.querySelectorAll('input[type=checkbox]').forEach((box) => (box.checked = false));
         for (const [name, value] of kept?.fields ?? []) {
-            const response = name.match(/^responses\[(\d+)\]\[(text|weight)\]$/);
+            const response = name.match(/^responses\[(\d+)\]\[(text|weight|id|steps)\]$/);
             if (response) {
                 (responses[response[1]] ??= {})[response[2]] = value;
             } else {
@@ -252,8 +255,15 @@ class CommandPage {
         } else if (fields[0]) {
             fields[0].value = value;
         }
-        if (name === 'who') {
-            this.form.querySelector('[data-some]').hidden = value !== 'any_of';
+        if (fields[0]) {
+            this.showFor(fields[0]);
+        }
+    }
+
+    /** What belongs to one choice alone is shown with it. */
+    showFor(field) {
+        if (field.matches('[data-shows]')) {
+            field.parentElement.querySelectorAll('[data-shown-for]').forEach((one) => (one.hidden = one.dataset.shownFor !== field.value));
         }
     }
 
@@ -262,7 +272,7 @@ class CommandPage {
             this.editors.delete(one.querySelector('[data-editor]').dataset.editor);
             one.remove();
         });
-        responses.forEach((one) => this.addResponse(one.text ?? '', one.weight ?? '1'));
+        responses.forEach((one) => this.addResponse(one));
     }
 }
 

@@ -6,10 +6,10 @@ namespace Tests\Air;
 
 use Ground\Port;
 use PHPUnit\Framework\TestCase;
+use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Format\PackFormat;
-use SilverParrot\Pack\WeightedText;
 use Tests\Ground\Sandbox;
 
 /** The talker as it runs: real processes, a real chat over a socket, a real database. One instance serves all of these tests. */
@@ -53,8 +53,8 @@ abstract class AirTestCase extends TestCase
         $read['flood'] = ['person' => 0, 'channel' => 0];
         // The demo's counter stops at a ceiling that hundreds of answers would come to.
         $read['counters'] = [['name' => 'planks']];
-        $pack = PackFormat::read(json_encode($read, JSON_THROW_ON_ERROR))[0]->withCommand(new Command('!count', [new WeightedText($count)], channelCooldown: 0, personCooldown: 0), '!count');
-        $pack = $since === '' ? $pack : $pack->withCommand(new Command('!since', [new WeightedText($since)], channelCooldown: 0, personCooldown: 0), '!since');
+        $pack = PackFormat::read(json_encode($read, JSON_THROW_ON_ERROR))[0]->withCommand(Command::saying('!count', $count)->gated(Cooldown::none()), '!count');
+        $pack = $since === '' ? $pack : $pack->withCommand(Command::saying('!since', $since)->gated(Cooldown::none()), '!since');
         $number = (int) $database->query('SELECT MAX(number) FROM editions WHERE channel_id = 1')->fetchColumn() + 1;
         $database->prepare('INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (1, ?, "", ?, UTC_TIMESTAMP())')->execute([$number, PackFormat::write($pack)]);
         $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);

@@ -9,11 +9,12 @@ use App\Air\ChatConnection;
 use App\Air\Patience;
 use App\Air\Standing;
 use PHPUnit\Framework\Attributes\DataProvider;
+use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Pack\WeightedText;
 
 use function Amp\async;
 use function Amp\delay;
@@ -231,8 +232,8 @@ final class HostileServerTest extends AirTestCase
     {
         $database = $this->air->database();
         $pack = new Pack(\SilverParrot\Chat\Channel::of('loud_cove', 'Loud Cove'), flood: new Flood(0, 0), counters: ['planks' => new \SilverParrot\Pack\Counter('planks')], commands: [
-            new Command('!count', [new WeightedText('[add 1 to counter.planks]')], channelCooldown: 0, personCooldown: 0),
-            new Command('!launch', [new WeightedText('launched')], levels: new \SilverParrot\Pack\LevelRule(atLeast: \SilverParrot\Chat\Level::Streamer), channelCooldown: 0, personCooldown: 0),
+            Command::saying('!count', '[add 1 to counter.planks]')->gated(Cooldown::none()),
+            Command::saying('!launch', 'launched')->gated(new ForLevels(new \SilverParrot\Pack\LevelRule(atLeast: \SilverParrot\Chat\Level::Streamer)), Cooldown::none()),
         ]);
         $server = json_encode(['host' => '127.0.0.1', 'port' => $port, 'tls' => false, 'nick' => 'loud_parrot', 'room' => 'loud_cove', 'sign_in' => 'none', 'account' => ''], JSON_THROW_ON_ERROR);
         $database->prepare("INSERT INTO channels (id, login, name, talkers, details, chat_server, flood_person, flood_channel) VALUES (88, 'loud_cove', 'Loud Cove', '[]', '{}', ?, 0, 0)")->execute([$server]);

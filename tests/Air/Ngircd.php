@@ -11,6 +11,18 @@ use PHPUnit\Framework\Assert;
 /** An IRC server that knows nothing of us: ngircd (Debian), on loopback, with TLS beside plain where certificates are given. */
 final class Ngircd
 {
+    /** The group ffdhe2048 of RFC 7919, appendix A.1: without one the server first looks for primes of its own, which takes a busy machine long. */
+    private const GROUP = <<<'PEM'
+        -----BEGIN DH PARAMETERS-----
+        MIIBCAKCAQEA//////////+t+FRYortKmq/cViAnPTzx2LnFg84tNpWp4TZBFGQz
+        +8yTnc4kmz75fS/jY2MMddj2gbICrsRhetPfHtXV/WVhJDP1H18GbtCFY2VVPe0a
+        87VXE15/V8k1mE8McODmi3fipona8+/och3xWKE2rec1MKzKT0g6eXq8CrGCsyT7
+        YdEIqUuyyOP7uWrat2DX9GgdT0Kj3jlN9K5W7edjcrsZCwenyO4KbXCeAvzhzffi
+        7MA0BM0oNC9hkXL+nOmFg/+OTxIy7vKBg8P+OxtMb61zO7X8vC7CIAXFjvGDfRaD
+        ssbzSibBsu/6iGtCOGEoXJf//////////wIBAg==
+        -----END DH PARAMETERS-----
+        PEM;
+
     /** @var resource|null */
     private $process;
 
@@ -33,7 +45,9 @@ final class Ngircd
                 copy(substr($from, strlen("--$name=")), "{$self->folder}/server.$ending");
                 chmod("{$self->folder}/server.$ending", 0o644);
             }
-            $tls = "[SSL]\nCertFile = {$self->folder}/server.pem\nKeyFile = {$self->folder}/server.key\nPorts = {$self->tlsPort}\n";
+            file_put_contents("{$self->folder}/dh.pem", self::GROUP);
+            chmod("{$self->folder}/dh.pem", 0o644);
+            $tls = "[SSL]\nDHFile = {$self->folder}/dh.pem\nCertFile = {$self->folder}/server.pem\nKeyFile = {$self->folder}/server.key\nPorts = {$self->tlsPort}\n";
         }
         file_put_contents("{$self->folder}/ngircd.conf", "[Global]\nName = irc.local.test\nListen = 127.0.0.1\nPorts = {$self->port}\n{$own}MotdPhrase = ok\n[Limits]\nMaxConnectionsIP = 0\nMaxNickLength = 30\nMaxPenaltyTime = 0\n[Options]\nDNS = no\nIdent = no\nPAM = no\nIncludeDir = /nonexistent\n$tls");
         $self->run();

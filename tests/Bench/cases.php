@@ -6,7 +6,6 @@ declare(strict_types=1);
 
 use SilverParrot\Checks\Checks;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\WeightedText;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Syntax\Row;
 use SilverParrot\Response\Vocabulary;
@@ -36,7 +35,7 @@ foreach (glob(__DIR__.'/../Core/Response/language/*.test') ?: [] as $file) {
         }
     }
 }
-$commands = array_map(static fn (int $i): Command => new Command("!c$i", [new WeightedText($sources[$i % count($sources)])]), range(1, 2_000));
+$commands = array_map(static fn (int $i): Command => Command::saying("!c$i", $sources[$i % count($sources)]), range(1, 2_000));
 $pack = World::pack()->withCommands($commands);
 
 return [
@@ -47,7 +46,7 @@ return [
     }, static function () use ($commands): string {
         $vocabulary = new Vocabulary;
         foreach ($commands as $command) {
-            Response::of($command->responses[0]->text, $vocabulary);
+            Response::of($command->responses[0]->text(), $vocabulary);
         }
 
         return 'looked at';

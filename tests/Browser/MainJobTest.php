@@ -94,14 +94,14 @@ final class MainJobTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!knot')));
-        $page->click('[name=who] option[value=moderator]')->sees('Moderators and up, every 10 s', '#sentence')->sees('Bram, tie us a', '#preview');
-        $page->click('[name=who] option[value=any_of]')->click('[name="any_of[]"][value=vip]')->sees('VIPs, every 10 s', '#sentence')->sees('Pia, tie us a', '#preview');
+        $page->click('[name="gates[levels][who]"] option[value=moderator]')->sees('Moderators and up, every 10 s', '#sentence')->sees('Bram, tie us a', '#preview');
+        $page->click('[name="gates[levels][who]"] option[value=any_of]')->click('[name="gates[levels][any_of][]"][value=vip]')->sees('VIPs, every 10 s', '#sentence')->sees('Pia, tie us a', '#preview');
         $page->click('[name=person] option[value=tamsin]')->sees('silent: it is for VIPs', '#preview');
         $this->say('!knot', 'tamsin');
         $page->sees('closed: it is for VIPs; to open it, speak as one of them', '#whys');
         $page->press('Save')->sees('!knot is saved.');
-        self::assertTrue($page->find('[name="any_of[]"][value=vip]')->isSelected());
-        $page->click('[name=who] option[value=everyone]')->press('Save')->sees('!knot is saved.')->sees('Anyone, every 10 s', '#sentence');
+        self::assertTrue($page->find('[name="gates[levels][any_of][]"][value=vip]')->isSelected());
+        $page->click('[name="gates[levels][who]"] option[value=everyone]')->press('Save')->sees('!knot is saved.')->sees('Anyone, every 10 s', '#sentence');
     }
 
     public function test_several_responses_are_added_weighed_and_removed(): void
@@ -111,9 +111,9 @@ final class MainJobTest extends BrowserTestCase
         $page->go($this->url('/channels/1/write/commands/new'))->write('[name=trigger]', '!many')->write('[data-response] .cm-content', 'one');
         $page->press('Another response to draw from')->write('[data-response]:nth-child(2) .cm-content', 'two [caler]');
         $page->sees('Nothing is named caler.', '#findings')->sees('silent', '#preview .answer');
-        $page->write('[data-response]:nth-child(2) .cm-content', 'two')->write('[data-response]:nth-child(2) input', '3')->sees('of 4 times');
+        $page->write('[data-response]:nth-child(2) .cm-content', 'two')->write('[data-response]:nth-child(2) [type=number]', '3')->sees('of 4 times');
         $page->press('remove', '[data-response]:nth-child(1)')->sees('two', '#preview .answer')->press('Save')->sees('!many is saved.');
-        self::assertSame('two|3', $this->database()->query("SELECT GROUP_CONCAT(CONCAT(text, '|', weight)) FROM command_responses WHERE command_id = ".basename($this->commandPath('!many')))->fetchColumn());
+        self::assertSame('two|3', $this->database()->query("SELECT GROUP_CONCAT(CONCAT(JSON_VALUE(steps, '$[0].say'), '|', weight)) FROM command_responses WHERE command_id = ".basename($this->commandPath('!many')))->fetchColumn());
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!many'");
     }
 

@@ -82,6 +82,6 @@ final class NothingLostTest extends BrowserTestCase
         }
         $page->press('Save')->sees('Somebody saved this command while you wrote.')->sees('Ilse’s words.', '.conflict')->sees('Wren’s words.', '.conflict')->sees('Wren’s words.', '[data-response]');
         $page->press('Save')->sees('!now is saved.');
-        self::assertSame('Wren’s words.', $this->database()->query('SELECT text FROM command_responses WHERE command_id = '.basename($path))->fetchColumn());
+        self::assertSame('Wren’s words.', $this->database()->query('SELECT JSON_VALUE(steps, "$[0].say") FROM command_responses WHERE command_id = '.basename($path))->fetchColumn());
     }
 }

@@ -73,7 +73,7 @@ abstract class TestCase extends Base
     /** Another channel with one command of its own, !bell. */
     protected function harbour(User $streamer): Channel
     {
-        $bell = new \SilverParrot\Pack\Command('!bell', [new \SilverParrot\Pack\WeightedText('ding')]);
+        $bell = \SilverParrot\Pack\Command::saying('!bell', 'ding');
 
         return app(PackRows::class)->make(new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]), $streamer);
     }
@@ -92,8 +92,8 @@ abstract class TestCase extends Base
     protected function fields(array $changed = []): array
     {
         return $changed + [
-            'trigger' => '!wave', 'aliases' => '', 'who' => 'everyone', 'channel_cooldown' => '10', 'person_cooldown' => '60', 'responses' => [['text' => '[caller] waves.', 'weight' => '1']],
-            'level_refusal' => '', 'cooldown_refusal' => '', 'if_it_fails' => '', 'enabled' => '1', 'listed' => '1', 'voice' => 'parrot', 'place' => 'chat', 'group' => '', 'note' => '', 'revision' => '0',
+            'trigger' => '!wave', 'aliases' => '', 'gates' => ['enabled' => '1', 'levels' => ['who' => 'everyone'], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => '[caller] waves.', 'weight' => '1']],
+            'refusals' => ['level' => '', 'cooldown' => ''], 'if_it_fails' => '', 'listed' => '1', 'voice' => 'parrot', 'place' => 'chat', 'group' => '', 'note' => '', 'revision' => '0',
         ];
     }
 }

@@ -15,7 +15,7 @@ final readonly class Backup
 {
     public const FORMAT = 'silver-parrot-backup';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     private const AT_ONCE = 500;
 

@@ -10,7 +10,7 @@ final readonly class BackupFile
     /** Bytes of one line; an edition of a full pack is the longest. */
     private const LONGEST_LINE = 134_217_728;
 
-    private function __construct(private string $file, public ?string $channel, public string $made, public int $rows)
+    private function __construct(private string $file, private int $version, public ?string $channel, public string $made, public int $rows)
     {
     }
 
@@ -39,7 +39,7 @@ final readonly class BackupFile
             throw BackupFailed::broken($file, $rows + 2);
         }
 
-        return new self($file, is_string($head['channel'] ?? null) ? $head['channel'] : null, is_string($head['made'] ?? null) ? $head['made'] : '', $rows);
+        return new self($file, $head['version'], is_string($head['channel'] ?? null) ? $head['channel'] : null, is_string($head['made'] ?? null) ? $head['made'] : '', $rows);
     }
 
     public function name(): string
@@ -47,19 +47,20 @@ final readonly class BackupFile
         return $this->file;
     }
 
-    /** @return iterable<array{string, array<string, null|bool|float|int|string>, int}> table, row, and its line in the file */
+    /** @return iterable<array{string, array<string, null|bool|float|int|string>, int}> table, row as the tables have it today, and its line in the file */
     public function rows(): iterable
     {
+        $older = $this->version === 1 ? new RowsOfVersionOne : null;
         foreach (self::lines($this->file) as $number => $line) {
             if (is_array($line) && is_string($line['in'] ?? null) && is_array($line['row'] ?? null)) {
                 /** @var array<string, null|bool|float|int|string> $row */
                 $row = $line['row'];
-                yield [$line['in'], $row, $number];
+                yield [$line['in'], $older?->row($line['in'], $row) ?? $row, $number];
             }
         }
     }
 
-    /** @return array<array-key, mixed> */
+    /** @return array{version: int, channel?: mixed, made?: mixed} */
     private static function head(string $file, mixed $line): array
     {
         if (! is_array($line) || ($line['format'] ?? null) !== Backup::FORMAT || ! is_int($line['version'] ?? null)) {

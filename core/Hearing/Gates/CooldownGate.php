@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Gates;
 
-use SilverParrot\Hearing\Attempt;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\View;
 use SilverParrot\Value\Moment;
+use SilverParrot\Value\TimeSpan;
 
 /** So many seconds must lie between two runs: for everybody together, or for each person. */
 final readonly class CooldownGate implements Gate
 {
-    public function __construct(private Reach $reach)
+    /** @param  int  $seconds  more than 0 */
+    public function __construct(private Reach $reach, private int $seconds)
     {
     }
 
@@ -22,38 +22,30 @@ final readonly class CooldownGate implements Gate
         return "{$this->reach->value} cooldown";
     }
 
-    public function reads(Attempt $attempt): array
+    public function stand(Context $context): Open|Closed|Pending
     {
-        return $this->seconds($attempt) > 0 ? [$this->key($attempt)] : [];
-    }
-
-    public function check(Attempt $attempt, View $memory): ?Closed
-    {
-        $seconds = $this->seconds($attempt);
-        $last = $seconds > 0 ? $memory->value($this->key($attempt)) : null;
-        $opens = is_int($last) && Age::millis($last, $attempt->at) !== null ? new Moment($last + $seconds * 1000) : null;
-
-        return $opens !== null && $attempt->at->millis < $opens->millis
-            ? Closed::cooldown($this->name(), $attempt->at, $opens, $attempt->command->cooldownRefusal) : null;
-    }
-
-    public function passed(Attempt $attempt, View $memory): array
-    {
-        if ($this->seconds($attempt) === 0) {
-            return [];
+        $owner = $this->reach->owner($context);
+        if ($owner === null) {
+            return new Open;
         }
-        $key = $this->key($attempt);
+        $key = Key::lastRun($context->command->id, $owner);
+        $memory = $context->world->memory;
+        if (! $memory->knows($key)) {
+            return Pending::key($key);
+        }
+        $last = $memory->value($key);
+        $opens = is_int($last) && Age::millis($last, $context->at) !== null ? new Moment($last + $this->seconds * 1000) : null;
 
-        return [new Change($key, $memory->value($key), $attempt->at->millis, $this->name(), $this->reach->scope($attempt))];
+        return $opens !== null && $context->at->millis < $opens->millis
+            ? $this->closed($context->at, $opens)
+            : new Open([new Change($key, $last, $context->at->millis, $this->name(), $this->reach->scope($context))]);
     }
 
-    private function seconds(Attempt $attempt): int
+    private function closed(Moment $now, Moment $opens): Closed
     {
-        return $this->reach === Reach::Person ? $attempt->command->personCooldown : $attempt->command->channelCooldown;
-    }
+        $seconds = (int) ceil(($opens->millis - $now->millis) / 1000);
+        $whose = $this->reach === Reach::Person ? 'this person’s cooldown' : 'the channel cooldown';
 
-    private function key(Attempt $attempt): Key
-    {
-        return Key::lastRun($attempt->command->trigger, $this->reach->owner($attempt));
+        return new Closed($this->name(), 'cooldown', "$whose runs another $seconds s", "turn the clock on by $seconds s", ['left' => TimeSpan::between($now, $now->plusMillis($seconds * 1000))], Cooldown::refusal());
     }
 }

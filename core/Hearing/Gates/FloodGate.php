@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Gates;
 
-use SilverParrot\Hearing\Attempt;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\View;
 use SilverParrot\Pack\Flood;
 
 /** Only so many answers within a while, to one person or to everybody, whichever commands they are to. */
@@ -22,46 +20,42 @@ final readonly class FloodGate implements Gate
         return "{$this->reach->value} flood";
     }
 
-    public function reads(Attempt $attempt): array
+    public function stand(Context $context): Open|Closed|Pending
     {
-        return $this->limit($attempt) > 0 ? [$this->key($attempt)] : [];
-    }
-
-    public function check(Attempt $attempt, View $memory): ?Closed
-    {
-        $limit = $this->limit($attempt);
-        $recent = $limit > 0 ? $this->recent($attempt, $memory) : [];
-
-        return count($recent) < $limit || $limit === 0 ? null
-            : Closed::flood($this->name(), $attempt->at, $recent[count($recent) - $limit] + Flood::WINDOW_SECONDS * 1000);
-    }
-
-    public function passed(Attempt $attempt, View $memory): array
-    {
-        if ($this->limit($attempt) === 0) {
-            return [];
+        $flood = $context->world->pack->flood;
+        $limit = $this->reach === Reach::Person ? $flood->person : $flood->channel;
+        $owner = $this->reach->owner($context);
+        if ($limit === 0 || $owner === null) {
+            return new Open;
         }
-        $key = $this->key($attempt);
+        $key = Key::recentAnswers($owner);
+        if (! $context->world->memory->knows($key)) {
+            return Pending::key($key);
+        }
+        $kept = $context->world->memory->value($key);
+        $recent = self::recent($kept, $context);
 
-        return [new Change($key, $memory->value($key), ['at' => [...$this->recent($attempt, $memory), $attempt->at->millis]], $this->name(), $this->reach->scope($attempt))];
+        return count($recent) < $limit
+            ? new Open([new Change($key, $kept, ['at' => [...$recent, $context->at->millis]], $this->name(), $this->reach->scope($context))])
+            : $this->closed($context, $recent[count($recent) - $limit] + Flood::WINDOW_SECONDS * 1000);
     }
 
-    /** @return list<int> when answers were given within the window, oldest first */
-    private function recent(Attempt $attempt, View $memory): array
+    /**
+     * @param  null|bool|int|string|array<string, mixed>  $kept
+     * @return list<int> when answers were given within the window, oldest first
+     */
+    private static function recent(null|bool|int|string|array $kept, Context $context): array
     {
-        $kept = $memory->value($this->key($attempt));
         $window = Flood::WINDOW_SECONDS * 1000;
 
-        return array_values(array_filter(is_array($kept) && is_array($kept['at'] ?? null) ? $kept['at'] : [], static fn (mixed $at): bool => is_int($at) && (Age::millis($at, $attempt->at) ?? $window) < $window));
+        return array_values(array_filter(is_array($kept) && is_array($kept['at'] ?? null) ? $kept['at'] : [], static fn (mixed $at): bool => is_int($at) && (Age::millis($at, $context->at) ?? $window) < $window));
     }
 
-    private function limit(Attempt $attempt): int
+    private function closed(Context $context, int $opensAt): Closed
     {
-        return $this->reach === Reach::Person ? $attempt->flood->person : $attempt->flood->channel;
-    }
+        $seconds = max(1, (int) ceil(($opensAt - $context->at->millis) / 1000));
+        $who = $this->reach === Reach::Person ? 'this person has had' : 'the channel has had';
 
-    private function key(Attempt $attempt): Key
-    {
-        return Key::recentAnswers($this->reach->owner($attempt));
+        return new Closed($this->name(), 'flood', "$who as many answers as there may be in half a minute; the next in $seconds s", "turn the clock on by $seconds s");
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Gates;
 
-use SilverParrot\Hearing\Attempt;
 use SilverParrot\Memory\Key;
 
 /** Whom a gate counts for. */
@@ -16,15 +15,18 @@ enum Reach: string
     /** Each person by themselves. */
     case Person = 'person';
 
-    /** The owner of what is remembered, as keys have it. */
-    public function owner(Attempt $attempt): string
+    /** The owner of what is remembered, as keys have it; null where there is no person to count for. */
+    public function owner(Context $context): ?string
     {
-        return $this === self::Person ? Key::viewer($attempt->caller->id) : Key::CHANNEL;
+        return match ($this) {
+            self::Channel => Key::CHANNEL,
+            self::Person => $context->person === null ? null : Key::viewer($context->person->id),
+        };
     }
 
     /** In the words of reports. */
-    public function scope(Attempt $attempt): string
+    public function scope(Context $context): string
     {
-        return $this === self::Person ? $attempt->caller->login : 'channel';
+        return $this === self::Person && $context->person !== null ? $context->person->login : 'channel';
     }
 }

@@ -21,6 +21,9 @@ enum EntryKind: string
     /** Its first word is a command's trigger. */
     case Triggered = 'triggered';
 
+    /** A pause between two steps is over. */
+    case WentOn = 'went-on';
+
     case GateOpen = 'gate-open';
 
     case GateClosed = 'gate-closed';
@@ -55,6 +58,7 @@ enum EntryKind: string
             self::NoTrigger => 'silent: the line begins with no trigger',
             self::Mistyped => "silent: nothing is called {$data['typed']}".($data['nearest'] === '' ? '' : ": did you mean {$data['nearest']}?"),
             self::Triggered => $data['typed'] === $data['trigger'] ? "{$data['trigger']} was set off" : "{$data['trigger']} was set off by “{$data['typed']}”",
+            self::WentOn => "the pause is over, and {$data['trigger']} goes on",
             self::GateOpen => "open: {$data['gate']}",
             self::GateClosed => "closed: {$data['sentence']}; to open it, {$data['opens']}",
             self::Drew => "response {$data['number']} of {$data['of']} was drawn",

@@ -60,11 +60,16 @@ final class Trace implements SlotTrace
         $this->add(EntryKind::Triggered, ['trigger' => $triggered->command->trigger, 'typed' => $triggered->typed]);
     }
 
+    public function wentOn(string $trigger): void
+    {
+        $this->add(EntryKind::WentOn, ['trigger' => $trigger]);
+    }
+
     public function gate(string $name, ?Closed $closed): void
     {
         $closed === null
             ? $this->add(EntryKind::GateOpen, ['gate' => $name])
-            : $this->add(EntryKind::GateClosed, ['gate' => $name, 'sentence' => $closed->sentence, 'opens' => $closed->opens]);
+            : $this->add(EntryKind::GateClosed, ['gate' => $name, 'sentence' => $closed->reason, 'opens' => $closed->opens]);
     }
 
     public function drew(int $index, int $of): void

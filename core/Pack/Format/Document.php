@@ -50,6 +50,12 @@ final readonly class Document
         return new self($value, '', new Findings);
     }
 
+    /** @param  array<array-key, mixed>  $value  what stands in it, read from its file already */
+    public static function of(array $value): self
+    {
+        return new self($value, '', new Findings);
+    }
+
     /** @return list<Finding> */
     public function findings(): array
     {
@@ -84,13 +90,14 @@ final readonly class Document
         return $this;
     }
 
-    public function format(string $format, string $name): self
+    /** @param  non-empty-list<int>  $versions  those that can be read */
+    public function format(string $format, string $name, array $versions = [1]): self
     {
         if (! $this->isObject() || ($this->entries()['format'] ?? null) !== $format) {
-            $this->flaw(Flaw::WrongFormat, ['wanted' => $name, 'format' => $format]);
-        } elseif (($this->entries()['version'] ?? null) !== 1) {
+            $this->flaw(Flaw::WrongFormat, ['wanted' => $name, 'format' => $format, 'version' => (string) max($versions)]);
+        } elseif (! in_array($this->entries()['version'] ?? null, $versions, true)) {
             $version = $this->entries()['version'] ?? 'none';
-            $this->at('version')->flaw(Flaw::WrongVersion, ['version' => is_scalar($version) ? (string) $version : '?']);
+            $this->at('version')->flaw(Flaw::WrongVersion, ['version' => is_scalar($version) ? (string) $version : '?', 'known' => (string) max($versions)]);
         }
 
         return $this;
@@ -240,6 +247,17 @@ final readonly class Document
         return $name;
     }
 
+    /** The stable id of a definition: letters, digits and signs, without spaces. */
+    public function id(): string
+    {
+        $id = $this->text(60);
+        if (is_string($this->value) && preg_match('/^[^\p{C}\p{Z}]++$/Du', $id) !== 1) {
+            $this->flaw(Flaw::NotAnId, ['value' => $id]);
+        }
+
+        return $id;
+    }
+
     public function trigger(): string
     {
         $trigger = $this->text(60);
@@ -268,9 +286,9 @@ final readonly class Document
     }
 
     /**
-     * Definitions by their folded names; a name that is there twice is a finding.
+     * Definitions by their folded names; a name or an id that is there twice is a finding.
      *
-     * @template T of object{name: string}
+     * @template T of object{id: string, name: string}
      *
      * @param  callable(self): T  $read
      * @return array<string, T>
@@ -278,12 +296,16 @@ final readonly class Document
     public function named(string $key, int $most, callable $read): array
     {
         $named = [];
+        $ids = [];
         foreach ($this->has($key) ? $this->at($key)->items($most) : [] as $item) {
             $one = $read($item);
             $folded = Fold::caseless($one->name);
             if (isset($named[$folded])) {
                 $item->at('name')->flaw(Flaw::NameTwice, ['value' => $one->name]);
+            } elseif (isset($ids[Fold::caseless($one->id)])) {
+                $item->at($item->has('id') ? 'id' : 'name')->flaw(Flaw::IdTwice, ['value' => $one->id]);
             }
+            $ids[Fold::caseless($one->id)] = true;
             $named[$folded] = $one;
         }
 

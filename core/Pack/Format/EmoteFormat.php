@@ -12,7 +12,7 @@ final class EmoteFormat
 {
     public static function read(Document $emote): Emote
     {
-        $emote->object(['word', 'picture', 'levels'], ['word']);
+        $emote->object(['id', 'word', 'picture', 'levels'], ['word']);
         $word = $emote->at('word')->text(40);
         if (! Emote::isWord($word)) {
             $emote->at('word')->flaw(Flaw::NotAnEmote, ['value' => $word]);
@@ -23,12 +23,12 @@ final class EmoteFormat
             $picture = '';
         }
 
-        return new Emote($word, $picture, $emote->has('levels') ? LevelFormat::readRule($emote->at('levels')) : new LevelRule);
+        return new Emote($word, $picture, $emote->has('levels') ? LevelFormat::readRule($emote->at('levels')) : new LevelRule, $emote->has('id') ? $emote->at('id')->id() : '');
     }
 
     /** @return array<string, mixed> */
     public static function write(Emote $emote): array
     {
-        return ['word' => $emote->word] + array_filter(['picture' => $emote->picture, 'levels' => LevelFormat::writeRule($emote->levels)], static fn (string|array $part): bool => $part !== '' && $part !== []);
+        return ($emote->id === $emote->word ? [] : ['id' => $emote->id]) + ['word' => $emote->word] + array_filter(['picture' => $emote->picture, 'levels' => LevelFormat::writeRule($emote->levels)], static fn (string|array $part): bool => $part !== '' && $part !== []);
     }
 }

@@ -23,6 +23,8 @@ enum Flaw: string implements FindingKind
     case TooMany = 'too-many';
     case NotAName = 'not-a-name';
     case NotATrigger = 'not-a-trigger';
+    case NotAnId = 'not-an-id';
+    case IdTwice = 'id-twice';
     case NameTwice = 'name-twice';
     case RankTwice = 'rank-twice';
     case KeyTwice = 'key-twice';
@@ -59,6 +61,8 @@ enum Flaw: string implements FindingKind
             self::TooMany => 'There are more than {limit}.',
             self::NotAName => '“{value}” cannot be a name.',
             self::NotATrigger => '“{value}” cannot be a trigger.',
+            self::NotAnId => '“{value}” cannot be an id.',
+            self::IdTwice => 'Two of them have the id “{value}”.',
             self::NameTwice => '“{value}” is there twice.',
             self::RankTwice => 'Two ranks begin at {value}.',
             self::KeyTwice => '“{key}” appears twice in the same object, and only one of the two could be kept.',
@@ -76,8 +80,8 @@ enum Flaw: string implements FindingKind
         return match ($this) {
             self::NotReadable => 'Write it as JSON or YAML, without tags.',
             self::TooLarge, self::TooMany => 'Divide it.',
-            self::WrongFormat => 'Begin it with "format": "{format}" and "version": 1.',
-            self::WrongVersion => 'Write "version": 1, or use a newer Silver Parrot.',
+            self::WrongFormat => 'Begin it with "format": "{format}" and "version": {version}.',
+            self::WrongVersion => 'Write "version": {known}, or use a newer Silver Parrot.',
             self::UnknownKey => 'Did you mean “{nearest}”?',
             self::MissingKey => 'Write it.',
             self::WrongKind => 'Write {wanted}.',
@@ -86,6 +90,8 @@ enum Flaw: string implements FindingKind
             self::TextTooLong => 'Shorten it.',
             self::NotAName => 'A name begins with a letter or “_” and has letters, digits and “_” only.',
             self::NotATrigger => 'A trigger is one word, without spaces or brackets.',
+            self::NotAnId => 'An id is one word, without spaces; leave it out, and it gets one.',
+            self::IdTwice => 'Leave one of them out, and it gets another.',
             self::NameTwice => 'Take another name for one of them.',
             self::RankTwice => 'Let one of them begin at another number.',
             self::KeyTwice => 'Take one of them out, or give it another name.',

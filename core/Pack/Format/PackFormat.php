@@ -9,6 +9,7 @@ use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Zones;
 use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\DrawOrder;
@@ -31,7 +32,10 @@ final class PackFormat
 {
     public const FORMAT = 'silver-parrot-pack';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
+
+    /** Those that are read: what the first did not know is optional in the second. */
+    private const READ = [1, self::VERSION];
 
     private const DEFINITIONS = 1_000;
 
@@ -44,16 +48,16 @@ final class PackFormat
         if (is_array($document)) {
             return [Pack::blank(), $document];
         }
-        $document->object(self::KEYS)->format(self::FORMAT, 'Silver Parrot pack');
+        $document->object(self::KEYS)->format(self::FORMAT, 'Silver Parrot pack', self::READ);
         $pack = new Pack(
             $document->has('channel') ? self::readChannel($document->at('channel')) : Pack::blank()->channel,
             $document->has('parrot') ? $document->at('parrot')->text(60) : 'silver_parrot',
             $document->has('talkers') ? array_map(static fn (Document $one): string => $one->text(60), $document->at('talkers')->items(100)) : [],
-            $document->has('commands') ? array_map(CommandFormat::read(...), $document->at('commands')->items(Limits::COMMANDS)) : [],
+            $document->has('commands') ? self::readCommands($document->at('commands')) : [],
             $document->named('facts', self::DEFINITIONS, self::readFact(...)),
             $document->named('lists', self::DEFINITIONS, self::readList(...)),
             $document->named('counters', self::DEFINITIONS, self::readCounter(...)),
-            $document->named('occasions', self::DEFINITIONS, static fn (Document $one): Occasion => new Occasion($one->object(['name'], ['name'])->at('name')->name())),
+            $document->named('occasions', self::DEFINITIONS, static fn (Document $one): Occasion => new Occasion($one->object(['id', 'name'], ['name'])->at('name')->name(), self::id($one))),
             $document->named('fields', self::DEFINITIONS, self::readField(...)),
             $document->has('cast') ? array_map(self::readCastMember(...), $document->at('cast')->items(200)) : [],
             $document->has('flood') ? self::readFlood($document->at('flood')) : new Flood,
@@ -77,19 +81,47 @@ final class PackFormat
         ] + array_filter([
             'talkers' => $pack->talkers,
             'commands' => array_map(CommandFormat::write(...), $pack->commands),
-            'facts' => array_map(static fn (Fact $fact): array => ['name' => $fact->name, 'text' => $fact->text], array_values($pack->facts)),
+            'facts' => array_map(static fn (Fact $fact): array => self::named($fact) + ['text' => $fact->text], array_values($pack->facts)),
             'lists' => array_map(self::writeList(...), array_values($pack->lists)),
             'counters' => array_map(self::writeCounter(...), array_values($pack->counters)),
-            'occasions' => array_map(static fn (Occasion $occasion): array => ['name' => $occasion->name], array_values($pack->occasions)),
-            'fields' => array_map(static fn (Field $field): array => ['name' => $field->name, 'type' => $field->type->value] + ($field->start === null ? [] : ['start' => $field->start]), array_values($pack->fields)),
+            'occasions' => array_map(static fn (Occasion $occasion): array => self::named($occasion), array_values($pack->occasions)),
+            'fields' => array_map(static fn (Field $field): array => self::named($field) + ['type' => $field->type->value] + ($field->start === null ? [] : ['start' => $field->start]), array_values($pack->fields)),
             'cast' => array_map(self::writeCastMember(...), $pack->cast),
-            'goods' => array_map(static fn (Goods $goods): array => ['name' => $goods->name] + ($goods->price === 0 ? [] : ['price' => $goods->price]), array_values($pack->goods)),
-            'ladders' => array_map(static fn (Ladder $ladder): array => ['field' => $ladder->field, 'ranks' => array_map(static fn (int $least, string $name): array => ['at' => $least, 'name' => $name], array_keys($ladder->ranks), $ladder->ranks)], array_values($pack->ladders)),
+            'goods' => array_map(static fn (Goods $goods): array => self::named($goods) + ($goods->price === 0 ? [] : ['price' => $goods->price]), array_values($pack->goods)),
+            'ladders' => array_map(static fn (Ladder $ladder): array => ($ladder->id === $ladder->field ? [] : ['id' => $ladder->id]) + ['field' => $ladder->field, 'ranks' => array_map(static fn (int $least, string $name): array => ['at' => $least, 'name' => $name], array_keys($ladder->ranks), $ladder->ranks)], array_values($pack->ladders)),
             'emotes' => array_map(EmoteFormat::write(...), $pack->emotes),
             'flood' => $pack->flood == new Flood ? [] : ['person' => $pack->flood->person, 'channel' => $pack->flood->channel],
         ], static fn (array $part): bool => $part !== []);
 
         return json_encode($document, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+    }
+
+    /** @return list<Command> */
+    private static function readCommands(Document $commands): array
+    {
+        $read = [];
+        $ids = [];
+        foreach ($commands->items(Limits::COMMANDS) as $one) {
+            $read[] = $command = CommandFormat::read($one);
+            // What has no id of its own is told apart by its trigger; two of those are found as such.
+            if ($one->has('id') && isset($ids[$command->id])) {
+                $one->at('id')->flaw(Flaw::IdTwice, ['value' => $command->id]);
+            }
+            $ids[$command->id] = true;
+        }
+
+        return $read;
+    }
+
+    private static function id(Document $definition): string
+    {
+        return $definition->has('id') ? $definition->at('id')->id() : '';
+    }
+
+    /** @return array<string, mixed> the id is written where it is not the name */
+    private static function named(Fact|TextList|Counter|Occasion|Field|Goods $one): array
+    {
+        return ($one->id === $one->name ? [] : ['id' => $one->id]) + ['name' => $one->name];
     }
 
     private static function readChannel(Document $channel): Channel
@@ -122,31 +154,32 @@ final class PackFormat
 
     private static function readFact(Document $fact): Fact
     {
-        $fact->object(['name', 'text'], ['name', 'text']);
+        $fact->object(['id', 'name', 'text'], ['name', 'text']);
 
-        return new Fact($fact->at('name')->name(), $fact->at('text')->text());
+        return new Fact($fact->at('name')->name(), $fact->at('text')->text(), self::id($fact));
     }
 
     private static function readList(Document $list): TextList
     {
-        $list->object(['name', 'order', 'items'], ['name', 'items']);
+        $list->object(['id', 'name', 'order', 'items'], ['name', 'items']);
 
         return new TextList(
             $list->at('name')->name(),
             array_map(WeightedTextFormat::read(...), $list->at('items')->items(10_000)),
             $list->has('order') ? $list->at('order')->oneOf(DrawOrder::class) : DrawOrder::Free,
+            self::id($list),
         );
     }
 
     /** @return array<string, mixed> */
     private static function writeList(TextList $list): array
     {
-        return ['name' => $list->name] + ($list->order === DrawOrder::Free ? [] : ['order' => $list->order->value]) + ['items' => array_map(WeightedTextFormat::write(...), $list->items)];
+        return self::named($list) + ($list->order === DrawOrder::Free ? [] : ['order' => $list->order->value]) + ['items' => array_map(WeightedTextFormat::write(...), $list->items, TextList::idsByText($list->items))];
     }
 
     private static function readCounter(Document $counter): Counter
     {
-        $counter->object(['name', 'scope', 'start', 'floor', 'ceiling', 'reset'], ['name']);
+        $counter->object(['id', 'name', 'scope', 'start', 'floor', 'ceiling', 'reset'], ['name']);
         $bound = static fn (string $key, ?int $default): ?int => ! $counter->has($key) ? $default
             : ($counter->at($key)->scalar() === null ? null : $counter->at($key)->whole(-Limits::COUNTER, Limits::COUNTER));
 
@@ -157,13 +190,14 @@ final class PackFormat
             $bound('floor', 0),
             $bound('ceiling', null),
             $counter->has('reset') ? $counter->at('reset')->oneOf(Reset::class) : Reset::Never,
+            self::id($counter),
         );
     }
 
     /** @return array<string, mixed> */
     private static function writeCounter(Counter $counter): array
     {
-        return ['name' => $counter->name]
+        return self::named($counter)
             + ($counter->scope === CounterScope::Channel ? [] : ['scope' => $counter->scope->value])
             + ($counter->start === 0 ? [] : ['start' => $counter->start])
             + ($counter->floor === 0 ? [] : ['floor' => $counter->floor])
@@ -173,20 +207,21 @@ final class PackFormat
 
     private static function readField(Document $field): Field
     {
-        $field->object(['name', 'type', 'start'], ['name']);
+        $field->object(['id', 'name', 'type', 'start'], ['name']);
 
         return new Field(
             $field->at('name')->name(),
             $field->has('type') ? $field->at('type')->oneOf(FieldType::class) : FieldType::Text,
             $field->has('start') ? $field->at('start')->text(Limits::FIELD_TEXT) : null,
+            self::id($field),
         );
     }
 
     private static function readGoods(Document $goods): Goods
     {
-        $goods->object(['name', 'price'], ['name']);
+        $goods->object(['id', 'name', 'price'], ['name']);
 
-        return new Goods($goods->at('name')->name(), $goods->has('price') ? $goods->at('price')->whole(0, Limits::COUNTER) : 0);
+        return new Goods($goods->at('name')->name(), $goods->has('price') ? $goods->at('price')->whole(0, Limits::COUNTER) : 0, self::id($goods));
     }
 
     /** @return array<string, Ladder> */
@@ -194,7 +229,7 @@ final class PackFormat
     {
         $ladders = [];
         foreach ($document->has('ladders') ? $document->at('ladders')->items(self::DEFINITIONS) : [] as $ladder) {
-            $ladder->object(['field', 'ranks'], ['field', 'ranks']);
+            $ladder->object(['id', 'field', 'ranks'], ['field', 'ranks']);
             $ranks = [];
             foreach ($ladder->at('ranks')->items(100) as $rank) {
                 $rank->object(['at', 'name'], ['at', 'name']);
@@ -205,7 +240,7 @@ final class PackFormat
                 $ranks[$least] = $rank->at('name')->text(60);
             }
             $field = $ladder->at('field')->name();
-            $ladders[Fold::caseless($field)] = new Ladder($field, $ranks);
+            $ladders[Fold::caseless($field)] = new Ladder($field, $ranks, self::id($ladder));
         }
 
         return $ladders;

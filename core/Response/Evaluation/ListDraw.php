@@ -34,13 +34,13 @@ final class ListDraw
         if ($list->order === DrawOrder::Free) {
             return $list->items[Weighted::place($weights, $run->draw($span))]->text;
         }
-        $key = Key::listPosition($list->name);
+        $key = Key::listPosition($list->id);
         if (! $run->knows($key)) {
             return Gap::pending();
         }
         $kept = $run->memory()->value($key);
         $position = is_array($kept) ? $kept : [];
-        $items = $list->keys();
+        $items = $list->ids();
         $last = is_string($position['last'] ?? null) ? $position['last'] : '';
         [$place, $more] = match ($list->order) {
             DrawOrder::InTurn => self::inTurn($items, $last, is_int($position['place'] ?? null) ? $position['place'] : -1),

@@ -34,7 +34,7 @@ final readonly class CommandsName implements Name, SaysOwnText
 
     public function outlook(Call $call, Forecast $in): Outlook
     {
-        $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->enabled && $one->listed));
+        $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->isOn() && $one->about->listed));
         $triggers = Outlook::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));
 
         return Outlook::items(Many::of($triggers, count($shown)), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
@@ -46,7 +46,7 @@ final readonly class CommandsName implements Name, SaysOwnText
         if ($call->for !== null && ! $person instanceof Person) {
             return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
         }
-        $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->enabled && $command->listed && (! $person instanceof Person || $command->levels->admits($person->levels)));
+        $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->isOn() && $command->about->listed && (! $person instanceof Person || $command->levels()->admits($person->levels)));
 
         return new Items(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
     }

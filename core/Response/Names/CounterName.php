@@ -149,19 +149,19 @@ final readonly class CounterName implements Name, Remembering, Writable
     private function key(Counter $counter, Call $call, Run $run): Key|Gap|null
     {
         if ($counter->scope === CounterScope::Channel) {
-            return Key::counter($counter->name);
+            return Key::counter($counter->id);
         }
         if ($counter->scope === CounterScope::Category) {
             $category = $run->read(Request::channel('category'));
 
-            return $category instanceof Gap ? $category : Key::counter($counter->name, Key::category(is_string($category) ? $category : ''));
+            return $category instanceof Gap ? $category : Key::counter($counter->id, Key::category(is_string($category) ? $category : ''));
         }
         $person = $this->person($call, $run);
 
         return match (true) {
             ! $person instanceof Person => $person,
             ! $person->isKnown() => null,
-            default => Key::counter($counter->name, Key::viewer($person->id)),
+            default => Key::counter($counter->id, Key::viewer($person->id)),
         };
     }
 
@@ -186,6 +186,6 @@ final readonly class CounterName implements Name, Remembering, Writable
 
     private function total(Counter $counter): Key
     {
-        return Key::counter($counter->name, Key::TOTAL);
+        return Key::counter($counter->id, Key::TOTAL);
     }
 }

@@ -52,7 +52,7 @@ final readonly class GoodsName implements Name, Remembering, Writable
         if ($goods === null || ! $person instanceof Person || ! $person->isKnown()) {
             return $goods === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : ($person instanceof Gap ? $person : null);
         }
-        $key = Key::goods($goods->name, $person->id);
+        $key = Key::goods($goods->id, $person->id);
         if (! $run->knows($key)) {
             return Gap::pending();
         }
@@ -70,7 +70,9 @@ final readonly class GoodsName implements Name, Remembering, Writable
     {
         $person = self::person($call, $run);
 
-        return $person instanceof Person && $person->isKnown() && isset($run->world->pack->goods[$call->folded[1] ?? '']) ? [Key::goods($call->folded[1], $person->id)] : [];
+        $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
+
+        return $goods !== null && $person instanceof Person && $person->isKnown() ? [Key::goods($goods->id, $person->id)] : [];
     }
 
     public function canBeWritten(Call $call, Pack $pack): bool
@@ -89,7 +91,7 @@ final readonly class GoodsName implements Name, Remembering, Writable
             throw Failed::nobodyToChange($person === null ? '' : $person->name, $call->span());
         }
 
-        return $run->knows(Key::goods($goods->name, $person->id)) ? FieldCell::ofGoods($goods, $person, $run) : Gap::pending();
+        return $run->knows(Key::goods($goods->id, $person->id)) ? FieldCell::ofGoods($goods, $person, $run) : Gap::pending();
     }
 
     private static function person(Call $call, Run $run): Person|Gap|null

@@ -93,6 +93,6 @@ final readonly class ListName implements Name, Remembering, SaysOwnText
     {
         $list = $run->world->pack->lists[$call->folded[1] ?? ''] ?? null;
 
-        return $list !== null && $list->order->needsMemory() && $call->operands === [] && ! isset($call->path[2]) ? [Key::listPosition($list->name)] : [];
+        return $list !== null && $list->order->needsMemory() && $call->operands === [] && ! isset($call->path[2]) ? [Key::listPosition($list->id)] : [];
     }
 }

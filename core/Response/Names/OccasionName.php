@@ -48,7 +48,7 @@ final readonly class OccasionName implements Name, Remembering, Writable
         if ($occasion === null) {
             return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
-        $key = Key::occasion($occasion->name);
+        $key = Key::occasion($occasion->id);
         if (! $run->knows($key)) {
             return Gap::pending();
         }
@@ -64,7 +64,9 @@ final readonly class OccasionName implements Name, Remembering, Writable
 
     public function reads(Call $call, Run $run): array
     {
-        return isset($run->world->pack->occasions[$call->folded[1] ?? '']) ? [Key::occasion($call->folded[1])] : [];
+        $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
+
+        return $occasion === null ? [] : [Key::occasion($occasion->id)];
     }
 
     public function canBeWritten(Call $call, Pack $pack): bool
@@ -79,6 +81,6 @@ final readonly class OccasionName implements Name, Remembering, Writable
             return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
 
-        return $run->knows(Key::occasion($occasion->name)) ? new OccasionCell($occasion, $run) : Gap::pending();
+        return $run->knows(Key::occasion($occasion->id)) ? new OccasionCell($occasion, $run) : Gap::pending();
     }
 }

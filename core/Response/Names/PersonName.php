@@ -158,14 +158,14 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         }
 
         $field = match (true) {
-            $part === 'rank' || isset($call->folded[2]) => self::ladder($call, $run->world->pack)?->field,
+            $part === 'rank' || isset($call->folded[2]) => $run->world->pack->field(Fold::caseless(self::ladder($call, $run->world->pack)->field ?? '')),
             in_array($part, self::PARTS, true) => null,
-            default => $run->world->pack->field($part)?->name,
+            default => $run->world->pack->field($part),
         };
 
         return match (true) {
             in_array($part, self::RECORDED, true) => [Key::person($person->login)],
-            $field !== null => [Key::field($field, $person->id)],
+            $field !== null => [Key::field($field->id, $person->id)],
             default => [],
         };
     }
@@ -188,7 +188,7 @@ abstract readonly class PersonName implements Name, Remembering, Writable
             throw Failed::nobodyToChange($person === null ? '' : $person->name, $call->span());
         }
 
-        return $run->knows(Key::field($field->name, $person->id)) ? FieldCell::ofField($field, $person, $run) : Gap::pending();
+        return $run->knows(Key::field($field->id, $person->id)) ? FieldCell::ofField($field, $person, $run) : Gap::pending();
     }
 
     /** `caller.rank` is that of the first ladder, `caller.pebbles.rank` that of the field's. */
@@ -222,7 +222,7 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         if (! $person->isKnown()) {
             return null;
         }
-        $key = Key::field($field->name, $person->id);
+        $key = Key::field($field->id, $person->id);
 
         return $run->knows($key) ? FieldCell::read($field, $run->memory()->value($key)) : Gap::pending();
     }

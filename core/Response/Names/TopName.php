@@ -57,7 +57,7 @@ final readonly class TopName implements Name
         if ($count < 1 || $count > Limits::TOP) {
             return new Gap(GapReason::WrongKind, ['text' => (string) $count, 'wanted' => 'a number from 1 to '.Limits::TOP]);
         }
-        $best = $run->read(Request::top($field->name, $count));
+        $best = $run->read(Request::top($field->id, $count));
 
         return $best instanceof Items || $best instanceof Gap ? $best : null;
     }

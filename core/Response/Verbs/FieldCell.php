@@ -32,13 +32,13 @@ final readonly class FieldCell implements Cell
 
     public static function ofField(Field $field, Person $person, Run $run): self
     {
-        return new self(Key::field($field->name, $person->id), $field, "viewer.{$field->name}", $person, $run);
+        return new self(Key::field($field->id, $person->id), $field, "viewer.{$field->name}", $person, $run);
     }
 
     /** Goods are counted as points are: whole, and never below none. */
     public static function ofGoods(Goods $goods, Person $person, Run $run): self
     {
-        return new self(Key::goods($goods->name, $person->id), new Field($goods->name, FieldType::Points), "goods.{$goods->name}", $person, $run);
+        return new self(Key::goods($goods->id, $person->id), new Field($goods->name, FieldType::Points), "goods.{$goods->name}", $person, $run);
     }
 
     public function shift(int|Number $amount, Span $span): int|Number

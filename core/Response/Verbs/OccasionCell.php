@@ -46,7 +46,7 @@ final readonly class OccasionCell implements Cell
 
     private function keep(?string $iso): void
     {
-        $key = Key::occasion($this->occasion->name);
+        $key = Key::occasion($this->occasion->id);
         $this->run->change(new Change($key, $this->run->memory()->value($key), $iso, "occasion.{$this->occasion->name}", 'channel'));
     }
 }

@@ -82,10 +82,10 @@
                 <h3>Commands on the air</h3>
                 <ul class="ruled">
                     @foreach ($onAir->commands as $command)
-                        @php($isSilent = in_array(SilverParrot\Source\Fold::caseless($command->trigger), $channel->silenced, true))
-                        <li><span @class(['trigger-word', 'is-off' => ! $command->enabled])>{{ $command->trigger }}</span>
+                        @php($isSilent = in_array(SilverParrot\Source\Fold::caseless($command->id), $channel->silenced, true))
+                        <li><span @class(['trigger-word', 'is-off' => ! $command->isOn()])>{{ $command->trigger }}</span>
                             @if ($isSilent)<span class="small">silenced</span>@endif
-                            @if ($mayWrite && ($command->enabled || $isSilent))
+                            @if ($mayWrite && ($command->isOn() || $isSilent))
                                 <form method="post" action="{{ route('publish.silence', $channel) }}" class="inline controls">@csrf<input type="hidden" name="trigger" value="{{ $command->trigger }}"><input type="hidden" name="silent" value="{{ $isSilent ? 0 : 1 }}"><button class="as-link" aria-label="{{ $isSilent ? 'let speak' : 'silence' }} {{ $command->trigger }}">{{ $isSilent ? 'let speak' : 'silence' }}</button></form>
                             @endif</li>
                     @endforeach

@@ -1,10 +1,8 @@
 @php
-    use SilverParrot\Chat\Level;
     $isNew = $row === null;
     $mayWrite = auth()->user()->can('write', $channel);
-    $who = $command->levels->atLeast?->word() ?? ($command->levels->anyOf === [] ? 'everyone' : 'any_of');
     $sum = array_sum(array_map(fn ($one) => $one->weight, $command->responses));
-    $responses = $command->responses === [] ? [new SilverParrot\Pack\WeightedText('')] : $command->responses;
+    $responses = $command->responses === [] ? [SilverParrot\Pack\CommandResponse::saying('')] : $command->responses;
 @endphp
 <x-book :title="($isNew ? 'New command' : $command->trigger).' · '.$channel->name" :channel="$channel" room="write" :address="$isNew ? route('write.new', $channel) : route('write.command', [$channel, $row])">
     <main class="book">
@@ -38,19 +36,16 @@
                 <input type="hidden" name="command" value="{{ $row?->id ?? 0 }}">
                 <input type="hidden" name="focus" value="0">
                 <fieldset @disabled(! $mayWrite)>
-                <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="60" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(' ', $command->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with spaces between" spellcheck="false"></h1>
+                <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="60" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(' ', $command->triggers->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with spaces between" spellcheck="false"></h1>
                 @foreach (array_merge($problems['trigger'] ?? [], $problems['aliases'] ?? []) as $problem)<p class="problem">{{ $problem }}</p>@endforeach
-                <p class="who"><select name="who" class="blank" aria-label="Who may set it off" data-who>
-                        @foreach (Level::cases() as $level)
-                            <option value="{{ $level->word() }}" @selected($who === $level->word())>{{ $level === Level::Everyone ? 'everyone' : ($level === Level::Streamer ? 'the streamer' : $level->plural().' and up') }}</option>
-                        @endforeach
-                        <option value="any_of" @selected($who === 'any_of')>only some levels</option>
-                    </select><span class="some" data-some @if ($who !== 'any_of') hidden @endif>:
-                        @foreach (array_slice(Level::cases(), 1) as $level)
-                            <label><input type="checkbox" name="any_of[]" value="{{ $level->word() }}" @checked(in_array($level, $command->levels->anyOf, true))> {{ $level->plural() }}</label>
-                        @endforeach
-                    </span> may set it off, every <input name="channel_cooldown" value="{{ $command->channelCooldown }}" class="blank short" inputmode="numeric" aria-label="Seconds between two runs, for the whole channel">&nbsp;s, each person once in <input name="person_cooldown" value="{{ $command->personCooldown }}" class="blank short" inputmode="numeric" aria-label="Seconds between two runs, for the same person">&nbsp;s. The parrot says:</p>
-                @foreach (array_merge($problems['who'] ?? [], $problems['channel_cooldown'] ?? [], $problems['person_cooldown'] ?? []) as $problem)<p class="problem">{{ $problem }}</p>@endforeach
+                <p class="who">
+                    @foreach ($command->gates->all() as $setting)
+                        @include('write.gates.'.$setting::key(), ['setting' => $setting])
+                    @endforeach
+                    The parrot says:</p>
+                @foreach ($command->gates->all() as $setting)
+                    @foreach ($problems['gates.'.$setting::key()] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
+                @endforeach
                 <div data-responses>
                     @foreach ($responses as $index => $response)
                         @include('write.partials.response', ['several' => count($responses) > 1])
@@ -58,7 +53,7 @@
                 </div>
                 @foreach ($problems['responses'] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <p class="small"><button type="button" class="as-link" data-add-response>Another response to draw from</button> · <button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What can stand here</button></p>
-                <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => new SilverParrot\Pack\WeightedText(''), 'several' => true])</template>
+                <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => SilverParrot\Pack\CommandResponse::saying(''), 'several' => true])</template>
                 </fieldset>
                 <div class="preview-head small">
                     <label>Said to <select name="person" class="blank" aria-label="Said to whom">
@@ -70,18 +65,16 @@
                 <div id="preview" class="preview" aria-live="polite">@include('write.partials.preview')</div>
                 <fieldset @disabled(! $mayWrite)>
                 <div class="otherwise">
-                    @foreach (['level_refusal' => ['To whom it is not for', 'refusals/level'], 'cooldown_refusal' => ['When it is too early', 'refusals/cooldown'], 'if_it_fails' => ['If it fails', 'if_it_fails']] as $field => [$label, $place])
-                        @php($text = ['level_refusal' => $command->levelRefusal, 'cooldown_refusal' => $command->cooldownRefusal, 'if_it_fails' => $command->ifItFails][$field])
-                        <div class="row-line"><span class="label" id="{{ $field }}-label">{{ $label }}, it says</span>
-                            <textarea name="{{ $field }}" rows="1" maxlength="2000" aria-labelledby="{{ $field }}-label" data-editor="{{ $place }}" placeholder="nothing">{{ $text }}</textarea></div>
-                        @foreach ($problems[$field] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
+                    @foreach (SilverParrot\Hearing\Gates\GateSettings::refusals() as $key => $refusal)
+                        @include('write.partials.reply', ['name' => "refusals[$key]", 'place' => "refusals/$key", 'when' => $refusal->when, 'text' => $command->refusals[$key] ?? ''])
                     @endforeach
+                    @include('write.partials.reply', ['name' => 'if_it_fails', 'place' => 'if_it_fails', 'when' => 'If it fails', 'text' => $command->ifItFails])
                 </div>
-                <p class="settings">It is <label><input type="checkbox" name="enabled" value="1" @checked($command->enabled)> switched on</label> and <label><input type="checkbox" name="listed" value="1" @checked($command->listed)> on the public list</label>;
-                    spoken by <select name="voice" class="blank" aria-label="Voice"><option value="parrot" @selected($command->voice->value === 'parrot')>the parrot</option><option value="streamer" @selected($command->voice->value === 'streamer')>the streamer’s account</option></select>
-                    <select name="place" class="blank" aria-label="Place"><option value="chat" @selected($command->place->value === 'chat')>in the chat</option><option value="reply" @selected($command->place->value === 'reply')>as a reply</option><option value="whisper" @selected($command->place->value === 'whisper')>as a whisper</option></select>;
-                    group <input name="group" value="{{ $command->group }}" class="blank" size="12" maxlength="60" placeholder="none" aria-label="Group">.</p>
-                <p class="row-line"><label class="label" for="note">A note for yourselves</label> <input id="note" name="note" value="{{ $command->note }}" class="blank wide" maxlength="2000" placeholder="nothing"></p>
+                <p class="settings">It is <label><input type="checkbox" name="listed" value="1" @checked($command->about->listed)> on the public list</label>;
+                    spoken by <select name="voice" class="blank" aria-label="Voice"><option value="parrot" @selected($command->delivery->voice->value === 'parrot')>the parrot</option><option value="streamer" @selected($command->delivery->voice->value === 'streamer')>the streamer’s account</option></select>
+                    <select name="place" class="blank" aria-label="Place"><option value="chat" @selected($command->delivery->place->value === 'chat')>in the chat</option><option value="reply" @selected($command->delivery->place->value === 'reply')>as a reply</option><option value="whisper" @selected($command->delivery->place->value === 'whisper')>as a whisper</option></select>;
+                    group <input name="group" value="{{ $command->about->group }}" class="blank" size="12" maxlength="60" placeholder="none" aria-label="Group">.</p>
+                <p class="row-line"><label class="label" for="note">A note for yourselves</label> <input id="note" name="note" value="{{ $command->about->note }}" class="blank wide" maxlength="2000" placeholder="nothing"></p>
                 </fieldset>
                 <p class="sentence" id="sentence">{{ $sentence }}</p>
                 @if ($mayWrite)

@@ -10,9 +10,13 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Checks\Concern;
 use SilverParrot\Checks\Surroundings;
+use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Gates\Enabled;
+use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
@@ -37,7 +41,7 @@ final class ChecksTest extends TestCase
 
     public function test_a_check_that_fails_says_so_and_hinders_no_other(): void
     {
-        $pack = new Pack(World::pack()->channel, commands: [new Command('!a', [new WeightedText('[caler]')])]);
+        $pack = new Pack(World::pack()->channel, commands: [Command::saying('!a', '[caler]')]);
         $broken = new class implements \SilverParrot\Checks\Check
         {
             public function look(\SilverParrot\Checks\Looked $at): array
@@ -56,7 +60,7 @@ final class ChecksTest extends TestCase
         foreach (['words contains "x%d"', 'words is "%d"', 'word 1 > %d', 'counter.planks + %d > 5', 'roll 6 is %d', 'caller is "u%d"', 'words'] as $form) {
             foreach ([' or ', ' and '] as $between) {
                 $conditions = implode($between, array_map(static fn (int $i): string => sprintf($form, $i), range(1, 66)));
-                self::assertNotContains('not-looked-at', array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of(new Pack(World::pack()->channel, commands: [new Command('!a', [new WeightedText("[when $conditions]x[end]")])]))), $form);
+                self::assertNotContains('not-looked-at', array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of(new Pack(World::pack()->channel, commands: [Command::saying('!a', "[when $conditions]x[end]")]))), $form);
             }
         }
     }
@@ -65,21 +69,21 @@ final class ChecksTest extends TestCase
     {
         self::assertSame(
             ['/commands/0/responses/1/text unknown-name', '/commands/0/refusals/level unknown-part', '/commands/0/if_it_fails empty-slot'],
-            $this->found(new Command('!a', [new WeightedText('fine'), new WeightedText('[caler]')], levelRefusal: '[caller.nme]', ifItFails: '[]')),
+            $this->found(Command::saying('!a', 'fine', '[caler]')->refusing(ForLevels::refusal(), '[caller.nme]')->failing('[]')),
         );
     }
 
     public function test_a_trigger_that_is_taken_is_found_where_it_comes_second(): void
     {
-        $say = [new WeightedText('x')];
-        self::assertSame(['/commands/1/trigger trigger-taken', '/commands/1/aliases/1 trigger-taken'], $this->found(new Command('!tide', $say, ['!flow']), new Command('!FLOW', $say, ['!ebb', '!tide'])));
-        self::assertSame([], $this->found(new Command('!tide', $say, ['!flow']), new Command('!ebb', $say)));
+        $say = ['x'];
+        self::assertSame(['/commands/1/trigger trigger-taken', '/commands/1/aliases/1 trigger-taken'], $this->found(Command::saying('!tide', ...$say)->alsoOn('!flow'), Command::saying('!FLOW', ...$say)->alsoOn('!ebb', '!tide')));
+        self::assertSame([], $this->found(Command::saying('!tide', ...$say)->alsoOn('!flow'), Command::saying('!ebb', ...$say)));
     }
 
     public function test_a_command_with_nothing_to_say_is_found_unless_it_is_switched_off(): void
     {
-        self::assertSame(['/commands/0/responses nothing-to-say'], $this->found(new Command('!a', [new WeightedText(" \u{200B}")])));
-        self::assertSame([], $this->found(new Command('!a', [], enabled: false)));
+        self::assertSame(['/commands/0/responses nothing-to-say'], $this->found(Command::saying('!a', " \u{200B}")));
+        self::assertSame([], $this->found(Command::saying('!a')->gated(new Enabled(false))));
     }
 
     /** @return iterable<string, array{string, string}> a response, and what is found in it: code, span, replacement; empty for silence */
@@ -192,7 +196,7 @@ final class ChecksTest extends TestCase
     #[DataProvider('texts')]
     public function test_what_is_found_in_a_text_and_where_it_stays_silent(string $source, string $expected): void
     {
-        $pack = World::pack()->withCommand(new Command('!a', [new WeightedText($source)]));
+        $pack = World::pack()->withCommand(Command::saying('!a', $source));
         $found = array_values(array_filter(Checks::ofCommand($pack->commands[0], $pack, Surroundings::at(Moment::fromIso('2026-11-25'))), static fn (Finding $finding): bool => $finding->at === '/responses/0/text'));
         self::assertSame($expected, implode('; ', array_map(static fn (Finding $finding): string => rtrim("{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}".($finding->replacement === null ? '' : " {$finding->replacement}"), "\n"), $found)));
         foreach ($found as $finding) {
@@ -202,18 +206,18 @@ final class ChecksTest extends TestCase
 
     public function test_what_is_found_on_commands_and_where_it_stays_silent(): void
     {
-        $say = [new WeightedText('x')];
-        self::assertSame(['/commands/0/trigger trigger-too-long'], $this->found(new Command('!averyveryverylongword', $say)));
-        self::assertSame([], $this->found(new Command('!averyveryverylongword', $say, ['!short']), new Command('!anotherlongtriggerword', $say, listed: false)));
-        self::assertSame(['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'], $this->found(new Command('!tide', $say, ['!TIDE', '!flow', '!Flow'])));
-        self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(new Command('!a', $say, channelCooldown: 0, personCooldown: 0)));
+        $say = ['x'];
+        self::assertSame(['/commands/0/trigger trigger-too-long'], $this->found(Command::saying('!averyveryverylongword', ...$say)));
+        self::assertSame([], $this->found(Command::saying('!averyveryverylongword', ...$say)->alsoOn('!short'), Command::saying('!anotherlongtriggerword', ...$say)->described(new Description(listed: false))));
+        self::assertSame(['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'], $this->found(Command::saying('!tide', ...$say)->alsoOn('!TIDE', '!flow', '!Flow')));
+        self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(Command::saying('!a', ...$say)->gated(Cooldown::none())));
         $moderators = new LevelRule(atLeast: Level::Moderator);
-        self::assertSame([], $this->found(new Command('!a', $say, levels: $moderators, channelCooldown: 0, personCooldown: 0), new Command('!b', $say, channelCooldown: 0), new Command('!c', $say, channelCooldown: 0, personCooldown: 0, enabled: false)));
+        self::assertSame([], $this->found(Command::saying('!a', ...$say)->gated(new ForLevels($moderators), Cooldown::none()), Command::saying('!b', ...$say)->gated(new Cooldown(0)), Command::saying('!c', ...$say)->gated(Cooldown::none(), new Enabled(false))));
     }
 
     public function test_a_category_that_the_service_does_not_have_is_found_where_its_categories_are_known(): void
     {
-        $pack = World::pack()->withCommand(new Command('!a', [new WeightedText('[when channel.category is "Plankng"]x[else when channel.category is one of "planking", "Sailing"]y[end][when caller.boat is "Plankng"]z[end]')]));
+        $pack = World::pack()->withCommand(Command::saying('!a', '[when channel.category is "Plankng"]x[else when channel.category is one of "planking", "Sailing"]y[end][when caller.boat is "Plankng"]z[end]'));
         $found = static fn (Surroundings $around): array => array_map(static fn (Finding $finding): string => "{$finding->span?->from} {$finding->replacement}", array_values(array_filter(Checks::of($pack, $around), static fn (Finding $finding): bool => $finding->kind->code() === 'unknown-category')));
         self::assertSame(['26 "Planking"', '87 '], $found(new Surroundings(categories: ['Planking', 'Caulking'])));
         self::assertSame([], $found(new Surroundings));
@@ -221,7 +225,7 @@ final class ChecksTest extends TestCase
 
     public function test_what_is_declared_and_never_used_is_found(): void
     {
-        $pack = new Pack(World::pack()->channel, commands: [new Command('!a', [new WeightedText('[fact.used][list.used][add 1 to counter.used][caller.boat]')])],
+        $pack = new Pack(World::pack()->channel, commands: [Command::saying('!a', '[fact.used][list.used][add 1 to counter.used][caller.boat]')],
             facts: ['used' => new Fact('used', 'x'), 'spare' => new Fact('spare', 'y')], lists: ['used' => new TextList('used', [new WeightedText('x')])],
             counters: ['used' => new Counter('used'), 'spare' => new Counter('Spare')], occasions: ['leak' => new Occasion('leak')], fields: ['boat' => new Field('boat'), 'hat' => new Field('hat'), 'oar' => new Field('oar')],
             cast: [new CastMember('pia', 'Pia', record: ['oar' => 'x'])]);
@@ -230,7 +234,7 @@ final class ChecksTest extends TestCase
 
     public function test_what_is_used_by_a_ranking_or_under_another_name_is_used(): void
     {
-        $pack = static fn (string $text): Pack => new Pack(World::pack()->channel, commands: [new Command('!a', [new WeightedText($text)])], fields: ['pebbles' => new Field('pebbles', FieldType::Points), 'height' => new Field('height', FieldType::Number)], goods: ['rope' => new Goods('rope')]);
+        $pack = static fn (string $text): Pack => new Pack(World::pack()->channel, commands: [Command::saying('!a', $text)], fields: ['pebbles' => new Field('pebbles', FieldType::Points), 'height' => new Field('height', FieldType::Number)], goods: ['rope' => new Goods('rope')]);
         $unused = static fn (Pack $pack): array => array_map(static fn (Finding $finding): string => $finding->data['name'], array_values(array_filter(Checks::of($pack), static fn (Finding $finding): bool => $finding->kind->code() === 'never-used')));
         self::assertSame(['goods.rope', 'the field pebbles', 'the field height'], $unused($pack('x')));
         self::assertSame([], $unused($pack('[goods.rope] [top 3 by height] [caller.points]')));

@@ -13,7 +13,6 @@ use SilverParrot\Checks\Surroundings;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 use Tests\Core\Response\CaseFile;
@@ -35,7 +34,7 @@ final class SeededMistakesTest extends TestCase
     #[DataProvider('committed')]
     public function test_a_committed_mistake_is_found(string $source, string $code): void
     {
-        $pack = World::pack()->withCommand(new Command('!a', [new WeightedText($source)]));
+        $pack = World::pack()->withCommand(Command::saying('!a', $source));
         self::assertContains($code, array_map(static fn (Finding $finding): string => $finding->kind->code(), Checks::ofCommand($pack->commands[0], $pack, self::around())));
     }
 

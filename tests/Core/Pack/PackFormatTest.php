@@ -7,7 +7,15 @@ namespace Tests\Core\Pack;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use SilverParrot\Chat\Channel;
+use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\Triggers;
+use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Finding;
 use Symfony\Component\Yaml\Yaml;
 
@@ -24,6 +32,42 @@ final class PackFormatTest extends TestCase
         self::assertEquals($pack, $again);
         self::assertSame(PackFormat::write($pack), PackFormat::write($again));
         self::assertCount(18, $pack->commands);
+    }
+
+    public function test_a_document_of_the_first_version_is_read_for_good_and_what_had_a_name_has_it_for_an_id(): void
+    {
+        [$pack, $findings] = PackFormat::read((string) file_get_contents(__DIR__.'/version-1.pack.json'));
+        self::assertSame([], $findings);
+        self::assertEquals(PackFormat::read(self::demo())[0], $pack);
+        self::assertTrue(self::schemaTakes((string) file_get_contents(__DIR__.'/version-1.pack.json')));
+        foreach ($pack->commands as $command) {
+            self::assertSame($command->trigger, $command->id);
+            self::assertSame(array_map(strval(...), array_keys($command->responses)), array_map(static fn (CommandResponse $one): string => $one->id, $command->responses));
+        }
+        self::assertSame('planks', $pack->counters['planks']->id);
+    }
+
+    public function test_ids_outlive_a_new_name_a_new_order_and_a_new_text(): void
+    {
+        $list = new TextList('knots', [new WeightedText('reef knot', 1, TextList::idsByText([new WeightedText('bowline')])[0]), new WeightedText('bowline', 1, 'other')], id: 'old');
+        $command = Command::saying('!tide', 'high', 'low')->called('c1')->on(new Triggers('!ebb'));
+        $command = $command->answering(array_reverse($command->responses));
+        $pack = new Pack(self::channel(), commands: [$command], lists: ['knots' => $list]);
+        $again = PackFormat::read(PackFormat::write($pack))[0];
+        self::assertEquals($pack, $again);
+        self::assertSame(['c1', ['1', '0']], [$again->commands[0]->id, array_map(static fn (CommandResponse $one): string => $one->id, $again->commands[0]->responses)]);
+        self::assertSame($list->ids(), $again->lists['knots']->ids());
+    }
+
+    public function test_a_response_of_several_steps_is_written_and_read_the_same(): void
+    {
+        $pack = new Pack(self::channel(), commands: [Command::saying('!tide', new CommandResponse([new Say('one'), new Say('two')], 3, 'r'))]);
+        [$again, $findings] = PackFormat::read(PackFormat::write($pack));
+        self::assertSame([], $findings);
+        self::assertEquals($pack, $again);
+        self::assertTrue(self::schemaTakes(PackFormat::write($pack)));
+        self::assertSame(['responses/0/steps/0/say' => 'one', 'responses/0/steps/1/say' => 'two'], $again->commands[0]->sources());
+        self::assertSame('new', $again->commands[0]->withSource('responses/0/steps/1/say', 'new')->sources()['responses/0/steps/1/say']);
     }
 
     public function test_yaml_says_the_same(): void
@@ -77,7 +121,7 @@ final class PackFormatTest extends TestCase
             $d['cast'][0]['record'] = [1];
 
             return $d;
-        }), ['/commands/1/cooldown/channel wrong-kind', '/commands/1/enabled wrong-kind', '/lists/0/items wrong-kind', '/cast/0/record wrong-kind']];
+        }), ['/commands/1/enabled wrong-kind', '/commands/1/cooldown/channel wrong-kind', '/lists/0/items wrong-kind', '/cast/0/record wrong-kind']];
         yield 'ranges' => [$break(static function (array $d): array {
             $d['commands'][0]['responses'][0]['weight'] = 0;
             $d['commands'][0]['cooldown']['person'] = 86_401;
@@ -106,7 +150,15 @@ final class PackFormatTest extends TestCase
             return $d;
         }), ['/commands/0/responses/0/text text-too-long']];
         yield 'another format' => ['{"format":"other","version":1}', [' wrong-format']];
-        yield 'another version' => ['{"format":"silver-parrot-pack","version":2}', ['/version wrong-version']];
+        yield 'another version' => ['{"format":"silver-parrot-pack","version":3}', ['/version wrong-version']];
+        yield 'ids and steps' => [$break(static function (array $d): array {
+            $d['commands'][0]['id'] = 'two words';
+            $d['commands'][1]['responses'] = [['text' => 'x', 'steps' => [['say' => 'y']]]];
+            $d['commands'][2]['responses'] = [['steps' => [['sing' => 'x']]]];
+            $d['lists'][0]['items'][0]['id'] = '';
+
+            return $d;
+        }), ['/commands/0/id not-an-id', '/commands/1/responses/0/text unknown-key', '/commands/2/responses/0/steps/0/sing unknown-key', '/commands/2/responses/0/steps/0 missing-key', '/lists/0/items/0/id not-an-id']];
         yield 'a list' => ['[1]', [' wrong-kind', ' wrong-format']];
     }
 
@@ -123,6 +175,8 @@ final class PackFormatTest extends TestCase
         $codes = static fn (string $text): array => array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", PackFormat::read($text)[1]);
         $head = '"format":"silver-parrot-pack","version":1';
         self::assertSame(['/facts/1/name name-twice'], $codes('{'.$head.',"facts":[{"name":"Shed","text":"a"},{"name":"shed","text":"b"}]}'));
+        self::assertSame(['/facts/1/id id-twice', '/facts/2/name id-twice'], $codes('{'.$head.',"facts":[{"id":"a","name":"shed","text":"a"},{"id":"A","name":"tide","text":"b"},{"name":"a","text":"c"}]}'));
+        self::assertSame(['/commands/1/id id-twice'], $codes('{'.$head.',"commands":[{"trigger":"!a","responses":[]},{"id":"!a","trigger":"!b","responses":[]}]}'));
         self::assertSame(['/channel/zone not-a-zone'], $codes('{'.$head.',"channel":{"login":"a","name":"b","zone":"Cove/Slipway"}}'));
         self::assertSame([' not-readable'], $codes('{"format":'));
         self::assertSame([' not-readable'], $codes("a: [1\nb"));
@@ -139,10 +193,16 @@ final class PackFormatTest extends TestCase
     private static function schemaTakes(string $text): bool
     {
         $validator = new Validator;
+        $validator->resolver()?->registerFile('https://silver-parrot.example/formats/gates.schema.json', self::ROOT.'formats/gates.schema.json');
         $schema = json_decode((string) file_get_contents(self::ROOT.'formats/pack.schema.json'));
         assert(is_object($schema));
 
         return $validator->validate(json_decode($text), $schema)->isValid();
+    }
+
+    private static function channel(): Channel
+    {
+        return Channel::of('lantern_cove', 'Lantern Cove');
     }
 
     private static function demo(): string

@@ -11,10 +11,17 @@ use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Voice;
+use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Gates\Enabled;
+use SilverParrot\Hearing\Gates\ForLevels;
+use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Delivery;
+use SilverParrot\Pack\Description;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Fact;
@@ -26,6 +33,7 @@ use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\Triggers;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Value\Moment;
 
@@ -63,10 +71,21 @@ final class RandomPacksTest extends TestCase
     private function command(string $trigger): Command
     {
         return new Command(
-            $trigger, $this->several($this->weighted(...)), $this->of([[], ["$trigger-a", "$trigger-b"]]), $this->of([new LevelRule, new LevelRule($this->levels()), new LevelRule([], $this->of(Level::cases()))]),
-            $this->random->getInt(0, 86_400), $this->random->getInt(0, 86_400), $this->text(), $this->text(), $this->text(), $this->of([true, false]), $this->of([true, false]),
-            mb_substr($this->text(), 0, 60), $this->text(), $this->of(Voice::cases()), $this->of(Place::cases()),
-            $this->several(fn (): Expectation => new Expectation($this->text(), 'odo', $this->several(fn (): string => $this->text()), new Moment($this->random->getInt(0, 2_000_000_000) * 1000), 's', 'e', $this->of([[], ["counter\x1Fa\x1F" => 3, "list\x1Fb\x1F" => ['of' => 'x', 'last' => 1, 'left' => [2, 3]], "field\x1Fc\x1Fviewer:1" => null]]), $this->of([[], ['live' => true, 'viewers' => 4, 'title' => $this->text()]]))),
+            new Triggers($trigger, $this->of([[], ["$trigger-a", "$trigger-b"]])),
+            $this->several(fn (): CommandResponse => CommandResponse::saying($this->text(), $this->random->getInt(1, 1000), $this->of(['', 'r'.$this->random->getInt(0, PHP_INT_MAX)]))),
+            GateSettings::of(
+                new Enabled($this->of([true, false])),
+                new ForLevels($this->of([new LevelRule, new LevelRule($this->levels()), new LevelRule([], $this->of(Level::cases()))])),
+                new Cooldown($this->random->getInt(0, 86_400), $this->random->getInt(0, 86_400)),
+            ),
+            array_filter(array_map(fn (): string => $this->text(), GateSettings::refusals()), static fn (string $text): bool => $text !== ''),
+            $this->text(),
+            new Delivery($this->of(Voice::cases()), $this->of(Place::cases())),
+            new Description(
+                mb_substr($this->text(), 0, 60), $this->text(), $this->of([true, false]),
+                $this->several(fn (): Expectation => new Expectation($this->text(), 'odo', $this->several(fn (): string => $this->text()), new Moment($this->random->getInt(0, 2_000_000_000) * 1000), 's', 'e', $this->of([[], ["counter\x1Fa\x1F" => 3, "list\x1Fb\x1F" => ['of' => 'x', 'last' => 1, 'left' => [2, 3]], "field\x1Fc\x1Fviewer:1" => null]]), $this->of([[], ['live' => true, 'viewers' => 4, 'title' => $this->text()]]))),
+            ),
+            $this->of(['', 'c'.$this->random->getInt(0, PHP_INT_MAX)]),
         );
     }
 

@@ -13,7 +13,6 @@ use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Pack\WeightedText;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Run;
@@ -121,7 +120,7 @@ final class BoundsTest extends TestCase
     {
         self::assertLessThanOrEqual(Limits::SOURCE, mb_strlen($source));
 
-        return array_map(static fn (Finding $finding): string => $finding->kind->code(), Checks::ofCommand(new Command('!say', [new WeightedText($source)]), self::pack()));
+        return array_map(static fn (Finding $finding): string => $finding->kind->code(), Checks::ofCommand(Command::saying('!say', $source), self::pack()));
     }
 
     private static function pack(): Pack

@@ -7,6 +7,7 @@ namespace Tests\Core\Response;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Flood;
@@ -98,7 +99,7 @@ final class ListDrawTest extends TestCase
     public function test_two_items_of_the_same_text_are_two(): void
     {
         $list = new TextList('x', [new WeightedText('a'), new WeightedText('a'), new WeightedText('b')]);
-        self::assertCount(3, array_unique($list->keys()));
+        self::assertCount(3, array_unique($list->ids()));
     }
 
     public function test_a_response_that_fails_has_drawn_nothing(): void
@@ -140,7 +141,7 @@ final class ListDrawTest extends TestCase
     private function rehearsal(DrawOrder $order, array $items, string $seed, array $memory, string $response): Rehearsal
     {
         $texts = array_map(static fn (string $text, int $weight): WeightedText => new WeightedText($text, $weight), array_keys($items), $items);
-        $pack = new Pack(World::pack()->channel, commands: [new Command('!draw', [new WeightedText($response)], channelCooldown: 0, personCooldown: 0)], lists: ['items' => new TextList('items', $texts, $order)], flood: new Flood(0, 0));
+        $pack = new Pack(World::pack()->channel, commands: [Command::saying('!draw', $response)->gated(Cooldown::none())], lists: ['items' => new TextList('items', $texts, $order)], flood: new Flood(0, 0));
 
         return new Rehearsal($pack, new Situation($memory), $seed, ChatProfile::stream());
     }

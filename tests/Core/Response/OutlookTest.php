@@ -148,7 +148,7 @@ final class OutlookTest extends TestCase
         [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
         foreach ($pack->commands as $command) {
             foreach ($command->sources() as $place => $source) {
-                yield "{$command->trigger} $place" => [$source, $command->triggers()];
+                yield "{$command->trigger} $place" => [$source, $command->triggers->all()];
             }
         }
     }

@@ -18,7 +18,7 @@ use Tests\Feature\TestCase;
 final class MalformedRequestsTest extends TestCase
 {
     /** Names of fields that forms have, and some that none has. */
-    private const FIELDS = ['trigger', 'aliases', 'responses', 'who', 'any_of', 'channel_cooldown', 'note', 'name', 'email', 'password', 'login', 'language', 'zone', 'find', 'line', 'chat', 'speaker', 'seconds', 'do', 'seed', 'typed', 'person', 'focus', 'revision', 'command', 'index', 'counter', 'owner', 'number', 'occasion', 'to', 'word', 'level', 'picture', 'pasted', 'texts', 'leave', 'mend', 'at', 'code', 'from', 'role', 'what', 'pace', 'trouble', 'as', 'text', 'after', 'host', 'port', 'nick', 'room', 'secret', 'sign_in', 'account', 'paused', 'silent', 'channel', 'token', 'x'];
+    private const FIELDS = ['trigger', 'aliases', 'responses', 'gates', 'refusals', 'note', 'name', 'email', 'password', 'login', 'language', 'zone', 'find', 'line', 'chat', 'speaker', 'seconds', 'do', 'seed', 'typed', 'person', 'focus', 'revision', 'command', 'index', 'counter', 'owner', 'number', 'occasion', 'to', 'word', 'level', 'picture', 'pasted', 'texts', 'leave', 'mend', 'at', 'code', 'from', 'role', 'what', 'pace', 'trouble', 'as', 'text', 'after', 'host', 'port', 'nick', 'room', 'secret', 'sign_in', 'account', 'paused', 'silent', 'channel', 'token', 'x'];
 
     /** @return iterable<string, array{mixed}> what stands in every field */
     public static function values(): iterable

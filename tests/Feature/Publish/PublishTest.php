@@ -33,7 +33,7 @@ final class PublishTest extends TestCase
         self::assertEquals($draft, $this->air(), 'the air follows editions, not the draft');
         $this->get(route('publish', $this->cove))->assertSee('What would change')->assertSee('<ins>Low water</ins>', false)->assertSee('<del>[fact.tide] Now it is [now]</del>', false)->assertSee('The first one');
         $this->post(route('publish.store', $this->cove), ['note' => '']);
-        self::assertSame('Low water.', $this->air()?->command('!tide')?->responses[0]->text);
+        self::assertSame('Low water.', $this->air()?->command('!tide')?->responses[0]->text());
         $this->get(route('publish', $this->cove))->assertSee('The air is as the draft');
     }
 
@@ -68,12 +68,12 @@ final class PublishTest extends TestCase
     {
         app(Editions::class)->publish($this->cove, '', $this->wren);
         $this->post(route('publish.silence', $this->cove), ['trigger' => '!TIDE', 'silent' => '1']);
-        self::assertFalse($this->air()?->command('!tide')?->enabled);
-        self::assertTrue($this->air()?->command('!knot')?->enabled);
+        self::assertFalse($this->air()?->command('!tide')?->isOn());
+        self::assertTrue($this->air()?->command('!knot')?->isOn());
         $this->post(route('publish.silence', $this->cove), ['trigger' => 'no such command', 'silent' => '1']);
         self::assertSame(['!tide'], $this->cove->refresh()->silenced);
         $this->post(route('publish.silence', $this->cove), ['trigger' => '!tide', 'silent' => '0']);
-        self::assertTrue($this->air()?->command('!tide')?->enabled);
+        self::assertTrue($this->air()?->command('!tide')?->isOn());
         $this->post(route('publish.pause', $this->cove), ['paused' => '1']);
         self::assertTrue($this->cove->refresh()->paused);
         $this->get(route('publish', $this->cove))->assertSee('it hears and answers nothing');
@@ -112,13 +112,13 @@ final class PublishTest extends TestCase
     public function test_a_pack_that_could_not_be_read_back_is_not_published(): void
     {
         $this->actingAs($this->wren);
-        DB::table('facts')->insert(array_map(fn (int $i): array => ['channel_id' => $this->cove->id, 'name' => "log$i", 'name_folded' => "log$i", 'text' => str_repeat('knots and ropes ', 130)], range(1, 900)));
-        DB::table('lists')->insert(['channel_id' => $this->cove->id, 'name' => 'long', 'name_folded' => 'long', 'draw_order' => 'free']);
+        DB::table('facts')->insert(array_map(fn (int $i): array => ['channel_id' => $this->cove->id, 'stable_id' => "log$i", 'name' => "log$i", 'name_folded' => "log$i", 'text' => str_repeat('knots and ropes ', 130)], range(1, 900)));
+        DB::table('lists')->insert(['channel_id' => $this->cove->id, 'stable_id' => 'long', 'name' => 'long', 'name_folded' => 'long', 'draw_order' => 'free']);
         $list = DB::table('lists')->where('name', 'long')->value('id');
         foreach (range(1, 3) as $part) {
-            DB::table('list_items')->insert(array_map(fn (int $i): array => ['channel_id' => $this->cove->id, 'list_id' => $list, 'position' => $part * 1_000 + $i, 'text' => str_repeat('planks and nails ', 60), 'weight' => 1], range(1, 900)));
+            DB::table('list_items')->insert(array_map(fn (int $i): array => ['channel_id' => $this->cove->id, 'list_id' => $list, 'stable_id' => "$part-$i", 'position' => $part * 1_000 + $i, 'text' => str_repeat('planks and nails ', 60), 'weight' => 1], range(1, 900)));
         }
-        $this->post(route('publish.store', $this->cove), ['note' => 'all of it'])->assertSessionHasErrors(['note' => 'The pack is 4.9 MB long, and an edition holds at most 4. Drop what is no longer used, or pictures of emotes.']);
+        $this->post(route('publish.store', $this->cove), ['note' => 'all of it'])->assertSessionHasErrors(['note' => 'The pack is 5.0 MB long, and an edition holds at most 4. Drop what is no longer used, or pictures of emotes.']);
         self::assertSame(0, $this->cove->editions()->count());
     }
 

@@ -101,7 +101,7 @@ final class TryTest extends TestCase
         // The counter goes on in real life: what was right then is still right in the circumstances of then.
         $this->cove->memory()->where('key', 'like', 'counter%')->update(['value' => '500']);
         $this->get(route('write.command', [$this->cove, $row]))->assertSee('It still holds.');
-        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!splinter', 'who' => 'moderator', 'responses' => [['text' => 'Ouch: [add 1 to counter.splinters]', 'weight' => '1']], 'revision' => (string) $row->revision]))->assertRedirect();
+        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!splinter', 'gates' => ['enabled' => '1', 'levels' => ['who' => 'moderator'], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => 'Ouch: [add 1 to counter.splinters]', 'weight' => '1']], 'revision' => (string) $row->revision]))->assertRedirect();
         $this->get(route('write.command', [$this->cove, $row]))->assertSee('It no longer holds.')->assertSee('Splinters while Planking: 10 (12 in all)')->assertSee('Ouch: 10');
         $this->delete(route('rehearse.unexpect', [$this->cove, $row, $row->expectations()->firstOrFail()]))->assertOk();
         self::assertSame(0, $row->expectations()->count());

@@ -35,7 +35,7 @@ final class EmotesTest extends TestCase
     public function test_two_clicks_at_the_same_moment_make_one_emote_and_keep_what_was_typed(): void
     {
         Emote::creating(function (Emote $emote): void {
-            DB::table('emotes')->insert(['channel_id' => $this->cove->id, 'word' => $emote->word, 'picture' => '', 'any_of' => '[]']);
+            DB::table('emotes')->insert(['channel_id' => $this->cove->id, 'stable_id' => $emote->word, 'word' => $emote->word, 'picture' => '', 'any_of' => '[]']);
         });
         $this->actingAs($this->wren);
         $this->add('coveBell')->assertSessionHas('notice', 'That was just made, by you or by somebody else. Look at what is there now, and try again.')->assertSessionHasInput('word', 'coveBell');
@@ -69,7 +69,7 @@ final class EmotesTest extends TestCase
     public function test_nobody_touches_the_emotes_of_another_channel(): void
     {
         $far = $this->harbour($this->wren);
-        $foreign = Emote::query()->create(['channel_id' => $far->id, 'word' => 'farBell', 'picture' => '', 'any_of' => []]);
+        $foreign = Emote::query()->create(['channel_id' => $far->id, 'stable_id' => 'farBell', 'word' => 'farBell', 'picture' => '', 'any_of' => []]);
         $this->actingAs($this->wren)->delete(route('remember.emotes.drop', [$this->cove, $foreign]))->assertNotFound();
         self::assertTrue($foreign->refresh()->exists);
     }

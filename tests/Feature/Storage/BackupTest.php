@@ -18,10 +18,13 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use SilverParrot\Chat\Level;
+use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Format\PackFormat;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
 
@@ -165,6 +168,23 @@ final class BackupTest extends TestCase
         self::assertNull($this->cove->refresh()->chat_secret);
     }
 
+    /** The file was made by the version before definitions had ids: the demo on the air, with what its crowd had done by then. */
+    public function test_a_backup_of_the_first_form_is_put_back_in_the_form_of_today(): void
+    {
+        app(Restore::class)->from(BackupFile::open(__DIR__.'/version-1.backup'), null, static fn (): null => null);
+        $cove = Channel::query()->where('login', 'lantern_cove')->firstOrFail();
+        $draft = app(Assembler::class)->pack($cove);
+        $air = app(Editions::class)->onAir($cove);
+        self::assertEquals(PackFormat::read((string) file_get_contents(base_path('tests/Core/Pack/version-1.pack.json')))[0]->commands, $draft->commands);
+        self::assertEquals($draft, $air, 'an edition of then and the draft have the same ids');
+        self::assertSame('Anyone, every 15 s, each person once in a minute.', InOneSentence::of($draft->command('!tide') ?? Command::saying('')));
+        $planks = static fn (): mixed => $cove->memory()->where('key', Key::counter('planks')->id())->firstOrFail()->value;
+        $before = $planks();
+        self::assertIsInt($before);
+        OnAir::of($cove)->hear('maren', '!plank', Level::Moderator);
+        self::assertSame($before + 1, $planks());
+    }
+
     public function test_a_row_that_is_not_as_it_must_be_is_told_by_its_line_and_column(): void
     {
         $this->backup('lantern_cove');
@@ -176,8 +196,8 @@ final class BackupTest extends TestCase
             ['command_responses', ['command_id' => 99_999_999], '“command_id” names something that the file does not hold'],
             ['commands', ['channel_id' => 4_711], 'belongs to another channel'],
             ['commands', ['trigger' => str_repeat('w', 61)], '“trigger” is not what can stand there'],
-            ['commands', ['channel_cooldown' => 'often'], '“channel_cooldown” is not what can stand there'],
-            ['commands', ['any_of' => '{'], '“any_of” is not what can stand there'],
+            ['commands', ['revision' => 'often'], '“revision” is not what can stand there'],
+            ['commands', ['gates' => '{'], '“gates” is not what can stand there'],
             ['commands', ['drop' => 1], '“drop” is not what can stand there'],
             ['commands', ['trigger' => null], '“trigger” is not what can stand there'],
             ['outgoing', ['queued_at' => '0000-00-00 00:00:00'], '“queued_at” is not what can stand there'],
@@ -226,7 +246,7 @@ final class BackupTest extends TestCase
         $text = (string) gzdecode($whole);
         $broken = [
             'is no backup' => [gzencode("{}\n"), 'not zipped at all', '', gzencode(str_replace('silver-parrot-backup', 'another', $text))],
-            'later Silver Parrot' => [gzencode(str_replace('"version":1', '"version":2', $text))],
+            'later Silver Parrot' => [gzencode(str_replace('"version":2', '"version":3', $text))],
             'is broken at line' => [substr($whole, 0, (int) (strlen($whole) / 2)), gzencode(substr($text, 0, -20)), gzencode(preg_replace('/^.*"in":"memory".*\n/m', '', $text, 1) ?? ''), gzencode($text."{}\n"), gzencode(str_replace('"in":"memory"', '"in":"users; DROP"', $text))],
         ];
         foreach ($broken as $sentence => $files) {

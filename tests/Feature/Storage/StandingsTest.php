@@ -11,10 +11,10 @@ use App\Storage\MemoryRows;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownStandings;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Fold;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
@@ -48,7 +48,7 @@ final class StandingsTest extends TestCase
 
     public function test_a_ranking_is_said_on_the_air_and_in_the_simulated_chat(): void
     {
-        app(CommandRows::class)->save($this->cove, null, new Command('!rich', [new WeightedText('Richest: [top 2 by pebbles | scores]')], channelCooldown: 0, personCooldown: 0), $this->wren, null);
+        app(CommandRows::class)->save($this->cove, null, Command::saying('!rich', 'Richest: [top 2 by pebbles | scores]')->gated(Cooldown::none()), $this->wren, null);
         $odo = Person::known('cast-odo', 'odo', 'Odo', Levels::of());
         $quill = Person::known('cast-quill', 'quill', 'Quill', Levels::of());
         DB::table('memory')->where('channel_id', $this->cove->id)->where('key', 'like', "field\x1Fpebbles%")->delete();

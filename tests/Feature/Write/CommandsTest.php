@@ -24,13 +24,13 @@ final class CommandsTest extends TestCase
     public function test_a_command_is_saved_as_it_was_typed_and_found_again(): void
     {
         $text = "  [caller] waves\n to <b>[target or \"the sea\"]</b> & \u{1F30A} ";
-        $this->post(route('write.store', $this->cove), $this->fields(['aliases' => '!hi, !ho', 'who' => 'any_of', 'any_of' => ['vip', 'regular'], 'responses' => [['text' => $text, 'weight' => '3'], ['text' => '', 'weight' => '1'], ['text' => 'splash', 'weight' => '1']], 'group' => 'Sea', 'listed' => null, 'voice' => 'streamer', 'place' => 'reply']))
+        $this->post(route('write.store', $this->cove), $this->fields(['aliases' => '!hi, !ho', 'gates' => ['enabled' => '1', 'levels' => ['who' => 'any_of', 'any_of' => ['vip', 'regular']], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => $text, 'weight' => '3'], ['text' => '', 'weight' => '1'], ['text' => 'splash', 'weight' => '1']], 'group' => 'Sea', 'listed' => null, 'voice' => 'streamer', 'place' => 'reply']))
             ->assertSessionHasNoErrors()->assertRedirect();
         $core = CommandRows::toCore($this->command('!wave'));
-        self::assertSame([$text, 3, 'splash'], [$core->responses[0]->text, $core->responses[0]->weight, $core->responses[1]->text]);
-        self::assertSame(['!hi', '!ho'], $core->aliases);
+        self::assertSame([$text, 3, 'splash'], [$core->responses[0]->text(), $core->responses[0]->weight, $core->responses[1]->text()]);
+        self::assertSame(['!hi', '!ho'], $core->triggers->aliases);
         self::assertSame('regulars and VIPs', (new \SilverParrot\Pack\LevelRule([\SilverParrot\Chat\Level::Regular, \SilverParrot\Chat\Level::Vip]))->inWords());
-        self::assertSame([false, true, 'streamer', 'reply', 'Sea'], [$core->listed, $core->enabled, $core->voice->value, $core->place->value, $core->group]);
+        self::assertSame([false, true, 'streamer', 'reply', 'Sea'], [$core->about->listed, $core->isOn(), $core->delivery->voice->value, $core->delivery->place->value, $core->about->group]);
         $this->get(route('write', $this->cove).'?find=splash')->assertSee('!wave')->assertDontSee('!tide')->assertSee('&lt;b&gt;', false);
         $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs and regulars, every 10 s', false);
     }
@@ -47,9 +47,9 @@ final class CommandsTest extends TestCase
 
     public function test_what_cannot_be_saved_is_said_beside_the_field_and_nothing_typed_is_lost(): void
     {
-        $answer = $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!two words', 'channel_cooldown' => 'often', 'person_cooldown' => '90000', 'responses' => [['text' => 'kept text', 'weight' => '5000']]]));
+        $answer = $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!two words', 'gates' => ['cooldown' => ['channel' => 'often', 'person' => '90000']], 'responses' => [['text' => 'kept text', 'weight' => '5000']]]));
         $answer->assertUnprocessable()->assertSee('cannot be a trigger')->assertSee('Here must be a whole number')->assertSee('90000 is not between 0 and 86400')->assertSee('5000 is not between 1 and 1000')->assertSee('kept text')->assertSee('!two words');
-        $this->post(route('write.store', $this->cove), $this->fields(['who' => 'any_of']))->assertUnprocessable()->assertSee('No level is chosen.');
+        $this->post(route('write.store', $this->cove), $this->fields(['gates' => ['levels' => ['who' => 'any_of']]]))->assertUnprocessable()->assertSee('No level is chosen.');
         $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!TIDES']))->assertUnprocessable()->assertSee('sets another command off already');
         self::assertSame(18, $this->cove->commands()->count());
     }
@@ -75,9 +75,9 @@ final class CommandsTest extends TestCase
         $mine = $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'mine', 'weight' => '1']], 'revision' => $seen]);
         $this->actingAs($this->wren)->put(route('write.update', [$this->cove, $row]), $mine)
             ->assertStatus(409)->assertSee('Somebody saved this command while you wrote.')->assertSee('theirs')->assertSee('mine');
-        self::assertSame('theirs', $this->command('!tide')->responses->firstOrFail()->text);
+        self::assertSame('theirs', CommandRows::toCore($this->command('!tide'))->responses[0]->text());
         $this->put(route('write.update', [$this->cove, $row]), ['revision' => (string) ((int) $seen + 1)] + $mine)->assertRedirect();
-        self::assertSame('mine', $this->command('!tide')->responses->firstOrFail()->text);
+        self::assertSame('mine', CommandRows::toCore($this->command('!tide'))->responses[0]->text());
     }
 
     public function test_saving_what_was_dropped_meanwhile_says_so(): void
@@ -104,7 +104,7 @@ final class CommandsTest extends TestCase
     public function test_switching_and_duplicating(): void
     {
         $this->post(route('write.switch', [$this->cove, $this->command('!tide')]));
-        self::assertFalse($this->command('!tide')->enabled);
+        self::assertFalse(CommandRows::toCore($this->command('!tide'))->isOn());
         $this->get(route('write.copy', [$this->cove, $this->command('!tide')]))->assertOk()->assertSee('value="!tide2"', false);
         self::assertSame(18, $this->cove->commands()->count());
     }
@@ -148,9 +148,9 @@ final class CommandsTest extends TestCase
         $row = (array) DB::table('commands')->where('id', $this->command('!tide')->id)->first();
         unset($row['id']);
         foreach (array_chunk(range(1, 1_982), 500) as $numbers) {
-            DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!more$i", 'trigger_folded' => "!more$i"] + $row, $numbers));
+            DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!more$i", 'trigger_folded' => "!more$i", 'stable_id' => "!more$i"] + $row, $numbers));
         }
-        DB::statement("INSERT INTO command_responses (channel_id, command_id, position, text, weight) SELECT channel_id, id, 0, '[caller] knows', 1 FROM commands WHERE `trigger` LIKE '!more%'");
+        DB::statement("INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT channel_id, id, '0', 0, '[{\"say\":\"[caller] knows\"}]', 1 FROM commands WHERE `trigger` LIKE '!more%'");
         self::assertSame(2_000, $this->cove->commands()->count());
         // And many viewers, of whom no line asks.
         app(\App\Storage\MemoryRows::class)->fill($this->cove, array_combine(array_map(static fn (int $i): string => \SilverParrot\Memory\Key::field('pebbles', "viewer-$i")->id(), range(1, 3_000)), range(1, 3_000)));

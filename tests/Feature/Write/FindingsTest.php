@@ -8,7 +8,6 @@ use App\Models\Command;
 use App\Models\Role;
 use App\Storage\CommandRows;
 use SilverParrot\Pack\Command as CoreCommand;
-use SilverParrot\Pack\WeightedText;
 use Tests\Feature\TestCase;
 
 final class FindingsTest extends TestCase
@@ -24,12 +23,12 @@ final class FindingsTest extends TestCase
         $this->actingAs($this->wren);
         $this->get(route('write.findings', $this->cove))->assertSee('2 findings')->assertSeeInOrder(['!bell', 'Nothing is named caler.', 'Did you mean caller?', 'There is no filter named uper.']);
         $this->mend($row, 'unknown-name', 10)->assertSessionHas('notice', '!bell is mended.');
-        self::assertSame('Ring for [caller], [words or "all" | uper | cut 20]!', CommandRows::toCore($row->refresh()->load('responses'))->responses[0]->text);
+        self::assertSame('Ring for [caller], [words or "all" | uper | cut 20]!', CommandRows::toCore($row->refresh()->load('responses'))->responses[0]->text());
         $this->get(route('write.findings', $this->cove))->assertSee('One finding')->assertDontSee('Nothing is named');
         // The same press again mends nothing that is not there, and neither does one that comes after somebody else's.
         $this->mend($row, 'unknown-name', 10)->assertSessionHas('notice', '!bell has changed since; nothing was mended.');
         $this->mend($row, 'unknown-filter', 37, 1)->assertSessionHas('notice', 'Somebody saved !bell meanwhile; nothing was mended. Look at it and press again.');
-        self::assertStringContainsString('uper', CommandRows::toCore($row->refresh()->load('responses'))->responses[0]->text);
+        self::assertStringContainsString('uper', CommandRows::toCore($row->refresh()->load('responses'))->responses[0]->text());
     }
 
     public function test_a_page_holds_only_so_many_and_says_how_many_more_there_are(): void
@@ -37,8 +36,8 @@ final class FindingsTest extends TestCase
         $this->bell('[caler]');
         $row = (array) \Illuminate\Support\Facades\DB::table('commands')->where('trigger', '!bell')->first();
         unset($row['id']);
-        \Illuminate\Support\Facades\DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!bell$i", 'trigger_folded' => "!bell$i"] + $row, range(1, 101)));
-        \Illuminate\Support\Facades\DB::statement("INSERT INTO command_responses (channel_id, command_id, position, text, weight) SELECT channel_id, id, 0, '[caler]', 1 FROM commands WHERE `trigger` LIKE '!bell_%'");
+        \Illuminate\Support\Facades\DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!bell$i", 'trigger_folded' => "!bell$i", 'stable_id' => "!bell$i"] + $row, range(1, 101)));
+        \Illuminate\Support\Facades\DB::statement("INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT channel_id, id, '0', 0, '[{\"say\":\"[caler]\"}]', 1 FROM commands WHERE `trigger` LIKE '!bell_%'");
         $this->actingAs($this->wren)->get(route('write.findings', $this->cove))->assertSee('100 findings')->assertSee('2 more commands have findings');
     }
 
@@ -51,7 +50,7 @@ final class FindingsTest extends TestCase
 
     private function bell(string $text): Command
     {
-        return app(CommandRows::class)->save($this->cove, null, new CoreCommand('!bell', [new WeightedText($text)]), $this->wren, null);
+        return app(CommandRows::class)->save($this->cove, null, CoreCommand::saying('!bell', $text), $this->wren, null);
     }
 
     private function mend(Command $row, string $code, int $from, ?int $revision = null): \Illuminate\Testing\TestResponse

@@ -14,19 +14,19 @@
             <li class="line" id="line-{{ $index }}">
                 <button type="button" class="said-by" data-why="{{ $index }}" aria-controls="why-{{ $index }}" aria-pressed="false">
                     <time>{{ $state->start->plusMillis($one->line->millis)->in($zone)->format('H:i:s') }}</time>
-                    <b>{{ $one->by->name }}</b>
-                    @if ($one->by->levels->highest() !== SilverParrot\Chat\Level::Everyone)<span class="badge-word">{{ $one->by->levels->highest()->label() }}</span>@endif
-                    <span class="text">{{ $one->line->text }}</span>
+                    <b>{{ $one->by?->name }}</b>
+                    @if ($one->by !== null && $one->by->levels->highest() !== SilverParrot\Chat\Level::Everyone)<span class="badge-word">{{ $one->by->levels->highest()->label() }}</span>@endif
+                    <span class="text">{{ $one->number === null ? '…' : $one->line->text }}</span>
                 </button>
                 @foreach ($one->outcome->texts() as $text)
                     <div class="saying-line"><x-saying :$text :$channel/>
-                        @if ($mayKeep)
-                            <button type="button" class="as-link keep" hx-post="{{ route('rehearse.expect', $channel) }}" hx-vals='{"index": {{ $index }}}' hx-target="#expectations" hx-swap="outerHTML" hx-sync="this" aria-label="this is right: “{{ $text }}”">this is right</button>
+                        @if ($mayKeep && $one->number !== null)
+                            <button type="button" class="as-link keep" hx-post="{{ route('rehearse.expect', $channel) }}" hx-vals='{"index": {{ $one->number }}}' hx-target="#expectations" hx-swap="outerHTML" hx-sync="this" aria-label="this is right: “{{ $text }}”">this is right</button>
                         @endif
                     </div>
                 @endforeach
                 @if ($one->outcome->sayings === [])
-                    <div class="silence">{{ $one->outcome->closed ? 'closed: '.$one->outcome->closed->sentence : ($one->outcome->failed ? 'failed: '.$one->outcome->failed->getMessage() : Illuminate\Support\Str::after(collect($one->outcome->trace?->entries() ?? [])->first(fn ($entry) => in_array($entry->kind->value, ['mistyped', 'no-trigger', 'talker'], true))?->sentence() ?? 'says nothing', 'silent: ')) }}</div>
+                    <div class="silence">{{ $one->outcome->closed ? 'closed: '.$one->outcome->closed->reason : ($one->outcome->failed ? 'failed: '.$one->outcome->failed->getMessage() : Illuminate\Support\Str::after(collect($one->outcome->trace?->entries() ?? [])->first(fn ($entry) => in_array($entry->kind->value, ['mistyped', 'no-trigger', 'talker'], true))?->sentence() ?? 'says nothing', 'silent: ')) }}</div>
                 @endif
                 @foreach ($one->outcome->authoredChanges() as $change)
                     @php($told = SilverParrot\Hearing\Trace\Told::change($change))

@@ -15,19 +15,19 @@
         <h2 class="group">{{ $group === '' ? 'Without a group' : $group }}</h2>
         <ul class="entries">
             @foreach ($entries as $entry)
-                <li @class(['entry', 'is-off' => ! $entry->command->enabled])>
+                <li @class(['entry', 'is-off' => ! $entry->command->isOn()])>
                     <a class="trigger" href="{{ route('write.command', [$channel, $entry->id]) }}">{{ $entry->command->trigger }}</a>
-                    @if ($entry->command->aliases !== [])<span class="aliases">or {{ implode(', ', $entry->command->aliases) }}</span>@endif
+                    @if ($entry->command->triggers->aliases !== [])<span class="aliases">or {{ implode(', ', $entry->command->triggers->aliases) }}</span>@endif
                     @if ($entry->findings > 0)<span class="tally">{{ $entry->findings === 1 ? 'one finding' : $entry->findings.' findings' }}</span>@endif
                     @if ($mayWrite)
                         <span class="controls">
-                            <form method="post" action="{{ route('write.switch', [$channel, $entry->id]) }}" class="inline">@csrf<button class="as-link" aria-label="switch {{ $entry->command->enabled ? 'off' : 'on' }} {{ $entry->command->trigger }}">switch {{ $entry->command->enabled ? 'off' : 'on' }}</button></form>
+                            <form method="post" action="{{ route('write.switch', [$channel, $entry->id]) }}" class="inline">@csrf<button class="as-link" aria-label="switch {{ $entry->command->isOn() ? 'off' : 'on' }} {{ $entry->command->trigger }}">switch {{ $entry->command->isOn() ? 'off' : 'on' }}</button></form>
                             <a href="{{ route('write.copy', [$channel, $entry->id]) }}" aria-label="duplicate {{ $entry->command->trigger }}">duplicate</a>
                             <form method="post" action="{{ route('write.drop', [$channel, $entry->id]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="drop {{ $entry->command->trigger }}">drop</button></form>
                         </span>
                     @endif
                     @foreach ($entry->command->responses as $response)
-                        <p class="says">@include('write.partials.says', ['text' => $response->text])</p>
+                        <p class="says">@include('write.partials.says', ['text' => $response->text()])</p>
                     @endforeach
                     <p class="sentence">{{ $entry->sentence }}</p>
                 </li>

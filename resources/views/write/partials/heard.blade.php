@@ -3,7 +3,7 @@
     @foreach ($outcome->texts() as $text)<x-saying :$text :$channel/>@endforeach
     @if ($outcome->failed)<span class="because">because it fails: {{ $outcome->failed->getMessage() }}</span>@endif
 @elseif ($outcome->closed)
-    <span class="because">silent: {{ $outcome->closed->sentence }}</span>
+    <span class="because">silent: {{ $outcome->closed->reason }}</span>
 @elseif ($outcome->failed)
     <span class="because">silent: {{ $outcome->failed->getMessage() }}</span>
 @else

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing\Gates;
+
+use SilverParrot\Checks\NoCooldown;
+use SilverParrot\Pack\Format\Document;
+
+/** How many seconds must lie between two runs, for everybody together and for each person. */
+final readonly class Cooldown implements GateSetting
+{
+    /** A day: longer pauses are for timers and occasions. */
+    public const LONGEST = 86_400;
+
+    /**
+     * @param  int  $channel  seconds before anybody may set it off again; 0: at once
+     * @param  int  $person  seconds before the same person may
+     */
+    public function __construct(public int $channel = 10, public int $person = 60)
+    {
+    }
+
+    public static function none(): self
+    {
+        return new self(0, 0);
+    }
+
+    public static function key(): string
+    {
+        return 'cooldown';
+    }
+
+    public static function usual(): self
+    {
+        return new self;
+    }
+
+    public static function read(Document $at): self
+    {
+        $at->object(['channel', 'person']);
+        $usual = new self;
+
+        return new self(
+            $at->has('channel') ? $at->at('channel')->whole(0, self::LONGEST) : $usual->channel,
+            $at->has('person') ? $at->at('person')->whole(0, self::LONGEST) : $usual->person,
+        );
+    }
+
+    /** Always said: whoever reads a pack wants to know it. */
+    public function write(): array
+    {
+        return ['channel' => $this->channel, 'person' => $this->person];
+    }
+
+    public static function schema(): array
+    {
+        $seconds = ['$ref' => 'pack.schema.json#/$defs/seconds'];
+
+        return ['description' => 'seconds; 10 and 60 where they are not given', 'type' => 'object', 'additionalProperties' => false, 'properties' => ['channel' => $seconds, 'person' => $seconds]];
+    }
+
+    public static function typed(mixed $fields): mixed
+    {
+        $whole = static function (mixed $text): int|string {
+            $text = is_string($text) ? trim($text) : '';
+
+            return ctype_digit($text) && strlen($text) < 9 ? (int) $text : $text;
+        };
+        $fields = is_array($fields) ? $fields : [];
+
+        return ['channel' => $whole($fields['channel'] ?? ''), 'person' => $whole($fields['person'] ?? '')];
+    }
+
+    public function inWords(): string
+    {
+        return implode(', ', array_filter([
+            $this->channel > 0 ? 'every '.self::length($this->channel) : '',
+            $this->person > 0 ? 'each person once in '.self::length($this->person) : '',
+        ])) ?: 'as often as they like';
+    }
+
+    public static function refusal(): Refusal
+    {
+        return new Refusal('cooldown', 'When it is too early');
+    }
+
+    public function gates(): array
+    {
+        return [
+            ...($this->channel > 0 ? [new CooldownGate(Reach::Channel, $this->channel)] : []),
+            ...($this->person > 0 ? [new CooldownGate(Reach::Person, $this->person)] : []),
+        ];
+    }
+
+    public static function checks(): array
+    {
+        return [new NoCooldown];
+    }
+
+    private static function length(int $seconds): string
+    {
+        return match (true) {
+            $seconds % 3600 === 0 => $seconds === 3600 ? 'an hour' : intdiv($seconds, 3600).' hours',
+            $seconds % 60 === 0 => $seconds === 60 ? 'a minute' : intdiv($seconds, 60).' minutes',
+            default => "$seconds s",
+        };
+    }
+}

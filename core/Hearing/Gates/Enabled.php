@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing\Gates;
+
+use SilverParrot\Pack\Format\Document;
+
+/** Whether the command is switched on at all. */
+final readonly class Enabled implements Gate, GateSetting
+{
+    public function __construct(public bool $isOn = true)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'enabled';
+    }
+
+    public static function usual(): self
+    {
+        return new self;
+    }
+
+    public static function read(Document $at): self
+    {
+        return new self($at->flag());
+    }
+
+    public function write(): ?bool
+    {
+        return $this->isOn ? null : false;
+    }
+
+    public static function schema(): array
+    {
+        return ['type' => 'boolean'];
+    }
+
+    public static function typed(mixed $fields): bool
+    {
+        return $fields === '1';
+    }
+
+    public function inWords(): string
+    {
+        return $this->isOn ? '' : 'Switched off.';
+    }
+
+    public static function refusal(): null
+    {
+        return null;
+    }
+
+    public function gates(): array
+    {
+        return [$this];
+    }
+
+    public static function checks(): array
+    {
+        return [];
+    }
+
+    public function name(): string
+    {
+        return 'switched on';
+    }
+
+    public function stand(Context $context): Open|Closed
+    {
+        return $this->isOn ? new Open : new Closed($this->name(), 'switched-off', 'the command is switched off', 'switch it on');
+    }
+}

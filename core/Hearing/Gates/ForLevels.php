@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing\Gates;
+
+use SilverParrot\Chat\Level;
+use SilverParrot\Pack\Format\Document;
+use SilverParrot\Pack\Format\LevelFormat;
+use SilverParrot\Pack\LevelRule;
+
+/** Who may set the command off. What no person sets off is nobody's to be refused. */
+final readonly class ForLevels implements Gate, GateSetting
+{
+    public function __construct(public LevelRule $rule = new LevelRule)
+    {
+    }
+
+    public static function atLeast(Level $level): self
+    {
+        return new self(new LevelRule(atLeast: $level));
+    }
+
+    public static function anyOf(Level ...$levels): self
+    {
+        return new self(new LevelRule(array_values($levels)));
+    }
+
+    public static function key(): string
+    {
+        return 'levels';
+    }
+
+    public static function usual(): self
+    {
+        return new self;
+    }
+
+    public static function read(Document $at): self
+    {
+        return new self(LevelFormat::readRule($at));
+    }
+
+    public function write(): ?array
+    {
+        return LevelFormat::writeRule($this->rule) ?: null;
+    }
+
+    public static function schema(): array
+    {
+        return ['$ref' => 'pack.schema.json#/$defs/levelRule'];
+    }
+
+    public static function typed(mixed $fields): mixed
+    {
+        $who = is_array($fields) && is_string($fields['who'] ?? null) ? $fields['who'] : '';
+        if ($who === 'any_of') {
+            return ['any_of' => array_values(array_filter((array) ($fields['any_of'] ?? []), is_string(...)))];
+        }
+
+        return $who === '' || $who === Level::Everyone->word() ? [] : ['at_least' => $who];
+    }
+
+    public function inWords(): string
+    {
+        return $this->rule->isForEveryone() ? 'anyone' : $this->rule->inWords();
+    }
+
+    public static function refusal(): Refusal
+    {
+        return new Refusal('level', 'To whom it is not for');
+    }
+
+    public function gates(): array
+    {
+        return [$this];
+    }
+
+    public static function checks(): array
+    {
+        return [];
+    }
+
+    public function name(): string
+    {
+        return 'level';
+    }
+
+    public function stand(Context $context): Open|Closed
+    {
+        if ($context->person === null || $this->rule->admits($context->person->levels)) {
+            return new Open;
+        }
+        $needs = $this->rule->inWords();
+
+        return new Closed($this->name(), 'level', "it is for $needs", 'speak as one of them', ['needs' => $needs], self::refusal());
+    }
+}

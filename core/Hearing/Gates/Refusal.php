@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing\Gates;
+
+/** A reply that a command may have for a closed gate. */
+final readonly class Refusal
+{
+    /**
+     * @param  string  $key  in documents, rows and forms: "cooldown"
+     * @param  string  $when  on screens, before "it says": "When it is too early"
+     */
+    public function __construct(public string $key, public string $when)
+    {
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing\Steps;
+
+use SilverParrot\Chat\Event;
+use SilverParrot\Chat\Saying;
+use SilverParrot\Chat\Voice;
+use SilverParrot\Hearing\Prepared;
+use SilverParrot\Hearing\Trace\Trace;
+use SilverParrot\Memory\Overlay;
+use SilverParrot\Outbox\Fitter;
+use SilverParrot\Outbox\Room;
+use SilverParrot\Pack\Command;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Said;
+use SilverParrot\World;
+
+/** What a step has before it, and where it leaves what it changes. */
+final readonly class Stage
+{
+    /**
+     * @param  string  $place  names the step among all others, for its luck: "!tide/0"
+     * @param  Overlay  $changes  what gates and the steps before it have changed; what it changes goes on top
+     */
+    public function __construct(
+        public Command $command,
+        public Event $event,
+        public Scene $scene,
+        public World $world,
+        public Overlay $changes,
+        public Needed $needed,
+        public ?Trace $trace,
+        private Prepared $prepared,
+        public string $place,
+    ) {
+    }
+
+    /** The same stage for one of the steps, or for a reply. */
+    public function at(string $place): self
+    {
+        return new self($this->command, $this->event, $this->scene, $this->world, $this->changes, $this->needed, $this->trace, $this->prepared, $place);
+    }
+
+    /** A text is filled in and fitted to the chat. Null while something is not fetched yet. */
+    public function say(string $text): Ran|Failed|null
+    {
+        $this->trace?->saysFrom($text);
+        $run = new Run($this->world, $this->scene, $this->place, $this->needed, $this->trace);
+        $run->changed = $this->changes;
+        $said = $this->prepared->response($text)->say($run);
+        if (! $said instanceof Said) {
+            return $said;
+        }
+        $delivery = $this->command->delivery;
+        $login = $delivery->voice === Voice::Parrot ? $this->world->pack->parrot : $this->world->pack->channel->login;
+        $draft = Fitter::fit($said, new Room($this->world->profile, $this->world->pack->channel->login, $login));
+        foreach ($draft->notes as $note) {
+            $this->trace?->fitted($note);
+        }
+        $fit = $draft->text();
+        if ($fit === '') {
+            $this->trace?->fitted('nothing is left to say, so the parrot stays silent');
+
+            return new Ran;
+        }
+        $line = $this->event->line();
+
+        return new Ran([new Saying($fit, $delivery->voice, $delivery->place, $line->key ?? '', $line->nick ?? '')]);
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Hearing\Fixture;
+
+use Closure;
+use SilverParrot\Hearing\Effect;
+use SilverParrot\Hearing\Steps\Ran;
+use SilverParrot\Hearing\Steps\Stage;
+use SilverParrot\Hearing\Steps\Step;
+use SilverParrot\Response\Evaluation\Failed;
+
+/** A step that does as a test says. */
+final readonly class TestStep implements Step
+{
+    /** @param  Closure(Stage): (Ran|Failed|null)  $does */
+    public function __construct(private Closure $does)
+    {
+    }
+
+    public static function pause(int $seconds): self
+    {
+        return new self(static fn (): Ran => new Ran(pause: $seconds * 1000));
+    }
+
+    public static function effect(string $rings): self
+    {
+        return new self(static fn (): Ran => new Ran(effects: [new class($rings) implements Effect
+        {
+            public function __construct(private readonly string $rings)
+            {
+            }
+
+            public function toArray(): array
+            {
+                return ['rings' => $this->rings];
+            }
+        }]));
+    }
+
+    public function sources(): array
+    {
+        return [];
+    }
+
+    public function withSource(string $place, string $text): self
+    {
+        return $this;
+    }
+
+    public function write(): array
+    {
+        return [];
+    }
+
+    public function run(Stage $stage): Ran|Failed|null
+    {
+        return ($this->does)($stage);
+    }
+}
