@@ -11,8 +11,7 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Hearing\Gates\Cooldown;
-use SilverParrot\Hearing\Gates\Enabled;
+use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Pack\CastMember;
@@ -101,7 +100,7 @@ final readonly class Preview
     }
 
     /**
-     * The command as it is, with a trigger that is one even while the field is empty, and switched on.
+     * The command as it is, with a trigger that is one even while the field is empty, and no gate but who may.
      *
      * @param  list<CommandResponse>  $responses
      */
@@ -109,6 +108,6 @@ final readonly class Preview
     {
         $trigger = preg_match('/^[^\s\[\]]+$/Du', $command->trigger) === 1 ? $command->trigger : '!…';
 
-        return $command->on(new Triggers($trigger))->answering($responses)->gated(Cooldown::none(), new Enabled);
+        return $command->on(new Triggers($trigger))->answering($responses)->lookingAt(ForLevels::class);
     }
 }

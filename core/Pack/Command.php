@@ -73,6 +73,12 @@ final readonly class Command
         return $this->gated(new Enabled($isOn));
     }
 
+    /** @param  class-string<GateSetting>  ...$kinds  whose gates count, and no others */
+    public function lookingAt(string ...$kinds): self
+    {
+        return $this->with(['gates' => $this->gates->lookingAt(...$kinds)]);
+    }
+
     public function gated(GateSetting ...$settings): self
     {
         return $this->with(['gates' => $this->gates->with(...$settings)]);

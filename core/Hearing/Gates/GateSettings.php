@@ -25,10 +25,14 @@ final readonly class GateSettings
     /** @var list<Gate> */
     public array $gates;
 
-    /** @param  array<class-string<GateSetting>, GateSetting>  $settings  by kind, with every kind of the table */
-    private function __construct(private array $settings)
+    /**
+     * @param  array<class-string<GateSetting>, GateSetting>  $settings  by kind, with every kind of the table
+     * @param  list<class-string<GateSetting>>|null  $lookedAt  the kinds whose gates count; null for all
+     */
+    private function __construct(private array $settings, ?array $lookedAt = null)
     {
-        $this->gates = array_merge(...array_map(static fn (GateSetting $setting): array => $setting->gates(), array_values($settings)));
+        $counting = $lookedAt === null ? $settings : array_intersect_key($settings, array_flip($lookedAt));
+        $this->gates = array_merge([], ...array_map(static fn (GateSetting $setting): array => $setting->gates(), array_values($counting)));
     }
 
     /** What is not given is as usual. */
@@ -48,6 +52,16 @@ final readonly class GateSettings
     public function with(GateSetting ...$given): self
     {
         return self::of(...array_values($this->settings), ...array_values($given));
+    }
+
+    /**
+     * The same settings, of which only some have a say: what is tried again and again has no cooldown.
+     *
+     * @param  class-string<GateSetting>  ...$kinds
+     */
+    public function lookingAt(string ...$kinds): self
+    {
+        return new self($this->settings, array_values($kinds));
     }
 
     /**

@@ -109,7 +109,7 @@ final class CommandLineTest extends TestCase
 
     public function test_the_page_of_the_language_is_as_the_code_says_it(): void
     {
-        self::assertSame(\App\Console\ReferenceCommand::page(), (string) file_get_contents(base_path('docs/language.md')), 'php artisan parrot:reference > docs/language.md');
-        self::assertSame(\App\Console\SchemaCommand::document(), (string) file_get_contents(base_path('docs/formats/gates.schema.json')), 'php artisan parrot:schema > docs/formats/gates.schema.json');
+        self::assertSame(\App\Console\ReferenceCommand::page(), (string) file_get_contents($this->root().'/docs/language.md'), 'php artisan parrot:reference > docs/language.md');
+        self::assertSame(\App\Console\SchemaCommand::document(), (string) file_get_contents($this->root().'/docs/formats/gates.schema.json'), 'php artisan parrot:schema > docs/formats/gates.schema.json');
     }
 }
