@@ -31,7 +31,7 @@ interface GateSetting
 
     /**
      * @param  mixed  $fields  what a form holds under its key; null where that is nothing, as of a box that is not ticked
-     * @return mixed as read takes it; what cannot be is left as it was typed, for read to find
+     * @return mixed as read takes it, null where it is as usual; what cannot be is left as it was typed, for read to find
      */
     public static function typed(mixed $fields): mixed;
 

@@ -125,7 +125,9 @@ final readonly class GateSettings
      */
     public static function typed(array $fields): array
     {
-        return array_combine(self::keys(), array_map(static fn (string $kind): mixed => $kind::typed($fields[$kind::key()] ?? null), self::KINDS));
+        $typed = array_combine(self::keys(), array_map(static fn (string $kind): mixed => $kind::typed($fields[$kind::key()] ?? null), self::KINDS));
+
+        return array_filter($typed, static fn (mixed $value): bool => $value !== null);
     }
 
     /** @return array<string, Refusal> the replies that a command may have for closed gates, by key */
