@@ -19,6 +19,7 @@ final readonly class GateSettings
     private const KINDS = [
         Enabled::class,
         ForLevels::class,
+        WhileStream::class,
         Cooldown::class,
     ];
 

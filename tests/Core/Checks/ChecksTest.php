@@ -13,6 +13,8 @@ use SilverParrot\Checks\Surroundings;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
+use SilverParrot\Hearing\Gates\StreamState;
+use SilverParrot\Hearing\Gates\WhileStream;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
@@ -211,6 +213,9 @@ final class ChecksTest extends TestCase
         self::assertSame([], $this->found(Command::saying('!averyveryverylongword', ...$say)->alsoOn('!short'), Command::saying('!anotherlongtriggerword', ...$say)->described(new Description(listed: false))));
         self::assertSame(['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'], $this->found(Command::saying('!tide', ...$say)->alsoOn('!TIDE', '!flow', '!Flow')));
         self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(Command::saying('!a', ...$say)->gated(Cooldown::none())));
+        $offline = Command::saying('!a', 'On for [channel.uptime]')->gated(new WhileStream(StreamState::Offline));
+        self::assertContains('/commands/0/responses/0/text nothing-while-offline', $this->found($offline));
+        self::assertNotContains('/commands/0/responses/0/text nothing-while-offline', $this->found($offline->gated(new WhileStream(StreamState::Live)), Command::saying('!b', '[channel.title]')->gated(new WhileStream(StreamState::Offline))));
         $moderators = new LevelRule(atLeast: Level::Moderator);
         self::assertSame([], $this->found(Command::saying('!a', ...$say)->gated(new ForLevels($moderators), Cooldown::none()), Command::saying('!b', ...$say)->gated(new Cooldown(0)), Command::saying('!c', ...$say)->gated(Cooldown::none(), new Enabled(false))));
     }

@@ -18,6 +18,8 @@ use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\Gates\Open;
 use SilverParrot\Hearing\Gates\Pending;
+use SilverParrot\Hearing\Gates\StreamState;
+use SilverParrot\Hearing\Gates\WhileStream;
 use SilverParrot\Hearing\GoesOn;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\Needs;
@@ -200,6 +202,21 @@ final class GatesAndStepsTest extends TestCase
 
             return new Open(keptOnSuccess: [new Change($key, $has, (is_int($has) ? $has : 0) - $price, 'viewer.pebbles', 'tamsin')]);
         });
+    }
+
+    public function test_what_is_for_while_the_stream_is_live_is_refused_offline_and_to_nobody_while_nobody_knows(): void
+    {
+        $command = Command::saying('!a', 'x')->gated(Cooldown::none(), new WhileStream(StreamState::Live))->refusing(WhileStream::refusal(), 'not now, [outcome.reason]');
+        $hear = fn (Command $command, ?bool $live, bool $restIsDown = true): Outcome|Needs => (new Talker)->hear($this->line('!a'), $this->world($command, new WholeView, new CannedReadings($live === null ? [] : ['channel.live' => $live], $restIsDown)));
+        $said = static fn (Outcome|Needs $heard): ?array => $heard instanceof Outcome ? [...$heard->texts(), $heard->closed?->code] : null;
+        self::assertSame(['x', null], $said($hear($command, true)));
+        self::assertSame(['not now, it is only for while the stream is live', 'stream'], $said($hear($command, false)));
+        self::assertSame(['x', null], $said($hear($command, null)), 'the service is down');
+        self::assertNull($said($hear($command, null, false)), 'the service was not asked yet');
+        $offline = $command->gated(new WhileStream(StreamState::Offline));
+        self::assertSame([['not now, it is only for while the stream is offline', 'stream'], ['x', null]], [$said($hear($offline, true)), $said($hear($offline, false))]);
+        self::assertInstanceOf(Outcome::class, $hear($command->gated(new WhileStream), null, false), 'where it does not matter, nobody is asked');
+        self::assertSame('Anyone, only while live, as often as they like.', InOneSentence::of($command));
     }
 
     /** @return list<array{mixed, mixed}> from and to */

@@ -15,6 +15,8 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Gates\GateSettings;
+use SilverParrot\Hearing\Gates\StreamState;
+use SilverParrot\Hearing\Gates\WhileStream;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
@@ -76,6 +78,7 @@ final class RandomPacksTest extends TestCase
             GateSettings::of(
                 new Enabled($this->of([true, false])),
                 new ForLevels($this->of([new LevelRule, new LevelRule($this->levels()), new LevelRule([], $this->of(Level::cases()))])),
+                new WhileStream($this->of([null, ...StreamState::cases()])),
                 new Cooldown($this->random->getInt(0, 86_400), $this->random->getInt(0, 86_400)),
             ),
             array_filter(array_map(fn (): string => $this->text(), GateSettings::refusals()), static fn (string $text): bool => $text !== ''),

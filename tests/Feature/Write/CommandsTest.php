@@ -24,7 +24,7 @@ final class CommandsTest extends TestCase
     public function test_a_command_is_saved_as_it_was_typed_and_found_again(): void
     {
         $text = "  [caller] waves\n to <b>[target or \"the sea\"]</b> & \u{1F30A} ";
-        $this->post(route('write.store', $this->cove), $this->fields(['aliases' => '!hi, !ho', 'gates' => ['enabled' => '1', 'levels' => ['who' => 'any_of', 'any_of' => ['vip', 'regular']], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => $text, 'weight' => '3'], ['text' => '', 'weight' => '1'], ['text' => 'splash', 'weight' => '1']], 'group' => 'Sea', 'listed' => null, 'voice' => 'streamer', 'place' => 'reply']))
+        $this->post(route('write.store', $this->cove), $this->fields(['aliases' => '!hi, !ho', 'gates' => ['enabled' => '1', 'stream' => 'live', 'levels' => ['who' => 'any_of', 'any_of' => ['vip', 'regular']], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => $text, 'weight' => '3'], ['text' => '', 'weight' => '1'], ['text' => 'splash', 'weight' => '1']], 'group' => 'Sea', 'listed' => null, 'voice' => 'streamer', 'place' => 'reply']))
             ->assertSessionHasNoErrors()->assertRedirect();
         $core = CommandRows::toCore($this->command('!wave'));
         self::assertSame([$text, 3, 'splash'], [$core->responses[0]->text(), $core->responses[0]->weight, $core->responses[1]->text()]);
@@ -32,7 +32,7 @@ final class CommandsTest extends TestCase
         self::assertSame('regulars and VIPs', (new \SilverParrot\Pack\LevelRule([\SilverParrot\Chat\Level::Regular, \SilverParrot\Chat\Level::Vip]))->inWords());
         self::assertSame([false, true, 'streamer', 'reply', 'Sea'], [$core->about->listed, $core->isOn(), $core->delivery->voice->value, $core->delivery->place->value, $core->about->group]);
         $this->get(route('write', $this->cove).'?find=splash')->assertSee('!wave')->assertDontSee('!tide')->assertSee('&lt;b&gt;', false);
-        $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs and regulars, every 10 s', false);
+        $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs and regulars, only while live, every 10 s', false)->assertSee('value="live" selected', false);
     }
 
     public function test_what_a_page_asks_in_the_background_takes_no_notice_away(): void

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Hearing\Gates;
+
+use SilverParrot\Checks\NothingWhileOffline;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Pack\Format\Document;
+use SilverParrot\Value\Gap;
+
+/** Whether the stream must be live, or must not. Where the service does not say which it is, nobody is refused for it. */
+final readonly class WhileStream implements Gate, GateSetting
+{
+    /** @param  StreamState|null  $state  null: either */
+    public function __construct(public ?StreamState $state = null)
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'stream';
+    }
+
+    public static function usual(): self
+    {
+        return new self;
+    }
+
+    public static function read(Document $at): self
+    {
+        return new self($at->oneOf(StreamState::class));
+    }
+
+    public function write(): ?string
+    {
+        return $this->state?->value;
+    }
+
+    public static function schema(): array
+    {
+        return ['description' => 'only then; either, where it is not given', 'enum' => array_column(StreamState::cases(), 'value')];
+    }
+
+    public static function typed(mixed $fields): mixed
+    {
+        return $fields === '' ? null : $fields;
+    }
+
+    public function inWords(): string
+    {
+        return $this->state === null ? '' : "only while {$this->state->value}";
+    }
+
+    public static function refusal(): Refusal
+    {
+        return new Refusal('stream', 'When the stream is wrong for it');
+    }
+
+    public function gates(): array
+    {
+        return $this->state === null ? [] : [$this];
+    }
+
+    public static function checks(): array
+    {
+        return [new NothingWhileOffline];
+    }
+
+    public function name(): string
+    {
+        return 'stream';
+    }
+
+    public function stand(Context $context): Open|Closed|Pending
+    {
+        $request = Request::channel('live');
+        $live = $context->world->readings->read($request);
+        if ($live instanceof Gap && $live->isPending()) {
+            return Pending::request($request);
+        }
+        $is = $live === true ? StreamState::Live : StreamState::Offline;
+        if ($this->state === null || ! is_bool($live) || $is === $this->state) {
+            return new Open;
+        }
+
+        return new Closed($this->name(), 'stream', "it is only for while the stream is {$this->state->value}", $this->state === StreamState::Live ? 'start the stream' : 'end the stream', ['needs' => $this->state->value], self::refusal());
+    }
+}
