@@ -60,7 +60,7 @@ final readonly class Talker implements Parrot
         }
         $triggered = Triggered::in($world->pack, $line->text);
         if ($triggered === null) {
-            $trace?->nothingTriggered(Triggered::mistyped($world->pack, $line->text));
+            $trace?->nothingTriggered($world->pack, $line->text);
 
             return new Outcome(trace: $trace);
         }

@@ -30,12 +30,20 @@ final readonly class Triggered
     public static function mistyped(Pack $pack, string $line): ?array
     {
         [$first] = self::split($line);
-        $mark = mb_substr($first, 0, 1);
-        $isMark = $mark !== '' && preg_match('/^[\p{P}\p{S}]$/Du', $mark) === 1;
+        // Words begin with a letter, and are most of what is said: only behind a sign may a trigger have been meant.
+        if (mb_strlen($first) < 2 || preg_match('/^[\p{P}\p{S}]/u', $first) !== 1) {
+            return null;
+        }
         $triggers = array_map(strval(...), array_keys($pack->byTrigger));
         $nearest = Nearest::to($first, $triggers);
+        $mark = mb_substr($first, 0, 1);
+        foreach ($nearest === null ? $triggers : [] as $trigger) {
+            if (str_starts_with($trigger, $mark)) {
+                return [$first, null];
+            }
+        }
 
-        return $isMark && mb_strlen($first) > 1 && ($nearest !== null || array_filter($triggers, static fn (string $one): bool => str_starts_with($one, $mark)) !== []) ? [$first, $nearest] : null;
+        return $nearest === null ? null : [$first, $nearest];
     }
 
     /**

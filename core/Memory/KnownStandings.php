@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace SilverParrot\Memory;
 
+use Closure;
 use SilverParrot\Chat\Person;
 
 /** Found in a memory that is all at hand. */
 final readonly class KnownStandings implements Standings
 {
-    /** @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id */
-    public function __construct(private array $memory)
+    /** @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, looked at only when somebody asks */
+    public function __construct(private Closure $memory)
     {
     }
 
@@ -18,7 +19,7 @@ final readonly class KnownStandings implements Standings
     {
         $has = [];
         $people = [];
-        foreach ($this->memory as $id => $value) {
+        foreach (($this->memory)() as $id => $value) {
             $key = Key::fromId($id);
             if ($key?->kind === Kind::Field && $key->name === $field && is_int($value)) {
                 $has[$key->owner] = $value;

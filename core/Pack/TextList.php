@@ -13,6 +13,9 @@ final readonly class TextList
     /** @var list<WeightedText> each with an id of its own */
     public array $items;
 
+    /** Null where there is nothing to draw. */
+    public ?DrawTable $draws;
+
     /** @param  list<WeightedText>  $items  those without an id are told apart by their texts, as all were before they had any */
     public function __construct(public string $name, array $items, public DrawOrder $order = DrawOrder::Free, string $id = '')
     {
@@ -28,6 +31,7 @@ final readonly class TextList
             $items[$place] = $item->id === $unique ? $item : new WeightedText($item->text, $item->weight, $unique);
         }
         $this->items = $items;
+        $this->draws = $items === [] ? null : new DrawTable($items);
     }
 
     /** @return list<string> */

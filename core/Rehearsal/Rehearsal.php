@@ -12,11 +12,14 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
+use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\KnownView;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
+use SilverParrot\Memory\View;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
@@ -29,7 +32,10 @@ final class Rehearsal
 
     private readonly Driver $driver;
 
-    private readonly Situation $situation;
+    private readonly Readings $readings;
+
+    /** The driver looks at the store, and never at the world's memory. */
+    private readonly View $nothing;
 
     /** @var array<string, null|bool|int|string|array<string, mixed>> */
     private array $given = [];
@@ -48,7 +54,8 @@ final class Rehearsal
         // What memory holds of the cast stays.
         $this->store = new InMemoryStore($situation->memory, $situation->rest, Situation::ofCast($pack));
         $this->driver = new Driver($talker, $this->store);
-        $this->situation = $situation;
+        $this->readings = $situation->readings($this->store->values(...));
+        $this->nothing = new KnownView([]);
         foreach ($pack->cast as $member) {
             $this->enter($member->person());
         }
@@ -74,7 +81,7 @@ final class Rehearsal
 
     public function hear(Event $event): Outcome
     {
-        $world = new World($this->pack, $this->store->whole(), $this->situation->readings($this->store->values()), $event->at(), new KeyedChance($this->seed, $event->key()), $this->profile, $this->traced);
+        $world = new World($this->pack, $this->nothing, $this->readings, $event->at(), new KeyedChance($this->seed, $event->key()), $this->profile, $this->traced);
         $carried = $this->driver->hear($event, $world);
         if (! $carried->outcome instanceof Outcome) {
             throw new \LogicException('Two events of a rehearsal have the same key.');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Rehearsal;
 
+use Closure;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\Key;
@@ -79,8 +80,8 @@ final readonly class Situation
         return new self($this->memory, $channel + $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->standings);
     }
 
-    /** @param  array<string, null|bool|int|string|array<string, mixed>>|null  $memory  as it is by now; null for as it was at the beginning */
-    public function readings(?array $memory = null): Readings
+    /** @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>|null  $memory  as it is by then; null for as it was at the beginning */
+    public function readings(?Closure $memory = null): Readings
     {
         $results = [];
         foreach (['channel' => $this->channel, 'lookup' => $this->readings, 'person' => $this->people] as $subject => $values) {
@@ -89,7 +90,7 @@ final readonly class Situation
             }
         }
 
-        return new RememberedReadings(new CannedReadings($results), $this->quotes, $this->standings ?? new KnownStandings($memory ?? $this->memory));
+        return new RememberedReadings(new CannedReadings($results), $this->quotes, $this->standings ?? new KnownStandings($memory ?? fn (): array => $this->memory));
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> */

@@ -32,9 +32,10 @@ final readonly class Bench implements Verb
         $php = [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=disable', '-d', 'pcov.enabled=0'];
         $bench = $this->paths->project.'/tests/Bench';
         [$ratios] = Shell::run([...$php, "$bench/run.php", $arguments->text('--rounds') ?? '9'], $this->paths->project, heard: $this->terminal->say(...));
+        [$cliffs] = Shell::run([...$php, "$bench/cliffs.php"], $this->paths->project, heard: $this->terminal->say(...));
         [$latency] = Shell::run([...$php, "$bench/latency.php"], $this->paths->project, heard: $this->terminal->say(...));
         [$air] = Shell::run([...$php, "$bench/air.php"], $this->paths->project, heard: $this->terminal->say(...));
 
-        return max($ratios, $latency, $air);
+        return max($ratios, $cliffs, $latency, $air);
     }
 }

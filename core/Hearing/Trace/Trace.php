@@ -8,6 +8,7 @@ use SilverParrot\Chat\ChatLine;
 use SilverParrot\Hearing\Gates\Closed;
 use SilverParrot\Hearing\Triggered;
 use SilverParrot\Memory\Change;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\SlotTrace;
 use SilverParrot\Source\Source;
@@ -18,7 +19,7 @@ use SilverParrot\Value\Value;
 /** The why: what the parrot did for one line, in the order in which it did it. */
 final class Trace implements SlotTrace
 {
-    /** @var list<Entry|array{string, Span, string|null, null|bool|int|string|Value}|array{string, Span, bool}> what slots said and choices chose is put into words only when somebody asks */
+    /** @var list<Entry|array{Pack, string}|array{string, Span, string|null, null|bool|int|string|Value}|array{string, Span, bool}> what slots said and choices chose is put into words only when somebody asks */
     private array $entries = [];
 
     /** The text that is said now. */
@@ -31,6 +32,7 @@ final class Trace implements SlotTrace
         foreach ($this->entries as $entry) {
             $entries[] = match (true) {
                 $entry instanceof Entry => $entry,
+                count($entry) === 2 => self::ofNothing(...$entry),
                 count($entry) === 3 => self::ofChoice(...$entry),
                 default => self::ofSlot(...$entry),
             };
@@ -49,10 +51,17 @@ final class Trace implements SlotTrace
         $this->add(EntryKind::Talker, []);
     }
 
-    /** @param  array{string, string|null}|null  $mistyped */
-    public function nothingTriggered(?array $mistyped): void
+    /** Nearly every line is one of these: what it may have meant is sought when somebody asks. */
+    public function nothingTriggered(Pack $pack, string $line): void
     {
-        $mistyped === null ? $this->add(EntryKind::NoTrigger, []) : $this->add(EntryKind::Mistyped, ['typed' => $mistyped[0], 'nearest' => $mistyped[1] ?? '']);
+        $this->entries[] = [$pack, $line];
+    }
+
+    private static function ofNothing(Pack $pack, string $line): Entry
+    {
+        $mistyped = Triggered::mistyped($pack, $line);
+
+        return $mistyped === null ? new Entry(EntryKind::NoTrigger, []) : new Entry(EntryKind::Mistyped, ['typed' => $mistyped[0], 'nearest' => $mistyped[1] ?? '']);
     }
 
     public function triggered(Triggered $triggered): void

@@ -6,10 +6,12 @@ namespace Tests\Core\Response;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use SilverParrot\Chance\Weighted;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Pack\DrawTable;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
@@ -94,6 +96,20 @@ final class ListDrawTest extends TestCase
         self::assertSame([], array_intersect($added, $begun));
         $without = array_diff_key($items, [$left[0] => 1, $begun[2] => 1]);
         self::assertSame(array_slice($left, 1), $this->drawFrom(DrawOrder::Shuffled, $without, 2, $seed, $memory)[0]);
+    }
+
+    /** Held against the plain walk over the weights, with the same luck. */
+    public function test_looking_a_draw_up_gives_what_walking_over_the_weights_gives(): void
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Mt19937(7));
+        for ($round = 0; $round < 400; $round++) {
+            $weights = array_map(static fn (): int => $random->getInt(1, 5), range(1, $random->getInt(1, 30)));
+            $table = new DrawTable(array_map(static fn (int $weight, int $place): WeightedText => new WeightedText("t$place", $weight, "i$place"), $weights, array_keys($weights)));
+            $without = $random->getInt(0, 3) === 0 ? null : $random->getInt(0, count($weights) - 1);
+            $others = array_diff_key($weights, $without === null ? [] : [$without => true]) ?: $weights;
+            $luck = static fn (): \Random\Randomizer => new \Random\Randomizer(new \Random\Engine\Mt19937($round));
+            self::assertSame(Weighted::place($others, $luck()), $table->byWeight($luck(), $without), json_encode([$weights, $without], JSON_THROW_ON_ERROR));
+        }
     }
 
     public function test_two_items_of_the_same_text_are_two(): void
