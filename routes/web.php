@@ -60,6 +60,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::get('/write/reference', ReferenceController::class)->name('write.reference');
         Route::post('/write/preview', PreviewController::class)->middleware(['throttle:typing', 'one-at-a-time:preview'])->name('write.preview');
         Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
+        Route::get('/remember/emotes/{emote}/picture', [EmotesController::class, 'show'])->name('remember.emotes.picture');
         Route::get('/publish', [PublishController::class, 'index'])->name('publish');
         Route::get('/publish/chat', [ChatController::class, 'index'])->name('publish.chat');
         Route::get('/publish/chat/lines', [ChatController::class, 'lines'])->middleware('throttle:watching')->name('publish.lines');

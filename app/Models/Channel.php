@@ -37,6 +37,7 @@ use SilverParrot\Value\Moment;
  * @property Carbon|null $air_seen_at
  * @property Collection<int, Membership> $memberships
  * @property Collection<int, Emote> $emotes
+ * @property Collection<int, Emote> $emotesInShort
  */
 final class Channel extends Model
 {
@@ -170,6 +171,18 @@ final class Channel extends Model
     public function emotes(): HasMany
     {
         return $this->hasMany(Emote::class)->orderBy('id');
+    }
+
+    /** @return HasMany<Emote, $this> without their pixels: whether there are any */
+    public function emotesInShort(): HasMany
+    {
+        return $this->emotes()->select(['id', 'channel_id', 'stable_id', 'word', 'any_of', 'at_least'])->selectRaw("picture <> '' AS has_picture");
+    }
+
+    /** @return HasMany<ListItem, $this> */
+    public function listItems(): HasMany
+    {
+        return $this->hasMany(ListItem::class);
     }
 
     /** @return HasMany<CastMember, $this> */

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $stable_id
  * @property string $word
  * @property string $picture
+ * @property int $has_picture 1 or 0, where the pixels are left where they are
  * @property list<string> $any_of
  * @property string|null $at_least
  */

@@ -39,7 +39,7 @@ final readonly class Between
 
     public static function of(Channel $channel, Assembler $assembler): self
     {
-        $draft = $assembler->pack($channel);
+        $draft = $assembler->document($channel);
         $broken = [];
         foreach ($draft->commands as $command) {
             foreach ($command->about->expectations as $expectation) {

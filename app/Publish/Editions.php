@@ -30,7 +30,7 @@ final readonly class Editions
     {
         return DB::transaction(function () use ($channel, $note, $by): Edition {
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
-            $document = PackFormat::write($this->assembler->pack($channel));
+            $document = PackFormat::write($this->assembler->document($channel));
             if (strlen($document) > Limits::PACK) {
                 throw PackTooLarge::of(strlen($document));
             }

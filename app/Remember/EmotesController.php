@@ -8,6 +8,7 @@ use App\Models\Channel;
 use App\Models\Emote as Row;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Level;
@@ -47,6 +48,16 @@ final readonly class EmotesController
         $emote->delete();
 
         return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$emote->word} is no emote any more.");
+    }
+
+    /** Its pixels never change: another picture is another emote. */
+    public function show(Channel $channel, Row $emote): Response
+    {
+        if (preg_match('#^data:(image/(?:png|gif|webp));base64,#', $emote->picture, $kind) !== 1) {
+            abort(Response::HTTP_NOT_FOUND);
+        }
+
+        return response((string) base64_decode(substr($emote->picture, strlen($kind[0])), true), headers: ['Content-Type' => $kind[1], 'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 
     /** @return string|null as it is kept, empty where none was sent; null for what is no picture */

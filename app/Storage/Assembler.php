@@ -5,70 +5,177 @@ declare(strict_types=1);
 namespace App\Storage;
 
 use App\Models;
-use Illuminate\Database\Eloquent\Collection;
+use Closure;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Zones;
+use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Description;
+use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
+use SilverParrot\Pack\Format\Document;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\Triggers;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Fold;
 
-/** Makes the immutable pack of a channel's rows, in a number of queries that does not grow with them. */
+/**
+ * Makes the immutable pack of a channel's rows, in a number of queries that does not grow with them. Definitions are read as
+ * plain rows: there may be thousands, and a model of each would take most of the time.
+ */
 final class Assembler
 {
+    /** All of it but the pixels of emotes, which only a document needs. */
     public function pack(Models\Channel $channel): Pack
     {
-        return $this->assemble($channel, $channel->commands()->with(['aliases', 'responses', 'expectations'])->orderBy('id')->get());
+        return self::assemble($channel, self::commands($channel), self::emotes($channel), null);
     }
 
-    /** Everything that can be named, without the commands: a preview needs no more. */
-    public function names(Models\Channel $channel): Pack
+    /** All of it, as a document keeps it. */
+    public function document(Models\Channel $channel): Pack
     {
-        return $this->assemble($channel, new Collection);
+        return self::assemble($channel, self::commands($channel), self::emotesWithPixels($channel), null);
     }
 
-    /** @param  Collection<int, Models\Command>  $commands */
-    private function assemble(Models\Channel $channel, Collection $commands): Pack
+    /**
+     * Everything that can be named, without the commands.
+     *
+     * @param  Named|null  $whole  the lists and facts that are needed whole, while of others their names are enough; null for all
+     */
+    public function names(Models\Channel $channel, ?Named $whole = null): Pack
+    {
+        return self::assemble($channel, [], self::emotes($channel), $whole);
+    }
+
+    /** Everything that can be named, and of each command what a list of commands tells: what it is called, and who may. */
+    public function namesAndTriggers(Models\Channel $channel): Pack
+    {
+        return $this->names($channel)->withCommands(self::rows($channel->commands()->select(['id', 'stable_id', 'trigger', 'gates', 'listed']), static function (object $row): Command {
+            /** @var object{stable_id: string, trigger: string, gates: string, listed: int} $row */
+            $gates = json_decode($row->gates, true);
+
+            return new Command(new Triggers($row->trigger), gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])), about: new Description(listed: $row->listed === 1), id: $row->stable_id);
+        }));
+    }
+
+    /** @return list<Command> */
+    private static function commands(Models\Channel $channel): array
+    {
+        return array_values($channel->commands()->with(['aliases', 'responses', 'expectations'])->orderBy('id')->get()->map(CommandRows::toCore(...))->all());
+    }
+
+    /**
+     * @param  list<Command>  $commands
+     * @param  list<Emote>  $emotes
+     */
+    private static function assemble(Models\Channel $channel, array $commands, array $emotes, ?Named $whole): Pack
     {
         return new Pack(
             self::channel($channel),
             $channel->parrot,
             $channel->talkers,
-            array_values($commands->map(CommandRows::toCore(...))->all()),
-            self::named($channel->facts()->orderBy('id')->get()->map(static fn (Models\Fact $fact): Fact => new Fact($fact->name, $fact->text, $fact->stable_id))->all()),
-            self::named($channel->lists()->with('items')->orderBy('id')->get()->map(static fn (Models\TextList $list): TextList => new TextList($list->name, array_values($list->items->map(static fn (Models\ListItem $item): WeightedText => new WeightedText($item->text, $item->weight, $item->stable_id))->all()), $list->draw_order, $list->stable_id))->all()),
-            self::named($channel->counters()->orderBy('id')->get()->map(static fn (Models\Counter $counter): Counter => new Counter($counter->name, $counter->scope, $counter->start, $counter->floor, $counter->ceiling, $counter->reset, $counter->stable_id))->all()),
-            self::named($channel->occasions()->orderBy('id')->get()->map(static fn (Models\Occasion $occasion): Occasion => new Occasion($occasion->name, $occasion->stable_id))->all()),
-            self::named($channel->fields()->orderBy('id')->get()->map(static fn (Models\Field $field): Field => new Field($field->name, $field->type, $field->start, $field->stable_id))->all()),
+            $commands,
+            self::facts($channel, $whole),
+            self::lists($channel, $whole),
+            self::named(self::rows($channel->counters(), static function (object $row): Counter {
+                /** @var object{name: string, stable_id: string, scope: string, start: int, floor: int|null, ceiling: int|null, reset: string} $row */
+                return new Counter($row->name, CounterScope::from($row->scope), $row->start, $row->floor, $row->ceiling, Reset::from($row->reset), $row->stable_id);
+            })),
+            self::named(self::rows($channel->occasions(), static function (object $row): Occasion {
+                /** @var object{name: string, stable_id: string} $row */
+                return new Occasion($row->name, $row->stable_id);
+            })),
+            self::named(self::rows($channel->fields(), static function (object $row): Field {
+                /** @var object{name: string, stable_id: string, type: string, start: string|null} $row */
+                return new Field($row->name, FieldType::from($row->type), $row->start, $row->stable_id);
+            })),
             array_values($channel->cast()->get()->map(self::castMember(...))->all()),
             new Flood($channel->flood_person, $channel->flood_channel),
-            self::named($channel->goods()->orderBy('id')->get()->map(static fn (Models\Goods $goods): Goods => new Goods($goods->name, $goods->price, $goods->stable_id))->all()),
+            self::named(self::rows($channel->goods(), static function (object $row): Goods {
+                /** @var object{name: string, stable_id: string, price: int} $row */
+                return new Goods($row->name, $row->price, $row->stable_id);
+            })),
             $channel->ladders()->orderBy('id')->get()->mapWithKeys(static fn (Models\Ladder $ladder): array => [Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks, $ladder->stable_id)])->all(),
-            self::emotes($channel),
+            $emotes,
         );
     }
 
-    /** @return list<Emote> */
+    /** @return array<string, Fact> */
+    private static function facts(Models\Channel $channel, ?Named $whole): array
+    {
+        $query = $whole === null ? $channel->facts() : $channel->facts()->whereIn('name_folded', $whole->facts);
+        /** @var array<int, string> $texts by the row's number */
+        $texts = $query->toBase()->pluck('text', 'id')->all();
+
+        return self::named(self::rows($channel->facts()->select(['id', 'name', 'stable_id']), static function (object $row) use ($texts): Fact {
+            /** @var object{id: int, name: string, stable_id: string} $row */
+            return new Fact($row->name, $texts[$row->id] ?? '', $row->stable_id);
+        }));
+    }
+
+    /** @return array<string, TextList> */
+    private static function lists(Models\Channel $channel, ?Named $whole): array
+    {
+        $query = $channel->listItems()->orderBy('list_id')->orderBy('position');
+        if ($whole !== null) {
+            $query->whereIn('list_id', $channel->lists()->whereIn('name_folded', $whole->lists)->select('id'));
+        }
+        $items = [];
+        foreach ($query->toBase()->get(['list_id', 'text', 'weight', 'stable_id']) as $row) {
+            /** @var object{list_id: int, text: string, weight: int, stable_id: string} $row */
+            $items[$row->list_id][] = new WeightedText($row->text, $row->weight, $row->stable_id);
+        }
+
+        return self::named(self::rows($channel->lists(), static function (object $row) use ($items): TextList {
+            /** @var object{id: int, name: string, stable_id: string, draw_order: string} $row */
+            return new TextList($row->name, $items[$row->id] ?? [], DrawOrder::from($row->draw_order), $row->stable_id);
+        }));
+    }
+
+    /** @return list<Emote> with the address of the picture, where a page gets it from */
     public static function emotes(Models\Channel $channel): array
     {
-        return array_values($channel->emotes->map(static fn (Models\Emote $emote): Emote => new Emote(
-            $emote->word,
-            $emote->picture,
-            new LevelRule(self::levels($emote->any_of), $emote->at_least === null ? null : Level::named($emote->at_least)),
-            $emote->stable_id,
-        ))->all());
+        return array_values($channel->emotesInShort->map(static fn (Models\Emote $emote): Emote => self::emote($emote, $emote->has_picture === 1 ? route('remember.emotes.picture', [$channel, $emote]) : ''))->all());
+    }
+
+    /** @return list<Emote> */
+    private static function emotesWithPixels(Models\Channel $channel): array
+    {
+        return array_values($channel->emotes()->get()->map(static fn (Models\Emote $emote): Emote => self::emote($emote, $emote->picture))->all());
+    }
+
+    private static function emote(Models\Emote $emote, string $picture): Emote
+    {
+        return new Emote($emote->word, $picture, new LevelRule(self::levels($emote->any_of), $emote->at_least === null ? null : Level::named($emote->at_least)), $emote->stable_id);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  HasMany<covariant Model, Models\Channel>  $of
+     * @param  Closure(object): T  $toCore
+     * @return list<T>
+     */
+    private static function rows(HasMany $of, Closure $toCore): array
+    {
+        return array_values(array_map($toCore, $of->orderBy('id')->toBase()->get()->all()));
     }
 
     public static function channel(Models\Channel $channel): Channel
@@ -94,7 +201,7 @@ final class Assembler
     /**
      * @template T of object{name: string}
      *
-     * @param  array<int, T>  $definitions
+     * @param  list<T>  $definitions
      * @return array<string, T>
      */
     private static function named(array $definitions): array

@@ -7,12 +7,15 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MemoryRows;
+use App\Storage\Named;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Gates\ForLevels;
+use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Prepared;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
@@ -29,7 +32,7 @@ use SilverParrot\Value\Moment;
 /** What a command that is being written would say, for a chosen person and at the edges; nothing is kept. */
 final readonly class Preview
 {
-    public function __construct(private Assembler $assembler, private MemoryRows $memory)
+    public function __construct(private Assembler $assembler, private MemoryRows $memory, private Prepared $prepared)
     {
     }
 
@@ -39,29 +42,31 @@ final readonly class Preview
      */
     public function of(Channel $channel, Command $command, int $focus, string $login, string $words): PreviewResult
     {
-        $pack = $this->assembler->names($channel);
+        $prepared = $this->prepared;
+        $talker = new Talker($prepared);
+        $pack = $this->assembler->names($channel, Named::in($command->sources(), $prepared));
         $response = $command->responses[$focus] ?? $command->responses[0] ?? null;
         $shown = self::only($command, $response === null ? [] : [$response]);
         $pack = $pack->withCommand($shown);
         $situation = $this->memory->copy($channel);
         $caller = self::caller($pack, $shown, $login);
         $findings = array_fill_keys(array_keys($command->sources()), []);
-        foreach (Checks::ofCommand($command, $pack, $channel->surroundings()) as $finding) {
+        foreach (Checks::ofCommand($command, $pack, $channel->surroundings(), $prepared) as $finding) {
             $findings[ltrim($finding->at, '/')][] = $finding->toArray() + ['replacement' => $finding->replacement];
         }
 
         return new PreviewResult(
             $caller,
-            self::say($pack, $situation, $caller, $shown, $words, $channel),
-            $response === null ? [] : self::edges($pack, $situation, $caller, $shown, $channel),
+            self::say($talker, $pack, $situation, $caller, $shown, $words, $channel),
+            $response === null ? [] : self::edges($talker, $pack, $situation, $caller, $shown, $channel),
             $findings,
-            $response === null ? null : self::length($pack, $command, $response->text(), $channel),
+            $response === null ? null : self::length($pack, $command, $prepared->response($response->text()), $channel),
+            InOneSentence::of($command, $prepared),
         );
     }
 
-    private static function length(Pack $pack, Command $command, string $text, Channel $channel): ?Length
+    private static function length(Pack $pack, Command $command, Response $response, Channel $channel): ?Length
     {
-        $response = Response::of($text);
         if (! $response->isReadable()) {
             return null;
         }
@@ -72,23 +77,23 @@ final readonly class Preview
     }
 
     /** @return array<string, Outcome> by what is at the edge */
-    private static function edges(Pack $pack, Situation $situation, Person $caller, Command $command, Channel $channel): array
+    private static function edges(Talker $talker, Pack $pack, Situation $situation, Person $caller, Command $command, Channel $channel): array
     {
         $longest = Person::known('longest', str_repeat('w', $channel->profile()->longestName), 'Wwww'.str_repeat('w', $channel->profile()->longestName - 4), $caller->levels, $caller->tier);
 
         return [
-            'without words' => self::say($pack, $situation, $caller, $command, '', $channel),
-            'to somebody unknown' => self::say($pack, $situation, $caller, $command, '@nobody_here 1', $channel),
-            'the longest name' => self::say($pack, $situation, $longest, $command, '@'.$longest->login, $channel),
-            'offline' => self::say($pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $channel),
+            'without words' => self::say($talker, $pack, $situation, $caller, $command, '', $channel),
+            'to somebody unknown' => self::say($talker, $pack, $situation, $caller, $command, '@nobody_here 1', $channel),
+            'the longest name' => self::say($talker, $pack, $situation, $longest, $command, '@'.$longest->login, $channel),
+            'offline' => self::say($talker, $pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $channel),
             // Nothing from outside: neither the streaming service nor a look-up answers.
-            'source down' => self::say($pack, new Situation(rest: $situation->rest, standings: $situation->standings), $caller, $command, '', $channel),
+            'source down' => self::say($talker, $pack, new Situation(rest: $situation->rest, standings: $situation->standings), $caller, $command, '', $channel),
         ];
     }
 
-    private static function say(Pack $pack, Situation $situation, Person $caller, Command $command, string $words, Channel $channel): Outcome
+    private static function say(Talker $talker, Pack $pack, Situation $situation, Person $caller, Command $command, string $words, Channel $channel): Outcome
     {
-        return (new Rehearsal($pack, $situation, $channel->seed, $channel->profile(), talker: new Talker))
+        return (new Rehearsal($pack, $situation, $channel->seed, $channel->profile(), talker: $talker))
             ->line('preview', $caller, trim("{$command->trigger} $words"), Moment::of(now()));
     }
 

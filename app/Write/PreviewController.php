@@ -7,7 +7,6 @@ namespace App\Write;
 use App\Models\Channel;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use SilverParrot\Hearing\InOneSentence;
 
 final class PreviewController
 {
@@ -18,7 +17,7 @@ final class PreviewController
 
         return response()->json([
             'html' => view('write.partials.preview', ['preview' => $result, 'channel' => $channel])->render(),
-            'sentence' => InOneSentence::of($form->command),
+            'sentence' => $result->sentence,
             'findings' => (object) $result->findings,
             'errors' => (object) $form->errors(),
         ]);

@@ -14,8 +14,9 @@ final readonly class PreviewResult
      * @param  array<string, Outcome>  $edges  by what is at the edge: "without words"
      * @param  array<string, list<array<string, string|null>>>  $findings  by the text's place in the command: "responses/0/text"
      * @param  Length|null  $length  null where the response cannot be read
+     * @param  string  $sentence  what the command is, in one
      */
-    public function __construct(public Person $caller, public Outcome $outcome, public array $edges, public array $findings, public ?Length $length)
+    public function __construct(public Person $caller, public Outcome $outcome, public array $edges, public array $findings, public ?Length $length, public string $sentence)
     {
     }
 

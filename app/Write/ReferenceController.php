@@ -8,11 +8,9 @@ use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MemoryRows;
 use Illuminate\Http\JsonResponse;
-use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Pack\CastMember;
-use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Emote;
-use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Rehearsal\SaidNow;
 use SilverParrot\Response\Reference;
 use SilverParrot\Response\ReferenceEntry;
 use SilverParrot\Value\Moment;
@@ -28,24 +26,17 @@ final readonly class ReferenceController
 
     public function __invoke(Channel $channel): JsonResponse
     {
-        $pack = $this->assembler->pack($channel);
+        $pack = $this->assembler->namesAndTriggers($channel);
         $caller = CastMember::lowest($pack->cast)?->person();
-        $situation = $this->memory->copy($channel);
-        $now = Moment::of(now());
+        $entries = Reference::of($pack);
+        $asked = $caller === null ? [] : array_map(static fn (ReferenceEntry $entry): string => "[{$entry->insert}]", array_filter($entries, static fn (ReferenceEntry $entry): bool => $entry->hasValue));
+        $now = $caller === null ? [] : (new SaidNow($pack, $this->memory->copy($channel), $channel->profile(), $channel->seed))->to($caller, $caller->login, $asked, Moment::of(now()));
 
-        return response()->json([...array_map(static function (ReferenceEntry $entry) use ($pack, $situation, $caller, $channel, $now): array {
-            $value = null;
-            if ($entry->hasValue && $caller !== null) {
-                $asking = $pack->withCommand(Command::saying('!…', "[{$entry->insert}]")->gated(Cooldown::none()));
-                $value = (new Rehearsal($asking, $situation, $channel->seed, $channel->profile(), traced: false))->line('reference', $caller, '!… '.$caller->login, $now)->texts()[0] ?? null;
-            }
-
-            return [
-                'heading' => $entry->heading, 'insert' => $entry->insert, 'takes' => $entry->described->takes, 'gives' => $entry->gives(),
-                'sentence' => $entry->sentence(), 'example' => $entry->described->example, 'withNothing' => $entry->described->withNothing,
-                'now' => $value === null ? null : mb_substr($value, 0, self::LONGEST_VALUE),
-            ];
-        }, Reference::of($pack)), ...array_map(static fn (Emote $emote): array => [
+        return response()->json([...array_map(static fn (ReferenceEntry $entry, int $place): array => [
+            'heading' => $entry->heading, 'insert' => $entry->insert, 'takes' => $entry->described->takes, 'gives' => $entry->gives(),
+            'sentence' => $entry->sentence(), 'example' => $entry->described->example, 'withNothing' => $entry->described->withNothing,
+            'now' => isset($now[$place]) ? mb_substr($now[$place], 0, self::LONGEST_VALUE) : null,
+        ], $entries, array_keys($entries)), ...array_map(static fn (Emote $emote): array => [
             'heading' => 'Emotes', 'insert' => $emote->word, 'takes' => '', 'gives' => 'a picture', 'sentence' => $emote->levels->isForEveryone() ? 'For everyone.' : "For {$emote->levels->inWords()}.", 'example' => $emote->word,
             'withNothing' => '', 'now' => null, 'picture' => $emote->picture,
         ], $pack->emotes)]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Hearing\Gates\GateSettings;
+use SilverParrot\Hearing\Prepared;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
@@ -48,9 +49,9 @@ final class Checks
     }
 
     /** @return list<Finding> */
-    public static function of(Pack $pack, Surroundings $around = new Surroundings): array
+    public static function of(Pack $pack, Surroundings $around = new Surroundings, Prepared $prepared = new Prepared): array
     {
-        return self::look(Looked::at($pack, $around), self::all());
+        return self::look(Looked::at($pack, $around, $prepared), self::all());
     }
 
     /**
@@ -92,11 +93,11 @@ final class Checks
      *
      * @return list<Finding> their places counted from the command: "/responses/0/text"
      */
-    public static function ofCommand(Command $command, Pack $names, Surroundings $around = new Surroundings): array
+    public static function ofCommand(Command $command, Pack $names, Surroundings $around = new Surroundings, Prepared $prepared = new Prepared): array
     {
         $alone = $names->withCommands([$command]);
         $findings = [];
-        foreach (self::of($alone, $around) as $finding) {
+        foreach (self::of($alone, $around, $prepared) as $finding) {
             if (str_starts_with($finding->at, '/commands/0/') || $finding->kind instanceof NotLookedAt) {
                 $findings[] = new Finding($finding->kind, $finding->span, substr($finding->at, strlen('/commands/0')), $finding->data, $finding->replacement);
             }

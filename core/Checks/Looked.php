@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Hearing\Prepared;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Lengths;
-use SilverParrot\Response\Response;
-use SilverParrot\Response\Vocabulary;
 
 /** What checks look at: a pack, its responses read once for all of them, and what is around it. */
 final readonly class Looked
@@ -20,13 +19,13 @@ final readonly class Looked
     {
     }
 
-    public static function at(Pack $pack, Surroundings $around, Vocabulary $vocabulary = new Vocabulary): self
+    public static function at(Pack $pack, Surroundings $around, Prepared $prepared = new Prepared): self
     {
         $texts = [];
         $lengths = Lengths::of($pack->channel);
         foreach ($pack->commands as $index => $command) {
             foreach ($command->sources() as $place => $source) {
-                $response = Response::of($source, $vocabulary);
+                $response = $prepared->response($source);
                 $texts[] = new ReadText($command, "/commands/$index/$place", $place, $response, Forecast::of($response, $pack, $around->profile, $command->triggers->all(), $lengths));
             }
         }

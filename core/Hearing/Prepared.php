@@ -16,6 +16,9 @@ final class Prepared
     /** @var array<string, Response> */
     private array $responses = [];
 
+    /** Texts that were read so far, each as often as it had to be. */
+    public int $read = 0;
+
     public function __construct(private readonly Vocabulary $vocabulary = new Vocabulary)
     {
     }
@@ -26,6 +29,13 @@ final class Prepared
             $this->responses = array_slice($this->responses, intdiv(self::MOST, 2), null, true);
         }
 
-        return $this->responses["\0$text"] ??= Response::of($text, $this->vocabulary);
+        return $this->responses["\0$text"] ??= $this->read($text);
+    }
+
+    private function read(string $text): Response
+    {
+        $this->read++;
+
+        return Response::of($text, $this->vocabulary);
     }
 }

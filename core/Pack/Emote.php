@@ -15,7 +15,7 @@ final readonly class Emote
 
     public string $id;
 
-    /** @param  string  $picture  as a data: address of a PNG, GIF or WebP; empty where there is none */
+    /** @param  string  $picture  as a data: address of a PNG, GIF or WebP, or the address where a page gets it from; empty where there is none */
     public function __construct(public string $word, public string $picture = '', public LevelRule $levels = new LevelRule, string $id = '')
     {
         $this->id = $id === '' ? $word : $id;

@@ -8,7 +8,7 @@
         <section class="page" id="left-page" aria-label="The real chat">
             <div class="page-head"><h1>The real chat</h1><span class="small" id="reading-along" role="status"></span><a class="plain" href="{{ route('publish', $channel) }}">Back to the draft</a></div>
             <p class="health">{{ $channel->health() }}</p>
-            <ol class="lines is-tall" id="air-lines" tabindex="-1" data-air-lines="{{ route('publish.lines', $channel) }}" data-air-stream="{{ route('publish.stream', $channel) }}" data-air-emotes="{{ json_encode((object) $channel->emotes->where('picture', '!=', '')->pluck('picture', 'word')->all()) }}" data-air-after="{{ $lines === [] ? 0 : end($lines)->number }}">
+            <ol class="lines is-tall" id="air-lines" tabindex="-1" data-air-lines="{{ route('publish.lines', $channel) }}" data-air-stream="{{ route('publish.stream', $channel) }}" data-air-emotes="{{ json_encode((object) array_column(array_filter(App\Storage\Assembler::emotes($channel), fn ($emote) => $emote->picture !== ''), 'picture', 'word')) }}" data-air-after="{{ $lines === [] ? 0 : end($lines)->number }}">
                 @foreach ($lines as $line)
                     @include('publish.partials.line', ['told' => $line->told($zone), 'isChosen' => $chosen?->number === $line->number])
                 @endforeach

@@ -38,8 +38,8 @@
             </ul>
             <h2 id="emotes">Emotes</h2>
             <ul class="ruled">
-                @forelse ($channel->emotes as $emote)
-                    <li>@if ($emote->picture !== '')<img class="emote" src="{{ $emote->picture }}" alt=""> @endif<b>{{ $emote->word }}</b> <span class="small">{{ $emote->any_of === [] && $emote->at_least === null ? 'for everyone' : 'for '.implode(', ', array_map(fn (string $word) => SilverParrot\Chat\Level::named($word)?->plural(), [...$emote->any_of, ...array_filter([$emote->at_least])])).($emote->at_least === null ? '' : ' and up') }}{{ $emote->picture === '' ? ', no picture' : '' }}</span>
+                @forelse ($channel->emotesInShort as $emote)
+                    <li>@if ($emote->has_picture === 1)<img class="emote" src="{{ route('remember.emotes.picture', [$channel, $emote]) }}" alt=""> @endif<b>{{ $emote->word }}</b> <span class="small">{{ $emote->any_of === [] && $emote->at_least === null ? 'for everyone' : 'for '.implode(', ', array_map(fn (string $word) => SilverParrot\Chat\Level::named($word)?->plural(), [...$emote->any_of, ...array_filter([$emote->at_least])])).($emote->at_least === null ? '' : ' and up') }}{{ $emote->has_picture === 0 ? ', no picture' : '' }}</span>
                         @if ($mayWrite)<form method="post" action="{{ route('remember.emotes.drop', [$channel, $emote]) }}" class="inline controls">@csrf @method('delete')<button class="as-link" aria-label="drop {{ $emote->word }}">drop</button></form>@endif</li>
                 @empty
                     <li>No emotes yet. A chat shows a picture for their words, and so does the parrot’s simulated chat.</li>

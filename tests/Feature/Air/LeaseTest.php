@@ -119,7 +119,7 @@ final class LeaseTest extends TestCase
     public function test_who_was_seen_is_tallied_in_one_turn(): void
     {
         $store = new MariaDbStore(DB::connection(), $this->cove->id, 0);
-        $channel = new ChannelOnAir($this->cove->id, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new KnownDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null, ChatProfile::stream(), new KnownStandings([]));
+        $channel = new ChannelOnAir($this->cove->id, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new KnownDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null, ChatProfile::stream(), new KnownStandings(static fn (): array => []));
         $quill = Person::known('account:quill', 'quill', 'Quill', Levels::of());
         foreach ([0, 1000, 2000] as $i => $millis) {
             $channel->hear(new ChatLine("k$i", $quill, 'hello', new Moment(1_795_597_200_000 + $millis)));

@@ -25,7 +25,7 @@ final class PublishTest extends TestCase
     public function test_the_draft_becomes_an_edition_that_never_changes(): void
     {
         $this->get(route('publish', $this->cove))->assertOk()->assertSee('Nothing is on the air yet')->assertSee('!tide');
-        $draft = app(Assembler::class)->pack($this->cove);
+        $draft = app(Assembler::class)->document($this->cove);
         $this->post(route('publish.store', $this->cove), ['note' => 'The first one'])->assertRedirect()->assertSessionHas('notice', 'Edition 1 is on the air.');
         self::assertEquals($draft, $this->air());
         $row = $this->command('!tide');

@@ -30,7 +30,7 @@ final class TryTest extends TestCase
             self::assertStringContainsString($says, (string) $preview['html']);
             $this->say('tamsin', '!place', $draft)->assertSee($says);
             $file = (string) tempnam(sys_get_temp_dir(), 'pack');
-            file_put_contents($file, PackFormat::write(app(Assembler::class)->pack($this->cove)));
+            file_put_contents($file, PackFormat::write(app(Assembler::class)->document($this->cove)));
             self::assertSame(0, Artisan::call('parrot:say', ['--pack' => $file, '--response' => '[caller] is at [fact.workshop].', '--caller' => 'tamsin']));
             self::assertSame("$says\n", Artisan::output());
             unlink($file);

@@ -24,8 +24,10 @@ final class EmotesTest extends TestCase
         self::assertSame('data:image/png;base64,'.base64_encode(self::PIXELS), $emote->picture);
         $core = array_values(array_filter(app(Assembler::class)->names($this->cove->refresh())->emotes, static fn (CoreEmote $one): bool => $one->word === 'coveBell'))[0];
         self::assertSame('subscribers', $core->levels->inWords());
-        $this->get(route('remember', $this->cove))->assertSee('coveBell')->assertSee('for subscribers')->assertSee($emote->picture, false);
-        $this->get(route('write.reference', $this->cove))->assertJsonFragment(['heading' => 'Emotes', 'insert' => 'coveBell', 'picture' => $emote->picture]);
+        $this->get(route('remember', $this->cove))->assertSee('coveBell')->assertSee('for subscribers')->assertSee(route('remember.emotes.picture', [$this->cove, $emote]))->assertDontSee('data:image', false);
+        $this->get(route('write.reference', $this->cove))->assertJsonFragment(['heading' => 'Emotes', 'insert' => 'coveBell', 'picture' => route('remember.emotes.picture', [$this->cove, $emote])]);
+        $picture = $this->get(route('remember.emotes.picture', [$this->cove, $emote]))->assertOk()->assertHeader('Content-Type', 'image/png')->assertHeader('X-Content-Type-Options', 'nosniff');
+        self::assertSame(self::PIXELS, $picture->getContent());
         $this->add('coveBell')->assertSessionHas('notice', 'coveBell is an emote here already.');
         $this->add('covebell')->assertSessionHas('notice', 'covebell is an emote now.');
         $this->delete(route('remember.emotes.drop', [$this->cove, $emote]))->assertSessionHas('notice', 'coveBell is no emote any more.');
@@ -63,7 +65,7 @@ final class EmotesTest extends TestCase
         }
         $this->add('coveBell15', $big)->assertSessionHas('notice', 'There is no more room for emotes: drop one first, or take smaller pictures.');
         $this->add('coveSmall')->assertSessionHas('notice', 'coveSmall is an emote now.');
-        self::assertLessThan(\SilverParrot\Source\Limits::PACK, strlen(\SilverParrot\Pack\Format\PackFormat::write(app(Assembler::class)->pack($this->cove->refresh()))));
+        self::assertLessThan(\SilverParrot\Source\Limits::PACK, strlen(\SilverParrot\Pack\Format\PackFormat::write(app(Assembler::class)->document($this->cove->refresh()))));
     }
 
     public function test_nobody_touches_the_emotes_of_another_channel(): void

@@ -116,7 +116,7 @@ final class BackupTest extends TestCase
 
     public function test_a_channel_comes_back_where_others_have_its_numbers(): void
     {
-        $before = app(Assembler::class)->pack($this->cove);
+        $before = app(Assembler::class)->document($this->cove);
         $memory = DB::table('memory')->where('channel_id', $this->cove->id)->orderBy('key')->pluck('value', 'key')->all();
         $this->backup('lantern_cove');
         $numbers = DB::table('commands')->where('channel_id', $this->cove->id)->pluck('id');
@@ -133,7 +133,7 @@ final class BackupTest extends TestCase
         self::assertStringContainsString('unknown here', implode($notes));
         $channel = Channel::query()->where('login', 'lantern_cove')->firstOrFail();
         self::assertSame($old, $channel->id);
-        self::assertEquals($before, app(Assembler::class)->pack($channel));
+        self::assertEquals($before, app(Assembler::class)->document($channel));
         self::assertSame($memory, DB::table('memory')->where('channel_id', $channel->id)->orderBy('key')->pluck('value', 'key')->all());
         self::assertSame(['Wren'], $channel->memberships()->with('user')->get()->map(static fn ($one): string => $one->user->name)->all());
         self::assertSame(1, $other->commands()->count());
@@ -173,7 +173,7 @@ final class BackupTest extends TestCase
     {
         app(Restore::class)->from(BackupFile::open(__DIR__.'/version-1.backup'), null, static fn (): null => null);
         $cove = Channel::query()->where('login', 'lantern_cove')->firstOrFail();
-        $draft = app(Assembler::class)->pack($cove);
+        $draft = app(Assembler::class)->document($cove);
         $air = app(Editions::class)->onAir($cove);
         self::assertEquals(PackFormat::read((string) file_get_contents(base_path('tests/Core/Pack/version-1.pack.json')))[0]->commands, $draft->commands);
         self::assertEquals($draft, $air, 'an edition of then and the draft have the same ids');

@@ -40,7 +40,7 @@ final class StandingsTest extends TestCase
         $told = static fn (array $top): array => array_map(static fn (array $one): string => "{$one[0]->login} {$one[1]}", $top);
         $database = new MariaDbStandings(DB::connection(), $this->cove->id);
         foreach ([1, 5, 20] as $count) {
-            self::assertSame($told((new KnownStandings($memory))->top('pebbles', $count)), $told($database->top('pebbles', $count)), (string) $count);
+            self::assertSame($told((new KnownStandings(static fn (): array => $memory))->top('pebbles', $count)), $told($database->top('pebbles', $count)), (string) $count);
         }
         self::assertSame([], $database->top('peb_les', 5), 'signs of patterns are no patterns');
         self::assertSame([], $database->top(Fold::caseless('Nothing'), 5));

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage;
+
+use SilverParrot\Hearing\Prepared;
+
+/** Which lists and facts some texts name: the others need not be brought whole to say them. */
+final readonly class Named
+{
+    /**
+     * @param  list<string>  $lists  folded names, as those that follow
+     * @param  list<string>  $facts
+     */
+    private function __construct(public array $lists, public array $facts)
+    {
+    }
+
+    /** @param  array<array-key, string>  $texts */
+    public static function in(array $texts, Prepared $prepared): self
+    {
+        $named = ['list' => [], 'fact' => []];
+        foreach ($texts as $text) {
+            foreach ($prepared->response($text)->calls as $call) {
+                if (isset($named[$call->folded[0]], $call->folded[1])) {
+                    $named[$call->folded[0]][] = $call->folded[1];
+                }
+            }
+        }
+
+        return new self(array_values(array_unique($named['list'])), array_values(array_unique($named['fact'])));
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal;
+
+use SilverParrot\Chance\KeyedChance;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Prepared;
+use SilverParrot\Memory\InMemoryStore;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Outbox\Fitter;
+use SilverParrot\Outbox\Room;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Response;
+use SilverParrot\Response\Said;
+use SilverParrot\Value\Moment;
+use SilverParrot\World;
+
+/** What each of many texts would say to one person at one moment; memory is asked once a round for all of them together. */
+final readonly class SaidNow
+{
+    /** One thing found in memory may lead to another, and hardly to a third. */
+    private const ROUNDS = 4;
+
+    public function __construct(private Pack $pack, private Situation $situation, private ChatProfile $profile, private string $seed, private Prepared $prepared = new Prepared)
+    {
+    }
+
+    /**
+     * @param  array<int, string>  $texts
+     * @return array<int, string|null> by the same keys; null for what fails, or says nothing
+     */
+    public function to(Person $person, string $words, array $texts, Moment $now): array
+    {
+        $store = new InMemoryStore($this->situation->memory, $this->situation->rest, Situation::ofCast($this->pack));
+        $readings = $this->situation->readings($store->values(...));
+        $scene = Scene::of($person, $words);
+        $room = new Room($this->profile, $this->pack->channel->login, $this->pack->parrot);
+        $open = array_map(fn (string $text): Response => $this->prepared->response($text), $texts);
+        $said = array_fill_keys(array_keys($texts), null);
+        $reads = Reads::of();
+        for ($round = 0; $open !== [] && $round < self::ROUNDS; $round++) {
+            $world = new World($this->pack, $store->snapshot($reads), $readings, $now, new KeyedChance($this->seed, 'now'), $this->profile);
+            $needed = new Needed;
+            foreach ($open as $place => $response) {
+                $heard = $response->say(new Run($world, $scene, "now/$place", $needed));
+                if ($heard instanceof Said) {
+                    $text = Fitter::fit($heard, $room)->text();
+                    $said[$place] = $text === '' ? null : $text;
+                }
+                if ($heard !== null) {
+                    unset($open[$place]);
+                }
+            }
+            $reads = $reads->and(Reads::of(...array_values($needed->keys)));
+        }
+
+        return $said;
+    }
+}
