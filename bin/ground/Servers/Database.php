@@ -88,7 +88,7 @@ final readonly class Database implements Server
             throw Trouble::cannotWrite(dirname($this->data));
         }
         [$code] = Shell::run([
-            'mariadb-install-db', '--no-defaults', ...$this->owner(), "--datadir={$this->data}", '--auth-root-authentication-method=socket',
+            'mariadb-install-db', '--no-defaults', ...$this->owner(), "--datadir={$this->data}", "--tmpdir={$this->temporary()}", '--auth-root-authentication-method=socket',
             '--auth-root-socket-user='.self::user(), '--skip-test-db',
         ], log: $this->log);
         if ($code !== 0) {
