@@ -39,16 +39,16 @@ final class ChannelOnAir
 
     public ?ChatConnection $chat = null;
 
-    /** @var array<string, ChatLine> the last line of whoever spoke since the last tally, by login */
+    /** @var array<string, ChatLine> the last line of whoever spoke since the last tally, by person id */
     public array $seen = [];
 
-    /** @var array<string, Moment> when the first of those lines was, by login */
+    /** @var array<string, Moment> when the first of those lines was, by person id */
     public array $first = [];
 
-    /** @var array<string, int> lines since the last tally, by login */
+    /** @var array<string, int> lines since the last tally, by person id */
     public array $lines = [];
 
-    public int $tallies = 0;
+    private int $tallies = 0;
 
     /** @var list<float> when something was said lately, in seconds on a clock that only goes on */
     private array $said = [];
@@ -119,9 +119,9 @@ final class ChannelOnAir
     /** @return bool whether the channel is still ours, and there may be something to say */
     public function hear(ChatLine $line): ?bool
     {
-        $this->seen[$line->by->login] = $line;
-        $this->first[$line->by->login] ??= $line->at;
-        $this->lines[$line->by->login] = ($this->lines[$line->by->login] ?? 0) + 1;
+        $this->seen[$line->by->id] = $line;
+        $this->first[$line->by->id] ??= $line->at;
+        $this->lines[$line->by->id] = ($this->lines[$line->by->id] ?? 0) + 1;
         $logged = $this->log(HeardLine::HEARD, $line->key, $line->by, $line->text, $line->at);
         if ($this->paused || $this->pack === null) {
             return null;
@@ -144,6 +144,12 @@ final class ChannelOnAir
         }
 
         return $carried->outcome->sayings !== [] ? true : null;
+    }
+
+    /** Higher than that of any tally before, under whichever lease. */
+    public function nextTally(): int
+    {
+        return $this->epoch * self::LINES_AN_EPOCH + ++$this->tallies;
     }
 
     public function log(string $kind, string $key, Person $by, string $text, Moment $at): HeardLine

@@ -7,6 +7,7 @@ namespace App\Air;
 use Amp\TimeoutCancellation;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\RunningStream;
@@ -36,7 +37,7 @@ final readonly class StreamWatch
         $look = static fn (View $memory): Tally => new Tally(array_filter([RunningStream::look($memory->value(Key::stream()), $isLive, $now)]));
         $store = new MariaDbStore($this->connection, $channel->id, $channel->epoch);
         if ($look($store->snapshot(Reads::of(Key::stream())))->changesToKeep() !== []) {
-            $store->turn("stream {$channel->epoch} {$now->millis}", Reads::of(Key::stream()), $look);
+            $store->turn(EventKey::none(), Reads::of(Key::stream()), $look);
         }
     }
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Air;
 
+use SilverParrot\Chat\ChatLine;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
@@ -23,16 +25,16 @@ final class Tallies
         $channel->seen = [];
         $channel->first = [];
         $channel->lines = [];
-        $keys = array_map(static fn (string $login): Key => Key::person($login), array_map(strval(...), array_keys($seen)));
-        $store->turn("tally {$channel->epoch} ".++$channel->tallies, Reads::of(...$keys), static function (View $memory) use ($seen, $first, $lines): Tally {
+        $keys = array_map(static fn (ChatLine $line): Key => Key::seen($line->by->id), array_values($seen));
+        $store->turn(EventKey::tally($channel->nextTally()), Reads::of(...$keys), static function (View $memory) use ($seen, $first, $lines): Tally {
             $changes = [];
-            foreach ($seen as $login => $line) {
-                $key = Key::person((string) $login);
+            foreach ($seen as $id => $line) {
+                $key = Key::seen($line->by->id);
                 $kept = $memory->value($key);
                 $before = is_array($kept) && is_int($kept['lines'] ?? null) ? $kept['lines'] : 0;
                 $record = [
                     ...$line->by->record(),
-                    'first_seen' => is_array($kept) && is_string($kept['first_seen'] ?? null) ? $kept['first_seen'] : ($first[$login] ?? $line->at)->iso(), 'last_seen' => $line->at->iso(), 'lines' => $before + ($lines[$login] ?? 0),
+                    'first_seen' => is_array($kept) && is_string($kept['first_seen'] ?? null) ? $kept['first_seen'] : ($first[$id] ?? $line->at)->iso(), 'last_seen' => $line->at->iso(), 'lines' => $before + ($lines[$id] ?? 0),
                 ];
                 $changes[] = new Change($key, $kept, $record, 'person', $line->by->login);
             }

@@ -10,11 +10,13 @@ use App\Storage\Assembler;
 use App\Storage\MariaDbStore;
 use Closure;
 use Illuminate\Database\Connection;
-use Illuminate\Support\Str;
+use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Counted;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
@@ -30,11 +32,11 @@ final readonly class Corrections
     }
 
     /** @return int|null what the counter shows now, within its floor and ceiling; null where there is no such counter */
-    public function count(Channel $channel, string $name, string $owner, int $number, User $by): ?int
+    public function count(Channel $channel, string $name, ?Owner $owner, int $number, User $by): ?int
     {
         $pack = $this->assembler->names($channel);
         $counter = $pack->counters[Fold::caseless($name)] ?? null;
-        if ($counter === null || ! $counter->scope->hasOwner($owner)) {
+        if ($counter === null || $owner === null || ! $counter->scope->hasOwner($owner)) {
             return null;
         }
         $number = $counter->within($number);
@@ -59,9 +61,9 @@ final readonly class Corrections
     /** @return bool|null whether it was taken back; false when it changed again since; null where there is no such change */
     public function undo(Channel $channel, int $history, User $by): ?bool
     {
-        /** @var object{key: string, before: string, after: string}|null $row */
-        $row = $this->connection->selectOne('SELECT `key`, `before`, after FROM memory_history WHERE channel_id = ? AND id = ?', [$channel->id, $history]);
-        $key = $row === null ? null : Key::fromId($row->key);
+        /** @var object{kind: string, name: string, owner: string, before: string, after: string}|null $row */
+        $row = $this->connection->selectOne('SELECT kind, name, owner, `before`, after FROM memory_history WHERE channel_id = ? AND id = ?', [$channel->id, $history]);
+        $key = $row === null ? null : Key::of($row->kind, $row->name, $row->owner);
         if ($row === null || $key === null) {
             return null;
         }
@@ -69,7 +71,7 @@ final readonly class Corrections
         $before = json_decode($row->before, true);
         $after = json_decode($row->after, true);
         $pack = $this->assembler->names($channel);
-        $counter = $key->kind === Kind::Counter ? $pack->counters[$key->name] ?? null : null;
+        $counter = $key->kind === Kind::Counter ? self::withId($pack->counters, $key->name) : null;
         $reads = $counter === null ? Reads::of($key) : Counted::reads($counter, $key->owner);
         $isBack = false;
         $this->turn($channel, $by, $reads, static function (View $memory) use ($key, $before, $after, $counter, $pack, &$isBack): array {
@@ -85,8 +87,14 @@ final readonly class Corrections
         return $isBack;
     }
 
+    /** @param  array<string, Counter>  $counters */
+    private static function withId(array $counters, string $id): ?Counter
+    {
+        return array_values(array_filter($counters, static fn (Counter $counter): bool => Fold::caseless($counter->id) === $id))[0] ?? null;
+    }
+
     /** @return list<Change> */
-    private static function counted(Counter $counter, string $owner, int $number, View $memory, \DateTimeZone $zone): array
+    private static function counted(Counter $counter, Owner $owner, int $number, View $memory, \DateTimeZone $zone): array
     {
         return array_values(array_filter(
             Counted::changes($counter, $owner, $number, $memory, Counted::period($counter, $memory, Moment::of(now()), $zone), ''),
@@ -97,6 +105,6 @@ final readonly class Corrections
     /** @param  Closure(View): list<Change>  $changes */
     private function turn(Channel $channel, User $by, Reads $reads, Closure $changes): void
     {
-        (new MariaDbStore($this->connection, $channel->id))->turn("screen {$by->id} ".Str::uuid()->toString(), $reads, static fn (View $memory): Tally => new Tally($changes($memory)));
+        (new MariaDbStore($this->connection, $channel->id))->turn(EventKey::none(), $reads, static fn (View $memory): Tally => new Tally($changes($memory), Cause::user($by->id)));
     }
 }

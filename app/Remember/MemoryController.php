@@ -10,6 +10,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 
@@ -32,7 +33,7 @@ final readonly class MemoryController
             return back()->withInput()->with('notice', "“{$typed}” is not a whole number of at most 15 digits; nothing was changed.");
         }
         $name = $request->string('counter')->value();
-        $now = $this->corrections->count($channel, $name, $request->string('owner')->value(), (int) $typed, $user);
+        $now = $this->corrections->count($channel, $name, Owner::fromId($request->string('owner')->value()), (int) $typed, $user);
 
         return redirect()->route('remember', $channel)->with('notice', match (true) {
             $now === null => 'There is no such counter, or it counts nothing of that kind.',

@@ -7,14 +7,19 @@ namespace App\Remember;
 use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MariaDbStore;
+use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
+use SilverParrot\Memory\Owner;
+use SilverParrot\Memory\OwnerKind;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Printer;
+use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /** What a channel remembers, as an author reads it. */
@@ -25,6 +30,9 @@ final readonly class Remembered
 
     private const HISTORY = 60;
 
+    /** Numbers of one counter that are looked at, the highest first. */
+    private const MOST = 1_000;
+
     public function __construct(private Connection $connection, private Assembler $assembler)
     {
     }
@@ -34,21 +42,19 @@ final readonly class Remembered
     {
         $pack = $this->assembler->names($channel);
         $now = Moment::of(now());
-        $names = $this->names($channel);
         $stream = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(Key::stream()));
         $told = [];
         foreach ($pack->counters as $counter) {
             $period = Counted::period($counter, $stream, $now, $pack->channel->zone);
             $numbers = [];
-            foreach ($this->rowsOf($channel, $counter) as $owner => $kept) {
-                $owner = (string) $owner;
+            foreach ($this->rowsOf($channel, $counter) as [$owner, $scope, $kept]) {
                 if ($counter->scope->hasOwner($owner)) {
-                    $numbers[] = ['owner' => $owner, 'scope' => self::scope($owner, $names), 'number' => Counted::number($counter, $kept, $period)];
+                    $numbers[] = ['owner' => $owner->id, 'scope' => $scope, 'number' => Counted::number($counter, $kept, $period)];
                 }
             }
             usort($numbers, static fn (array $a, array $b): int => $b['number'] <=> $a['number'] ?: $a['scope'] <=> $b['scope']);
             if ($numbers === [] && $counter->scope === CounterScope::Channel) {
-                $numbers[] = ['owner' => Key::CHANNEL, 'scope' => 'channel', 'number' => $counter->start];
+                $numbers[] = ['owner' => Owner::channel()->id, 'scope' => 'channel', 'number' => $counter->start];
             }
             $told[] = ['counter' => $counter, 'numbers' => array_slice($numbers, 0, self::NUMBERS)];
         }
@@ -75,63 +81,62 @@ final readonly class Remembered
     /** @return list<array{id: int, at: Moment, what: string, scope: string, from: string, to: string, by: string}> newest first */
     public function history(Channel $channel): array
     {
-        /** @var list<object{id: int, key: string, before: string, after: string, event_key: string, at: string, person: string|null, user: string|null}> $rows */
+        /** @var list<object{id: int, kind: string, name: string, owner: string, before: string, after: string, at: string, viewer: string|null, person: string|null, user: string|null}> $rows */
         $rows = $this->connection->select(
-            "SELECT h.id, h.`key`, h.`before`, h.after, h.event_key, h.at,
-                (SELECT JSON_VALUE(l.person, '$.name') FROM heard_lines l WHERE l.channel_id = h.channel_id AND l.event_key = h.event_key AND l.kind = 'heard' LIMIT 1) AS person,
-                (SELECT u.name FROM users u WHERE h.event_key LIKE CONCAT('screen ', u.id, ' %') LIMIT 1) AS user
-             FROM memory_history h WHERE h.channel_id = ? ORDER BY h.id DESC LIMIT ".self::HISTORY,
+            "SELECT h.id, h.kind, h.name, h.owner, h.`before`, h.after, h.at, COALESCE(NULLIF(v.name, ''), v.login) AS viewer, COALESCE(NULLIF(b.name, ''), b.login) AS person, u.name AS user
+             FROM memory_history h LEFT JOIN viewers v ON v.id = h.viewer_id LEFT JOIN viewers b ON b.id = h.by_viewer_id LEFT JOIN users u ON u.id = h.user_id
+             WHERE h.channel_id = ? ORDER BY h.id DESC LIMIT ".self::HISTORY,
             [$channel->id],
         );
-        $names = $this->names($channel);
+        $names = self::namesOf($this->assembler->names($channel));
 
-        return array_map(static function (object $row) use ($names): array {
-            $key = Key::fromId($row->key);
-
-            return [
-                'id' => $row->id, 'at' => Moment::fromIso($row->at) ?? new Moment(0), 'what' => $key === null ? $row->key : "{$key->kind->value}.{$key->name}",
-                'scope' => $key === null ? '' : self::scope($key->owner, $names), 'from' => self::told($row->before), 'to' => self::told($row->after), 'by' => $row->person ?? $row->user ?? 'somebody in the chat',
-            ];
-        }, $rows);
+        return array_map(static fn (object $row): array => [
+            'id' => $row->id, 'at' => Moment::fromIso($row->at) ?? new Moment(0), 'what' => "{$row->kind}.".($names["{$row->kind} {$row->name}"] ?? $row->name),
+            'scope' => self::scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer), 'from' => self::told($row->before), 'to' => self::told($row->after), 'by' => $row->person ?? $row->user ?? 'somebody in the chat',
+        ], $rows);
     }
 
-    /** @return array<array-key, null|bool|int|string|array<string, mixed>> by owner; one of digits is a whole number here */
+    /** @return list<array{Owner, string, null|bool|int|string|array<string, mixed>}> whose it is, in words too, and what is kept */
     private function rowsOf(Channel $channel, Counter $counter): array
     {
         $kept = [];
-        $prefix = Key::counter($counter->id)->id();
-        foreach ($channel->memory()->where('key', 'like', addcslashes($prefix, '%_\\').'%')->get() as $row) {
-            $kept[substr($row->key, strlen($prefix))] = $row->value;
+        foreach ($this->connection->select(
+            "SELECT c.owner_kind, c.category, c.number, c.period, v.service, v.service_id, COALESCE(NULLIF(v.name, ''), v.login) AS viewer
+             FROM counter_numbers c LEFT JOIN viewers v ON v.id = c.viewer_id WHERE c.channel_id = ? AND c.counter = ? ORDER BY c.number DESC LIMIT ".self::MOST,
+            [$channel->id, Fold::caseless($counter->id)],
+        ) as $row) {
+            /** @var object{owner_kind: string, category: string, number: int, period: string|null, service: string|null, service_id: string|null, viewer: string|null} $row */
+            $owner = match (OwnerKind::from($row->owner_kind)) {
+                OwnerKind::Channel => Owner::channel(),
+                OwnerKind::Total => Owner::total(),
+                OwnerKind::Category => Owner::category($row->category),
+                OwnerKind::Viewer => Owner::viewer(Viewers::personId($row->service ?? '', $row->service_id ?? '')),
+            };
+            $kept[] = [$owner, self::scope($owner, $row->viewer), $row->period === null ? $row->number : ['n' => $row->number, 'of' => $row->period]];
         }
 
         return $kept;
     }
 
-    /** @return array<array-key, string> people's names by their ids */
-    private function names(Channel $channel): array
+    /** @return array<string, string> what definitions are called now, by kind and folded id */
+    private static function namesOf(Pack $pack): array
     {
         $names = [];
-        foreach ($channel->cast()->get() as $member) {
-            $names["cast-{$member->login}"] = $member->name;
-        }
-        foreach ($channel->memory()->where('key', 'like', Kind::Person->value."\x1F%")->limit(2_000)->get() as $row) {
-            if (is_array($row->value) && is_string($row->value['id'] ?? null) && is_string($row->value['name'] ?? null)) {
-                $names[$row->value['id']] = $row->value['name'];
+        foreach ([Kind::Counter->value => $pack->counters, Kind::Field->value => $pack->fields, Kind::Goods->value => $pack->goods, Kind::Occasion->value => $pack->occasions] as $kind => $definitions) {
+            foreach ($definitions as $one) {
+                $names["$kind ".Fold::caseless($one->id)] = $one->name;
             }
         }
 
         return $names;
     }
 
-    /** @param  array<array-key, string>  $names */
-    private static function scope(string $owner, array $names): string
+    private static function scope(Owner $owner, ?string $viewer): string
     {
-        [$kind, $which] = explode(':', $owner, 2) + [1 => ''];
-
-        return match ($kind) {
-            'category' => $which,
-            'viewer' => $names[$which] ?? $which,
-            default => 'channel',
+        return match ($owner->kind) {
+            OwnerKind::Category => $owner->of,
+            OwnerKind::Viewer => $viewer ?? $owner->of,
+            OwnerKind::Channel, OwnerKind::Total => 'channel',
         };
     }
 

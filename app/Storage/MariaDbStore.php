@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
+use App\Storage\Shelves\Balances;
 use Closure;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
+use SilverParrot\Memory\ActorKind;
 use SilverParrot\Memory\Already;
+use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Fenced;
+use SilverParrot\Memory\Kind;
 use SilverParrot\Memory\KnownView;
+use SilverParrot\Memory\OwnerKind;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\Turn;
 use SilverParrot\Memory\View;
+use SilverParrot\Source\Fold;
 
 /**
  * Memory that lasts, of one channel. A turn is one transaction: the channel's row is locked first, so there is one writer
@@ -22,6 +29,8 @@ use SilverParrot\Memory\View;
  */
 final readonly class MariaDbStore implements Store
 {
+    private ByKind $kept;
+
     /** How often a turn is tried again that the database gave up in favour of another. */
     private const TRIES = 4;
 
@@ -34,18 +43,19 @@ final readonly class MariaDbStore implements Store
     /** @param  int|null  $epoch of the lease under which it was opened; null for screens and commands, which the lock alone orders */
     public function __construct(private Connection $connection, private int $channel, private ?int $epoch = null)
     {
+        $this->kept = new ByKind($connection, $channel);
     }
 
     public function snapshot(Reads $reads): View
     {
-        return new KnownView($this->values($reads));
+        return new KnownView($this->kept->read($reads->keys));
     }
 
-    public function turn(string $eventKey, Reads $reads, Closure $hear): Turn|Already|Fenced
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|Already|Fenced
     {
         for ($try = 1; ; $try++) {
             try {
-                return $this->once($eventKey, $reads, $hear);
+                return $this->once($key, $reads, $hear);
             } catch (QueryException $exception) {
                 if ($try === self::TRIES || ! in_array(self::code($exception), [self::DEADLOCK, self::WAITED_TOO_LONG], true)) {
                     throw $exception;
@@ -60,15 +70,20 @@ final readonly class MariaDbStore implements Store
      * @param  Closure(View): T  $hear
      * @return T|Already|Fenced
      */
-    private function once(string $eventKey, Reads $reads, Closure $hear): Turn|Already|Fenced
+    private function once(EventKey $key, Reads $reads, Closure $hear): Turn|Already|Fenced
     {
         $this->connection->beginTransaction();
         try {
-            $result = $this->inside($eventKey, $reads, $hear);
-            $result instanceof Turn && $result->changesToKeep() !== null ? $this->connection->commit() : $this->connection->rollBack();
+            $result = $this->inside($key, $reads, $hear);
+            $isKept = $result instanceof Turn && $result->changesToKeep() !== null;
+            $isKept ? $this->connection->commit() : $this->connection->rollBack();
+            if (! $isKept) {
+                $this->kept->viewers->forget();
+            }
 
             return $result;
         } catch (\Throwable $thrown) {
+            $this->kept->viewers->forget();
             // A connection that is lost has rolled back by itself; the first reason is the one worth telling.
             try {
                 $this->connection->rollBack();
@@ -84,64 +99,77 @@ final readonly class MariaDbStore implements Store
      * @param  Closure(View): T  $hear
      * @return T|Already|Fenced
      */
-    private function inside(string $eventKey, Reads $reads, Closure $hear): Turn|Already|Fenced
+    private function inside(EventKey $key, Reads $reads, Closure $hear): Turn|Already|Fenced
     {
-        /** @var object{lease_epoch: int}|null $channel */
-        $channel = $this->connection->selectOne('SELECT lease_epoch FROM channels WHERE id = ? FOR UPDATE', [$this->channel]);
+        /** @var object{lease_epoch: int, tally: int}|null $channel */
+        $channel = $this->connection->selectOne('SELECT lease_epoch, tally FROM channels WHERE id = ? FOR UPDATE', [$this->channel]);
         if ($channel === null || ($this->epoch !== null && $channel->lease_epoch !== $this->epoch)) {
             return new Fenced($channel->lease_epoch ?? 0);
         }
-        try {
-            $this->connection->insert('INSERT INTO heard_events (channel_id, event_key, heard_at) VALUES (?, ?, UTC_TIMESTAMP(3))', [$this->channel, $eventKey]);
-        } catch (QueryException $exception) {
-            return self::code($exception) === self::DUPLICATE ? new Already($eventKey) : throw $exception;
+        if (! $this->take($key, $channel->tally)) {
+            return new Already($key->event);
         }
-        $turn = $hear(new KnownView($this->values($reads)));
+        $turn = $hear(new KnownView($this->kept->read($reads->keys)));
         $changes = $turn->changesToKeep();
         if ($changes !== null) {
-            $this->keep($changes, $eventKey);
-            $this->queue($turn, $eventKey);
+            $this->keep($changes, $turn->cause(), $key->event);
+            $this->queue($turn, $key->event);
         }
 
         return $turn;
     }
 
-    /** @return array<string, null|bool|int|string|array<string, mixed>> by key id; null for what is not kept */
-    private function values(Reads $reads): array
+    /** @return bool whether it was not taken before */
+    private function take(EventKey $key, int $tally): bool
     {
-        if ($reads->isEmpty()) {
-            return [];
+        if ($key->tally !== null) {
+            return $key->tally > $tally && $this->connection->update('UPDATE channels SET tally = ? WHERE id = ?', [$key->tally, $this->channel]) === 1;
         }
-        $ids = array_keys($reads->keys);
-        $values = array_fill_keys($ids, null);
-        $marks = implode(',', array_fill(0, count($ids), '?'));
-        /** @var object{key: string, value: string} $row */
-        foreach ($this->connection->select("SELECT `key`, value FROM memory WHERE channel_id = ? AND `key` IN ($marks)", [$this->channel, ...$ids]) as $row) {
-            /** @var null|bool|int|string|array<string, mixed> $value */
-            $value = json_decode($row->value, true);
-            $values[$row->key] = $value;
+        try {
+            return $key->event === '' || $this->connection->insert('INSERT INTO heard_events (channel_id, event_key, heard_at) VALUES (?, ?, UTC_TIMESTAMP(3))', [$this->channel, $key->event]);
+        } catch (QueryException $exception) {
+            return self::code($exception) === self::DUPLICATE ? false : throw $exception;
         }
-
-        return $values;
     }
 
     /** @param  list<Change>  $changes */
-    private function keep(array $changes, string $eventKey): void
+    private function keep(array $changes, Cause $cause, string $eventKey): void
     {
-        $kept = array_filter($changes, static fn (Change $change): bool => $change->to !== null);
-        $gone = array_values(array_filter($changes, static fn (Change $change): bool => $change->to === null));
-        if ($kept !== []) {
-            $this->insert('memory', ['channel_id', '`key`', 'value'], array_map(fn (Change $change): array => [$this->channel, $change->key->id(), self::json($change->to)], $kept), 'ON DUPLICATE KEY UPDATE value = VALUES(value), updated_at = CURRENT_TIMESTAMP');
+        if ($changes === []) {
+            return;
         }
-        if ($gone !== []) {
-            $marks = implode(',', array_fill(0, count($gone), '?'));
-            $this->connection->delete("DELETE FROM memory WHERE channel_id = ? AND `key` IN ($marks)", [$this->channel, ...array_map(static fn (Change $change): string => $change->key->id(), $gone)]);
+        $logins = [];
+        foreach ($changes as $change) {
+            if ($change->key->owner->kind === OwnerKind::Viewer && $change->scope !== '') {
+                // In reports, whose something is stands with the login.
+                $logins[$change->key->owner->of] = Fold::caseless($change->scope);
+            }
         }
-        $authored = array_filter($changes, static fn (Change $change): bool => $change->isAuthored());
+        $this->kept->keep($changes, $logins);
+        $authored = array_values(array_filter($changes, static fn (Change $change): bool => $change->isAuthored()));
         if ($authored !== []) {
-            $this->insert('memory_history', ['channel_id', '`key`', '`before`', 'after', 'event_key'], array_map(fn (Change $change): array => [
-                $this->channel, $change->key->id(), self::json($change->from), self::json($change->to), $eventKey,
-            ], $authored), now: 'at');
+            $this->tell($authored, $cause, $eventKey);
+        }
+    }
+
+    /** @param  list<Change>  $changes */
+    private function tell(array $changes, Cause $cause, string $eventKey): void
+    {
+        if ($cause->actor === ActorKind::Viewer) {
+            $this->kept->viewers->find($this->connection, [$cause->id]);
+        }
+        $viewer = fn (Change $change): int => $change->key->owner->kind === OwnerKind::Viewer ? $this->kept->viewers->numberOf($change->key->owner->of) ?? 0 : 0;
+        $byViewer = $cause->actor === ActorKind::Viewer ? $this->kept->viewers->numberOf($cause->id) ?? 0 : 0;
+        $byUser = $cause->actor === ActorKind::User ? (int) $cause->id : null;
+        $this->insert('memory_history', ['channel_id', 'kind', 'name', 'owner', 'viewer_id', '`before`', 'after', 'by_viewer_id', 'user_id', 'command', 'event_key'], array_map(fn (Change $change): array => [
+            $this->channel, $change->key->kind->value, $change->key->name, $change->key->owner->id, $viewer($change), self::json($change->from), self::json($change->to), $byViewer, $byUser, Fold::caseless($cause->command), $eventKey,
+        ], $changes), now: 'at');
+        $booked = array_filter($changes, static fn (Change $change): bool => in_array($change->key->kind, [Kind::Field, Kind::Goods], true) && (is_int($change->to) || is_int($change->from)));
+        if ($booked !== []) {
+            $whole = static fn (null|bool|int|string|array $value): int => is_int($value) ? $value : 0;
+            $this->insert('ledger', ['channel_id', 'viewer_id', 'kind', 'unit', 'delta', 'amount', 'event_key'], array_map(fn (Change $change): array => [
+                $this->channel, $viewer($change), $change->key->kind === Kind::Goods ? Balances::GOODS : Balances::FIELD, $change->key->name, $whole($change->to) - $whole($change->from), $whole($change->to), $eventKey,
+            ], $booked), now: 'at');
         }
     }
 
@@ -158,7 +186,7 @@ final readonly class MariaDbStore implements Store
 
     /**
      * @param  list<string>  $columns  of our own writing, never people's text
-     * @param  array<int, list<int|string>>  $rows
+     * @param  array<int, list<int|string|null>>  $rows
      * @param  string  $now  a column for the moment, by the database's clock: several machines write, and each has its own
      */
     private function insert(string $table, array $columns, array $rows, string $behind = '', string $now = ''): void

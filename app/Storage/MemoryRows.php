@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Storage;
 
 use App\Models\Channel;
-use App\Models\MemoryRow;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Key;
 use SilverParrot\Rehearsal\Situation;
 
 /** What a channel remembers, as a rehearsal begins with it. */
@@ -22,12 +23,22 @@ final class MemoryRows
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values by key id */
     public function fill(Channel $channel, array $values): void
     {
+        $logins = [];
+        foreach ($values as $value) {
+            if (is_array($value) && is_string($value['id'] ?? null) && is_string($value['login'] ?? null)) {
+                $logins[$value['id']] = $value['login'];
+            }
+        }
+        $kept = new ByKind($channel->getConnection(), $channel->id);
         foreach (array_chunk($values, 500, true) as $chunk) {
-            MemoryRow::query()->insert(array_map(
-                static fn (string $key, null|bool|int|string|array $value): array => ['channel_id' => $channel->id, 'key' => $key, 'value' => json_encode($value, JSON_THROW_ON_ERROR)],
-                array_keys($chunk),
-                $chunk,
-            ));
+            $changes = [];
+            foreach ($chunk as $id => $value) {
+                $key = Key::fromId((string) $id);
+                if ($key !== null) {
+                    $changes[] = new Change($key, null, $value, '', '');
+                }
+            }
+            $kept->keep($changes, $logins);
         }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Storage;
 
 use Closure;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Fenced;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
@@ -39,7 +40,7 @@ final class ReadOnce implements Store
         return new KnownView(array_map(fn (Key $key): null|bool|int|string|array => $this->read[$key->id()] ?? null, $reads->keys));
     }
 
-    public function turn(string $eventKey, Reads $reads, Closure $hear): Fenced
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Fenced
     {
         throw new \LogicException('A rehearsal writes into its own copy.');
     }

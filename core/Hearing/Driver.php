@@ -8,6 +8,7 @@ use SilverParrot\Chat\Event;
 use SilverParrot\Lookup\NoWeb;
 use SilverParrot\Lookup\RecalledReadings;
 use SilverParrot\Lookup\Web;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
@@ -38,7 +39,7 @@ final readonly class Driver
             $heard = $this->parrot->hear($event, $world->remembering($view));
             // What is said is queued in the turn too, so that a line that is delivered twice is answered once.
             if ($heard instanceof Outcome && ($heard->changes !== [] || $heard->sayings !== [])) {
-                $heard = $this->store->turn($event->key(), $reads, function (View $locked) use ($event, $world, &$view): Outcome|Needs {
+                $heard = $this->store->turn(EventKey::event($event->key()), $reads, function (View $locked) use ($event, $world, &$view): Outcome|Needs {
                     $view = $locked;
 
                     return $this->parrot->hear($event, $world->remembering($locked));

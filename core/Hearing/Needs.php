@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing;
 
 use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Turn;
@@ -31,6 +32,11 @@ final readonly class Needs implements Turn
     public function changesToKeep(): null
     {
         return null;
+    }
+
+    public function cause(): Cause
+    {
+        return Cause::nobody();
     }
 
     public function sayingsToQueue(): array

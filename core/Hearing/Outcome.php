@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing;
 
 use SilverParrot\Chat\Event;
+use SilverParrot\Chat\Person;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Gates\Closed;
 use SilverParrot\Hearing\Trace\Trace;
+use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Turn;
 use SilverParrot\Pack\Command;
@@ -21,6 +23,7 @@ final readonly class Outcome implements Turn
      * @param  list<Change>  $changes  cooldowns and list positions among them, one for each key
      * @param  list<Effect>  $effects  to be carried out once the changes are kept
      * @param  list<Event>  $later  to be heard when their moments have come
+     * @param  Person|null  $by  who brought it about; null for nobody
      */
     public function __construct(
         public ?Command $command = null,
@@ -31,12 +34,18 @@ final readonly class Outcome implements Turn
         public ?Trace $trace = null,
         public array $effects = [],
         public array $later = [],
+        public ?Person $by = null,
     ) {
     }
 
     public function changesToKeep(): array
     {
         return $this->changes;
+    }
+
+    public function cause(): Cause
+    {
+        return Cause::person($this->by, $this->command->id ?? '');
     }
 
     public function sayingsToQueue(): array

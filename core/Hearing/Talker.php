@@ -167,7 +167,7 @@ final readonly class Talker implements Parrot
         $kept->take($stage->changes);
         $stage->trace?->changed($kept->changes());
 
-        return new Outcome($stage->command, $stretch->sayings, $kept->changes(), trace: $stage->trace, effects: $stretch->effects, later: $stretch->later);
+        return new Outcome($stage->command, $stretch->sayings, $kept->changes(), trace: $stage->trace, effects: $stretch->effects, later: $stretch->later, by: $stage->event->person());
     }
 
     private function steps(Stage $stage, CommandResponse $response, int $from): Stretch|Failed|null
@@ -200,7 +200,7 @@ final readonly class Talker implements Parrot
         $needed = new Needed;
         $floods = $reply === '' ? [] : self::stand($this->floods, $context, $needed, null);
         if ($reply === '' || $floods instanceof Closed) {
-            return new Outcome($command, changes: $kept->changes(), closed: $closed, trace: $trace);
+            return new Outcome($command, changes: $kept->changes(), closed: $closed, trace: $trace, by: $context->person);
         }
         $changes = new Overlay($kept);
         $stage = $this->stage($command, $context->event, $scene->withOutcome(['name' => $command->trigger] + $closed->outcome), $world, $changes, $needed, $trace);
@@ -211,7 +211,7 @@ final readonly class Talker implements Parrot
         if ($ran instanceof Failed) {
             $trace?->failed($ran);
 
-            return new Outcome($command, changes: $kept->changes(), closed: $closed, failed: $ran, trace: $trace);
+            return new Outcome($command, changes: $kept->changes(), closed: $closed, failed: $ran, trace: $trace, by: $context->person);
         }
         $trace?->changed($changes->changes());
         $kept->take($changes);
@@ -219,7 +219,7 @@ final readonly class Talker implements Parrot
             array_map($kept->change(...), $open->kept);
         }
 
-        return new Outcome($command, $ran->sayings, $kept->changes(), $closed, trace: $trace);
+        return new Outcome($command, $ran->sayings, $kept->changes(), $closed, trace: $trace, by: $context->person);
     }
 
     /** Nothing that the steps changed is kept; cooldowns start all the same. */
@@ -237,7 +237,7 @@ final readonly class Talker implements Parrot
             $sayings = $ran instanceof Failed ? [] : $ran->sayings;
         }
 
-        return new Outcome($command, $sayings, $kept->changes(), failed: $failed, trace: $stage->trace);
+        return new Outcome($command, $sayings, $kept->changes(), failed: $failed, trace: $stage->trace, by: $stage->event->person());
     }
 
     private function stage(Command $command, Event $event, Scene $scene, World $world, Overlay $changes, Needed $needed, ?Trace $trace): Stage

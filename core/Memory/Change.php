@@ -25,6 +25,6 @@ final readonly class Change
     /** Whether an author would call it a change of memory; the rest is the parrot's own bookkeeping. */
     public function isAuthored(): bool
     {
-        return $this->key->kind->isAuthored() && $this->key->owner !== Key::TOTAL;
+        return $this->key->kind->isAuthored() && $this->key->owner->kind !== OwnerKind::Total;
     }
 }

@@ -36,11 +36,11 @@ final class Counted
     }
 
     /** What must be known before a number is kept. */
-    public static function reads(Counter $counter, string $owner): Reads
+    public static function reads(Counter $counter, Owner $owner): Reads
     {
         return Reads::of(...[
             Key::counter($counter->id, $owner),
-            ...($counter->scope === CounterScope::Category ? [Key::counter($counter->id, Key::TOTAL)] : []),
+            ...($counter->scope === CounterScope::Category ? [Key::counter($counter->id, Owner::total())] : []),
             ...($counter->reset === Reset::Stream ? [Key::stream()] : []),
         ]);
     }
@@ -51,7 +51,7 @@ final class Counted
      * @param  string  $scope  as an author names it: "channel", a category, or a login
      * @return list<Change>
      */
-    public static function changes(Counter $counter, string $owner, int $number, View $memory, string $period, string $scope): array
+    public static function changes(Counter $counter, Owner $owner, int $number, View $memory, string $period, string $scope): array
     {
         $key = Key::counter($counter->id, $owner);
         $kept = $memory->value($key);
@@ -59,7 +59,7 @@ final class Counted
         if ($counter->scope === CounterScope::Category) {
             // What was never counted adds nothing to the sum, whatever a category starts from.
             $fromNought = new Counter($counter->name, reset: $counter->reset, id: $counter->id);
-            $total = Key::counter($counter->id, Key::TOTAL);
+            $total = Key::counter($counter->id, Owner::total());
             $sum = self::number($fromNought, $memory->value($total), $period) - self::number($fromNought, $kept, $period) + $number;
             $changes[] = new Change($total, $memory->value($total), self::kept($counter, $sum, $period), "counter.{$counter->name}.total", 'channel');
         }

@@ -22,7 +22,7 @@ final readonly class FoundStore implements Store
         return new KnownView(array_map(fn (Key $key): null|bool|int|string|array => $this->found[$key->id()] ?? (isset($others[$key->id()]) ? $now->value($key) : null), $reads->keys));
     }
 
-    public function turn(string $eventKey, Reads $reads, Closure $hear): Turn
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn
     {
         return $hear($this->snapshot($reads));
     }

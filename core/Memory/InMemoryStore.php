@@ -12,6 +12,8 @@ final class InMemoryStore implements Store
     /** @var array<string, true> */
     private array $taken = [];
 
+    private int $tally = 0;
+
     /** @var array<string, null|bool|int|string|array<string, mixed>> what was read beneath, by key id */
     private array $read = [];
 
@@ -40,15 +42,18 @@ final class InMemoryStore implements Store
         return new WholeView($this->values());
     }
 
-    public function turn(string $eventKey, Reads $reads, Closure $hear): Turn|Already
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|Already
     {
-        if (isset($this->taken[$eventKey])) {
-            return new Already($eventKey);
+        if (isset($this->taken[$key->event]) || ($key->tally !== null && $key->tally <= $this->tally)) {
+            return new Already($key->event);
         }
         $turn = $hear($this->snapshot($reads));
         $changes = $turn->changesToKeep();
         if ($changes !== null) {
-            $this->taken[$eventKey] = true;
+            if ($key->event !== '') {
+                $this->taken[$key->event] = true;
+            }
+            $this->tally = max($this->tally, $key->tally ?? 0);
             foreach ($changes as $change) {
                 // What was cleared is kept as nothing, so that it is not read beneath again.
                 $this->values[$change->key->id()] = $change->to;

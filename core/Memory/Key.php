@@ -12,82 +12,82 @@ use SilverParrot\Source\Fold;
  */
 final readonly class Key
 {
-    public const CHANNEL = '';
+    /** Kind, name and owner with a separator that none of them can hold. */
+    private string $id;
 
-    /** The sum over all categories, kept beside them so that reading it costs one key. */
-    public const TOTAL = 'total';
-
-    private function __construct(public Kind $kind, public string $name, public string $owner)
+    private function __construct(public Kind $kind, public string $name, public Owner $owner)
     {
+        $this->id = $kind->value."\x1F".$name."\x1F".$owner->id;
     }
 
-    /** @param  string  $owner empty for the whole channel, else "category:…", "viewer:…" or the total */
-    public static function counter(string $id, string $owner = self::CHANNEL): self
+    public static function counter(string $id, ?Owner $owner = null): self
     {
-        return new self(Kind::Counter, Fold::caseless($id), $owner);
+        return new self(Kind::Counter, Fold::caseless($id), $owner ?? Owner::channel());
     }
 
     public static function field(string $id, string $personId): self
     {
-        return new self(Kind::Field, Fold::caseless($id), self::viewer($personId));
+        return new self(Kind::Field, Fold::caseless($id), Owner::viewer($personId));
     }
 
     public static function goods(string $id, string $personId): self
     {
-        return new self(Kind::Goods, Fold::caseless($id), self::viewer($personId));
+        return new self(Kind::Goods, Fold::caseless($id), Owner::viewer($personId));
     }
 
     public static function occasion(string $id): self
     {
-        return new self(Kind::Occasion, Fold::caseless($id), self::CHANNEL);
+        return new self(Kind::Occasion, Fold::caseless($id), Owner::channel());
     }
 
     public static function person(string $login): self
     {
-        return new self(Kind::Person, Fold::caseless($login), self::CHANNEL);
+        return new self(Kind::Person, Fold::caseless($login), Owner::channel());
+    }
+
+    /** Who somebody is and when they were seen, by the id that stays theirs whatever they are called. */
+    public static function seen(string $personId): self
+    {
+        return new self(Kind::Seen, '', Owner::viewer($personId));
     }
 
     public static function listPosition(string $id): self
     {
-        return new self(Kind::ListPosition, Fold::caseless($id), self::CHANNEL);
+        return new self(Kind::ListPosition, Fold::caseless($id), Owner::channel());
     }
 
-    public static function lastRun(string $command, string $owner = self::CHANNEL): self
+    public static function lastRun(string $command, ?Owner $owner = null): self
     {
-        return new self(Kind::LastRun, Fold::caseless($command), $owner);
+        return new self(Kind::LastRun, Fold::caseless($command), $owner ?? Owner::channel());
     }
 
     public static function stream(): self
     {
-        return new self(Kind::Stream, '', self::CHANNEL);
+        return new self(Kind::Stream, '', Owner::channel());
     }
 
-    public static function recentAnswers(string $owner = self::CHANNEL): self
+    public static function recentAnswers(?Owner $owner = null): self
     {
-        return new self(Kind::RecentAnswers, '', $owner);
+        return new self(Kind::RecentAnswers, '', $owner ?? Owner::channel());
     }
 
-    public static function category(string $category): string
-    {
-        return 'category:'.Fold::caseless($category);
-    }
-
-    public static function viewer(string $personId): string
-    {
-        return 'viewer:'.$personId;
-    }
-
-    /** Kind, name and owner with a separator that none of them can hold. */
     public function id(): string
     {
-        return $this->kind->value."\x1F".$this->name."\x1F".$this->owner;
+        return $this->id;
+    }
+
+    /** @param  string  $owner  its id */
+    public static function of(string $kind, string $name, string $owner): ?self
+    {
+        [$kind, $owner] = [Kind::tryFrom($kind), Owner::fromId($owner)];
+
+        return $kind === null || $owner === null ? null : new self($kind, $name, $owner);
     }
 
     public static function fromId(string $id): ?self
     {
         $parts = explode("\x1F", $id);
-        $kind = count($parts) === 3 ? Kind::tryFrom($parts[0]) : null;
 
-        return $kind === null ? null : new self($kind, $parts[1], $parts[2]);
+        return count($parts) === 3 ? self::of(...$parts) : null;
     }
 }

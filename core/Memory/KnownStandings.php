@@ -22,11 +22,11 @@ final readonly class KnownStandings implements Standings
         foreach (($this->memory)() as $id => $value) {
             $key = Key::fromId($id);
             if ($key?->kind === Kind::Field && $key->name === $field && is_int($value)) {
-                $has[$key->owner] = $value;
+                $has[$key->owner->id] = $value;
             } elseif ($key?->kind === Kind::Person) {
                 $person = Person::fromRecord($value);
                 if ($person !== null) {
-                    $people[Key::viewer($person->id)] = $person;
+                    $people[Owner::viewer($person->id)->id] = $person;
                 }
             }
         }

@@ -17,9 +17,9 @@ interface Store
      *
      * @template T of Turn
      *
-     * @param  string  $eventKey  an event that was taken before is not taken again
+     * @param  EventKey  $key  what was taken before is not taken again
      * @param  Closure(View): T  $hear  pure; may be run again
      * @return T|Already|Fenced
      */
-    public function turn(string $eventKey, Reads $reads, Closure $hear): Turn|Already|Fenced;
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|Already|Fenced;
 }

@@ -8,13 +8,18 @@ namespace SilverParrot\Memory;
 final readonly class Tally implements Turn
 {
     /** @param  list<Change>  $changes */
-    public function __construct(private array $changes)
+    public function __construct(private array $changes, private ?Cause $cause = null)
     {
     }
 
     public function changesToKeep(): array
     {
         return $this->changes;
+    }
+
+    public function cause(): Cause
+    {
+        return $this->cause ?? Cause::nobody();
     }
 
     public function sayingsToQueue(): array

@@ -12,6 +12,9 @@ interface Turn
     /** @return list<Change>|null null where more must be fetched first: the turn is undone, its event key too */
     public function changesToKeep(): ?array;
 
+    /** By whom and by what the changes came about. */
+    public function cause(): Cause;
+
     /** @return list<Saying> to be queued for the outbox in the same commit */
     public function sayingsToQueue(): array;
 }

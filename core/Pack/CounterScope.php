@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Pack;
 
+use SilverParrot\Memory\Owner;
+
 /** What has a number of its own. */
 enum CounterScope: string
 {
@@ -19,16 +21,9 @@ enum CounterScope: string
     /** One for each viewer. */
     case Viewer = 'viewer';
 
-    /** Whether something remembered under this owner (see Key) can belong to a counter of this scope. */
-    public function hasOwner(string $owner): bool
+    /** Whether something of this owner can belong to a counter of this scope. */
+    public function hasOwner(Owner $owner): bool
     {
-        $begins = match ($this) {
-            self::Channel => '',
-            self::Category => 'category:',
-            self::Viewer => 'viewer:',
-        };
-
-        return $begins === '' ? $owner === '' : str_starts_with($owner, $begins) && strlen($owner) > strlen($begins) && strlen($owner) <= self::LONGEST_OWNER
-            && preg_match('/[\x00-\x1F\x7F]/', $owner) !== 1;
+        return $owner->kind->value === $this->value && strlen($owner->id) <= self::LONGEST_OWNER && preg_match('/[\x00-\x1F\x7F]/', $owner->of) !== 1;
     }
 }

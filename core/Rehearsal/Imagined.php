@@ -8,6 +8,7 @@ use SilverParrot\Lookup\Readings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
+use SilverParrot\Memory\OwnerKind;
 use SilverParrot\Memory\View;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Pack;
@@ -118,7 +119,7 @@ final class Imagined implements Readings, View
     private function counts(Key $key): array
     {
         $counter = $this->pack->counters[$key->name] ?? null;
-        $of = static fn (int $number): int => $counter === null || $key->owner === Key::TOTAL ? $number : $counter->within($number);
+        $of = static fn (int $number): int => $counter === null || $key->owner->kind === OwnerKind::Total ? $number : $counter->within($number);
         // One below the highest leaves room to count on.
         $counts = [$of(Limits::COUNTER - 1), $of(Limits::COUNTER), $of(-Limits::COUNTER), ...array_map($of, $this->numbers)];
 

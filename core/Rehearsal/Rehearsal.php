@@ -14,6 +14,7 @@ use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownView;
@@ -114,7 +115,7 @@ final class Rehearsal
         $known = $this->store->snapshot(Reads::of($key))->value($key);
         if ($known === null && $person->isKnown()) {
             $record = $person->record();
-            $this->store->turn("met {$person->login}", Reads::of($key), static fn (): Tally => new Tally([new Change($key, null, $record, 'person', $person->login)]));
+            $this->store->turn(EventKey::none(), Reads::of($key), static fn (): Tally => new Tally([new Change($key, null, $record, 'person', $person->login)]));
         }
     }
 }

@@ -9,6 +9,7 @@ use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownStandings;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Memory\Standings;
 use SilverParrot\Memory\Store;
@@ -124,14 +125,14 @@ final readonly class Situation
         $memory = [];
         foreach ($numbers as $owner => $number) {
             $key = match ($counter->scope) {
-                CounterScope::Channel => Key::CHANNEL,
-                CounterScope::Category => Key::category((string) $owner),
-                CounterScope::Viewer => Key::viewer((string) $owner),
+                CounterScope::Channel => Owner::channel(),
+                CounterScope::Category => Owner::category((string) $owner),
+                CounterScope::Viewer => Owner::viewer((string) $owner),
             };
             $memory[Key::counter($counter->id, $key)->id()] = $number;
         }
         if ($counter->scope === CounterScope::Category) {
-            $memory[Key::counter($counter->id, Key::TOTAL)->id()] = array_sum($numbers);
+            $memory[Key::counter($counter->id, Owner::total())->id()] = array_sum($numbers);
         }
 
         return $memory;

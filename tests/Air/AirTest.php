@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Air;
 
-use SilverParrot\Memory\Key;
 use Tests\Ground\Sandbox;
 
 /** Lines heard and answered, editions followed, two talkers, many writers. */
@@ -100,11 +99,10 @@ final class AirTest extends AirTestCase
     public function test_whoever_spoke_is_remembered_and_can_be_named(): void
     {
         $this->viewer('maren')->say('good evening');
-        $key = Key::person('maren')->id();
-        for ($tries = 0; $tries < 60 && $this->memory($key) === null; $tries++) {
+        for ($tries = 0; $tries < 60 && $this->viewerRow('maren') === null; $tries++) {
             usleep(100_000);
         }
-        self::assertSame(['account:maren', 'maren', 1], [$this->memory($key)['id'] ?? null, $this->memory($key)['login'] ?? null, $this->memory($key)['lines'] ?? null]);
+        self::assertSame(['account', 'maren', 'maren', 1], array_values($this->viewerRow('maren') ?? []));
     }
 
     public function test_a_second_talker_takes_over_and_the_first_is_fenced_when_it_wakes(): void
@@ -144,7 +142,6 @@ final class AirTest extends AirTestCase
 
     public function test_sixteen_writers_on_one_counter_lose_nothing(): void
     {
-        $key = Key::counter('writers')->id();
         $writers = [];
         for ($i = 0; $i < 16; $i++) {
             $writers[] = proc_open([PHP_BINARY, __DIR__.'/writer.php', (string) $i, '20'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', $this->air->home."/writer$i.log", 'w']], $pipes, Sandbox::project(), $this->air->environment());
@@ -153,6 +150,6 @@ final class AirTest extends AirTestCase
             self::assertIsResource($writer);
             self::assertSame(0, proc_close($writer), (string) file_get_contents($this->air->home."/writer$i.log"));
         }
-        self::assertSame('320', $this->value('SELECT value FROM memory WHERE channel_id = 1 AND `key` = '.$this->air->database()->quote($key)));
+        self::assertSame('320', $this->value("SELECT number FROM counter_numbers WHERE channel_id = 1 AND counter = 'writers'"));
     }
 }

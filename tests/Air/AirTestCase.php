@@ -7,7 +7,6 @@ namespace Tests\Air;
 use Ground\Port;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Hearing\Gates\Cooldown;
-use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Format\PackFormat;
 use Tests\Ground\Sandbox;
@@ -128,16 +127,16 @@ abstract class AirTestCase extends TestCase
 
     protected function planks(): int
     {
-        return (int) $this->value('SELECT value FROM memory WHERE channel_id = 1 AND `key` = '.$this->air->database()->quote(Key::counter('planks')->id()));
+        return (int) $this->value("SELECT number FROM counter_numbers WHERE channel_id = 1 AND counter = 'planks' AND owner_kind = 'channel'");
     }
 
-    /** @return array<string, mixed>|null */
-    protected function memory(string $key): ?array
+    /** @return array{service: string, service_id: string, login: string, lines: int}|null */
+    protected function viewerRow(string $login): ?array
     {
-        $value = $this->value('SELECT value FROM memory WHERE channel_id = 1 AND `key` = '.$this->air->database()->quote($key));
-        $read = $value === '' ? null : json_decode($value, true);
+        /** @var array{service: string, service_id: string, login: string, lines: int}|false $row */
+        $row = $this->air->database()->query('SELECT service, service_id, login, `lines` FROM viewers WHERE channel_id = 1 AND name <> "" AND login = '.$this->air->database()->quote($login))->fetch(\PDO::FETCH_ASSOC);
 
-        return is_array($read) ? $read : null;
+        return $row === false ? null : $row;
     }
 
     protected function value(string $query): string

@@ -51,7 +51,7 @@ final class ClockTest extends AirTestCase
         $said = array_map(intval(...), $watch->saidBy('second_parrot'));
         self::assertSame($said, array_values(array_unique($said)), 'nothing is said twice');
         self::assertSame([], array_diff($said, range($before + 1, $this->planks())), 'what was said was kept');
-        self::assertSame($this->planks() - $before, (int) $this->value("SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE `key` LIKE 'counter%planks%' AND CAST(after AS INT) > $before"), 'each change has its own line');
+        self::assertSame($this->planks() - $before, (int) $this->value("SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE kind = 'counter' AND name = 'planks' AND CAST(after AS INT) > $before"), 'each change has its own line');
         self::assertSame('0', $this->value("SELECT COALESCE(JSON_VALUE(air_troubles, '$.failed'), 0) FROM channels WHERE id = 1"));
     }
 

@@ -65,7 +65,7 @@ final class HostileServerTest extends AirTestCase
         }
         // Nothing was too much for its rows, so nothing failed; and whoever could be answered was.
         self::assertSame('0', $this->trouble88('failed'));
-        self::assertSame('0', $this->value("SELECT COUNT(*) FROM memory WHERE channel_id = 88 AND `key` LIKE '%wren%'"));
+        self::assertSame('0', $this->value("SELECT COUNT(*) FROM viewers WHERE channel_id = 88 AND login LIKE '%wren%'"));
         self::assertGreaterThan(10, $this->counted88());
         self::assertSame('0', $this->value("SELECT COUNT(*) FROM outgoing WHERE channel_id = 88 AND text LIKE '%launched%'"), 'nobody became the streamer');
     }
@@ -208,7 +208,7 @@ final class HostileServerTest extends AirTestCase
 
     private function counted88(): int
     {
-        return (int) $this->value("SELECT value FROM memory WHERE channel_id = 88 AND `key` LIKE 'counter%planks%'");
+        return (int) $this->value("SELECT number FROM counter_numbers WHERE channel_id = 88 AND counter = 'planks'");
     }
 
     private function trouble88(string $what): string

@@ -91,7 +91,7 @@ final class KillTest extends AirTestCase
         $after = $this->planks();
         self::assertSame($said, array_values(array_unique($said)), 'nothing is said twice');
         self::assertSame([], array_diff($said, range($before + 1, max($before + 1, $after))), 'what was said was kept');
-        self::assertSame($after - $before, (int) $this->value("SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE `key` LIKE 'counter%planks%' AND CAST(after AS INT) > $before"), 'each change has its history, and its own line');
+        self::assertSame($after - $before, (int) $this->value("SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE kind = 'counter' AND name = 'planks' AND CAST(after AS INT) > $before"), 'each change has its history, and its own line');
         self::assertSame('0', $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'"), 'what was queued was said or declared stale');
         $handed = (int) $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'handed' AND CAST(text AS INT) > $before");
         self::assertGreaterThanOrEqual(count($said), $handed, 'nothing is said that was not handed on');

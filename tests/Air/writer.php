@@ -10,6 +10,7 @@ $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 
 use App\Storage\MariaDbStore;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
@@ -18,7 +19,7 @@ use SilverParrot\Memory\View;
 $store = new MariaDbStore($app->make('db')->connection(), 1);
 $key = Key::counter('writers');
 for ($i = 0; $i < (int) $argv[2]; $i++) {
-    $store->turn("writer {$argv[1]} $i", Reads::of($key), static function (View $memory) use ($key): Tally {
+    $store->turn(EventKey::event("writer {$argv[1]} $i"), Reads::of($key), static function (View $memory) use ($key): Tally {
         $kept = $memory->value($key);
 
         return new Tally([new Change($key, $kept, (is_int($kept) ? $kept : 0) + 1, 'counter.writers', 'channel')]);

@@ -25,6 +25,7 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\View;
@@ -105,7 +106,7 @@ try {
     $store = new MariaDbStore($connection, 1);
     [$counter, $cooldown] = [Key::counter('bench'), Key::lastRun('!bench')];
     $turn = static function (string $key) use ($store, $counter, $cooldown): void {
-        $store->turn($key, Reads::of($counter, $cooldown), static function (View $memory) use ($counter, $cooldown): Outcome {
+        $store->turn(EventKey::event($key), Reads::of($counter, $cooldown), static function (View $memory) use ($counter, $cooldown): Outcome {
             $kept = $memory->value($counter);
 
             return new Outcome(sayings: [new Saying('done')], changes: [new Change($counter, $kept, (is_int($kept) ? $kept : 0) + 1, 'counter.bench', 'channel'), new Change($cooldown, $memory->value($cooldown), random_int(1, PHP_INT_MAX), 'channel cooldown', 'channel')]);
@@ -115,7 +116,7 @@ try {
     $pdo->exec('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED');
     $pdo->setAttribute(PDO::ATTR_EMULATE_PREPARES, false);
     $commits = [];
-    $byHand = static function (string $key) use ($pdo, $counter, $cooldown, &$commits): void {
+    $byHand = static function (string $key) use ($pdo, &$commits): void {
         $run = static function (string $query, array $values) use ($pdo): PDOStatement {
             $statement = $pdo->prepare($query);
             $statement->execute($values);
@@ -125,10 +126,11 @@ try {
         $pdo->beginTransaction();
         $run('SELECT lease_epoch FROM channels WHERE id = ? FOR UPDATE', [1])->fetch();
         $run('INSERT INTO heard_events (channel_id, event_key, heard_at) VALUES (?, ?, UTC_TIMESTAMP(3))', [1, $key]);
-        $values = $run('SELECT `key`, value FROM memory WHERE channel_id = ? AND `key` IN (?, ?)', [1, $counter->id(), $cooldown->id()])->fetchAll(PDO::FETCH_KEY_PAIR);
-        $kept = json_decode($values[$counter->id()] ?? '0');
-        $run('INSERT INTO memory (channel_id, `key`, value) VALUES (?, ?, ?), (?, ?, ?) ON DUPLICATE KEY UPDATE value = VALUES(value), updated_at = CURRENT_TIMESTAMP', [1, $counter->id(), json_encode($kept + 1), 1, $cooldown->id(), json_encode(random_int(1, PHP_INT_MAX))]);
-        $run('INSERT INTO memory_history (channel_id, `key`, `before`, after, event_key, at) VALUES (?, ?, ?, ?, ?, ?)', [1, $counter->id(), json_encode($kept), json_encode($kept + 1), $key, gmdate('Y-m-d H:i:s')]);
+        $kept = (int) $run("SELECT number FROM counter_numbers WHERE channel_id = ? AND counter = ? AND viewer_id = 0 AND owner_kind = 'channel' AND category = ''", [1, 'bench'])->fetchColumn();
+        $run('SELECT last_run FROM cooldowns WHERE channel_id = ? AND command = ? AND viewer_id = 0', [1, '!bench'])->fetchColumn();
+        $run("INSERT INTO counter_numbers (channel_id, counter, viewer_id, owner_kind, category, number) VALUES (?, ?, 0, 'channel', '', ?) ON DUPLICATE KEY UPDATE number = VALUES(number)", [1, 'bench', $kept + 1]);
+        $run('INSERT INTO cooldowns (channel_id, command, viewer_id, last_run) VALUES (?, ?, 0, ?) ON DUPLICATE KEY UPDATE last_run = VALUES(last_run)', [1, '!bench', random_int(1, PHP_INT_MAX)]);
+        $run("INSERT INTO memory_history (channel_id, kind, name, owner, `before`, after, event_key, at) VALUES (?, 'counter', ?, '', ?, ?, ?, ?)", [1, 'bench', json_encode($kept), json_encode($kept + 1), $key, gmdate('Y-m-d H:i:s')]);
         $run("INSERT INTO outgoing (channel_id, event_key, position, text, voice, place, answer_to, to_login, state, queued_at) VALUES (?, ?, 0, ?, 'parrot', 'chat', '', '', 'stale', ?)", [1, $key, 'done', gmdate('Y-m-d H:i:s')]);
         $start = hrtime(true);
         $pdo->commit();

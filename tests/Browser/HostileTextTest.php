@@ -66,7 +66,7 @@ final class HostileTextTest extends BrowserTestCase
         $insert = $database->prepare('INSERT INTO commands (channel_id, stable_id, `trigger`, trigger_folded, gates, refusals, if_it_fails, listed, `group`, note, voice, place, findable) VALUES (1, ?, ?, ?, "{}", ?, ?, 1, ?, ?, "parrot", "chat", ?)');
         $response = $database->prepare('INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) VALUES (1, ?, "0", 0, ?, 1)');
         $line = $database->prepare('INSERT INTO heard_lines (channel_id, number, at, kind, event_key, text, person, edition, outcome, memory, readings) VALUES (1, ?, UTC_TIMESTAMP(3), "heard", ?, ?, ?, 1, ?, "{}", "{}")');
-        $history = $database->prepare('INSERT INTO memory_history (channel_id, `key`, `before`, after, event_key, at) VALUES (1, ?, ?, ?, "hostile", UTC_TIMESTAMP(3))');
+        $history = $database->prepare('INSERT INTO memory_history (channel_id, kind, name, owner, `before`, after, event_key, at) VALUES (1, "field", "boat", ?, ?, ?, "hostile", UTC_TIMESTAMP(3))');
         $number = (int) $database->query('SELECT COALESCE(MAX(number), 0) FROM heard_lines WHERE channel_id = 1')->fetchColumn();
         foreach ($texts as $index => $text) {
             $short = mb_substr($text, 0, 50);
@@ -74,7 +74,7 @@ final class HostileTextTest extends BrowserTestCase
             $commands[] = $id = (int) $database->lastInsertId();
             $response->execute([$id, json_encode([['say' => $text]], JSON_THROW_ON_ERROR)]);
             $line->execute([++$number, "hostile $index", $text, json_encode(['id' => "account:h$index", 'login' => "h$index", 'name' => $short, 'levels' => [], 'tier' => 0], JSON_THROW_ON_ERROR), mb_substr($text, 0, 400)]);
-            $history->execute(["field\x1Fboat\x1Fviewer:$short", json_encode($text, JSON_THROW_ON_ERROR), json_encode("$text!", JSON_THROW_ON_ERROR)]);
+            $history->execute(["viewer:$short", json_encode($text, JSON_THROW_ON_ERROR), json_encode("$text!", JSON_THROW_ON_ERROR)]);
         }
         $edition = (int) $database->query('SELECT MAX(number) FROM editions WHERE channel_id = 1')->fetchColumn();
         $database->prepare('INSERT INTO editions (channel_id, number, note, document, created_at) SELECT channel_id, ?, ?, document, UTC_TIMESTAMP() FROM editions WHERE channel_id = 1 AND number = ?')->execute([$edition + 1, $texts[0], $edition]);

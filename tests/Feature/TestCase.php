@@ -9,13 +9,17 @@ use App\Models\Command;
 use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
+use App\Storage\MariaDbStore;
 use App\Storage\MemoryRows;
 use App\Storage\PackRows;
 use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
+use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Channel as CoreChannel;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Reads;
 use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\MemoryFormat;
@@ -47,6 +51,23 @@ abstract class TestCase extends Base
         [$situation] = MemoryFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')), $pack);
         $this->cove = app(PackRows::class)->make($pack, $this->wren, $situation->channel);
         app(MemoryRows::class)->fill($this->cove, $situation->memory);
+    }
+
+    /** @return null|bool|int|string|array<string, mixed> what is remembered */
+    protected function remembered(Key $key, ?Channel $channel = null): null|bool|int|string|array
+    {
+        return (new MariaDbStore(DB::connection(), ($channel ?? $this->cove)->id))->snapshot(Reads::of($key))->value($key);
+    }
+
+    /** @return array<string, list<array<string, mixed>>> every row of a channel's memory, by table */
+    protected function wholeMemory(?Channel $channel = null): array
+    {
+        $rows = [];
+        foreach (['viewers', 'counter_numbers', 'balances', 'viewer_values', 'occasion_moments', 'list_positions', 'cooldowns', 'recent_answers', 'running_streams', 'ledger', 'memory_history'] as $table) {
+            $rows[$table] = array_map(static fn (object $row): array => array_diff_key((array) $row, ['id' => 1, 'viewer_id' => 1, 'by_viewer_id' => 1]), DB::table($table)->where('channel_id', ($channel ?? $this->cove)->id)->orderBy('id')->get()->all());
+        }
+
+        return $rows;
     }
 
     protected function person(string $name): User

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Storage\Backup;
 
+use App\Storage\SortMemory;
 use Closure;
 use Illuminate\Contracts\Encryption\StringEncrypter;
 use Illuminate\Database\Connection;
@@ -67,6 +68,9 @@ final readonly class Restore
                 throw BackupFailed::malformed($file->name(), $line, $name, 'a column that refers to another row, or is there twice');
             }
             $progress($name, $count[$name] = ($count[$name] ?? 0) + 1);
+        }
+        foreach ($this->connection->table('channels')->pluck('id') as $channel) {
+            (new SortMemory($this->connection, is_int($channel) ? $channel : 0))->sort();
         }
     }
 

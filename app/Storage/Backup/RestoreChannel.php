@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Storage\Backup;
 
+use App\Storage\SortMemory;
 use Closure;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
@@ -161,6 +162,8 @@ final class RestoreChannel
         $row[$table->owner] = $this->channel;
         foreach ($table->refers as $column => $to) {
             $row[$column] = match (true) {
+                // 0 stands for nobody.
+                ($row[$column] ?? 0) === 0 && $to === 'viewers' => 0,
                 $to === 'users' => $people->here($row[$column] ?? null),
                 ! is_int($row[$column] ?? null) => null,
                 // What an old change was of may be gone; only that it was the same thing matters.
@@ -215,6 +218,7 @@ final class RestoreChannel
                 $this->connection->statement("INSERT INTO `{$table->name}` SELECT * FROM `beside_{$table->name}`");
             }
         }
+        (new SortMemory($this->connection, $this->channel))->sort();
     }
 
     private static function columnIn(QueryException $failed): string

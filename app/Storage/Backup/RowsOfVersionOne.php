@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Storage\Backup;
 
+use SilverParrot\Memory\Key;
+
 /**
  * Rows as they were before a command's gates were values of their own and every definition had an id that stays: brought
  * into the form of today, when the tables are brought up to date and when an older backup is put back. What was told
@@ -27,6 +29,7 @@ final class RowsOfVersionOne
             isset($row['stable_id']) => $row,
             $table === 'commands' => self::command($row),
             $table === 'command_responses' => array_diff_key($row, ['text' => true]) + ['stable_id' => self::text($row['position'] ?? 0), 'steps' => self::json([['say' => self::text($row['text'] ?? '')]])],
+            $table === 'memory_history' => self::history($row),
             $table === 'list_items' => $row + ['stable_id' => $this->item($row)],
             isset(self::NAMED[$table]) => $row + ['stable_id' => self::text($row[self::NAMED[$table]] ?? '')],
             default => $row,
@@ -49,6 +52,19 @@ final class RowsOfVersionOne
         return array_diff_key($row, array_flip(['any_of', 'at_least', 'enabled', 'channel_cooldown', 'person_cooldown', 'level_refusal', 'cooldown_refusal']))
             // What cannot be read stays what cannot be read, and is found as such; it must not open a command to everybody.
             + ['stable_id' => self::text($row['trigger'] ?? ''), 'gates' => is_array($anyOf) ? self::json($gates) : '{', 'refusals' => self::json((object) $refusals)];
+    }
+
+    /**
+     * @param  array<string, null|bool|float|int|string>  $row
+     * @return array<string, null|bool|float|int|string>
+     */
+    private static function history(array $row): array
+    {
+        $key = Key::fromId(self::text($row['key'] ?? ''));
+        // A correction at the screens was known by its event's key.
+        $isByUser = preg_match('/^screen (\d{1,18}) /', self::text($row['event_key'] ?? ''), $user) === 1;
+
+        return array_diff_key($row, ['key' => true]) + ['kind' => $key->kind->value ?? '', 'name' => $key->name ?? '', 'owner' => $key->owner->id ?? '', 'user_id' => $isByUser ? (int) $user[1] : null];
     }
 
     /** @param  array<string, null|bool|float|int|string>  $row */

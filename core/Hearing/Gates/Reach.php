@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Gates;
 
-use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
 
 /** Whom a gate counts for. */
 enum Reach: string
@@ -15,12 +15,12 @@ enum Reach: string
     /** Each person by themselves. */
     case Person = 'person';
 
-    /** The owner of what is remembered, as keys have it; null where there is no person to count for. */
-    public function owner(Context $context): ?string
+    /** Whose what is remembered is; null where there is no person to count for. */
+    public function owner(Context $context): ?Owner
     {
         return match ($this) {
-            self::Channel => Key::CHANNEL,
-            self::Person => $context->person === null ? null : Key::viewer($context->person->id),
+            self::Channel => Owner::channel(),
+            self::Person => $context->person === null ? null : Owner::viewer($context->person->id),
         };
     }
 

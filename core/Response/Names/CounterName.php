@@ -8,6 +8,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
@@ -154,14 +155,14 @@ final readonly class CounterName implements Name, Remembering, Writable
         if ($counter->scope === CounterScope::Category) {
             $category = $run->read(Request::channel('category'));
 
-            return $category instanceof Gap ? $category : Key::counter($counter->id, Key::category(is_string($category) ? $category : ''));
+            return $category instanceof Gap ? $category : Key::counter($counter->id, Owner::category(is_string($category) ? $category : ''));
         }
         $person = $this->person($call, $run);
 
         return match (true) {
             ! $person instanceof Person => $person,
             ! $person->isKnown() => null,
-            default => Key::counter($counter->id, Key::viewer($person->id)),
+            default => Key::counter($counter->id, Owner::viewer($person->id)),
         };
     }
 
@@ -186,6 +187,6 @@ final readonly class CounterName implements Name, Remembering, Writable
 
     private function total(Counter $counter): Key
     {
-        return Key::counter($counter->id, Key::TOTAL);
+        return Key::counter($counter->id, Owner::total());
     }
 }

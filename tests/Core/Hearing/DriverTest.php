@@ -25,6 +25,7 @@ use SilverParrot\Memory\Already;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownView;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\Description;
@@ -136,7 +137,7 @@ final class DriverTest extends TestCase
     public function test_nothing_is_said_while_a_look_up_is_on_its_way_though_a_gap_may_stand(): void
     {
         $pack = World::pack()->withCommand(Command::saying('!tide', '[lookup.tide.high | quiet as high]Mind the slipway.'));
-        $known = new KnownView(array_fill_keys([Key::lastRun('!tide')->id(), Key::lastRun('!tide', Key::viewer('cast-tamsin'))->id(), Key::recentAnswers()->id(), Key::recentAnswers(Key::viewer('cast-tamsin'))->id()], null));
+        $known = new KnownView(array_fill_keys([Key::lastRun('!tide')->id(), Key::lastRun('!tide', Owner::viewer('cast-tamsin'))->id(), Key::recentAnswers()->id(), Key::recentAnswers(Owner::viewer('cast-tamsin'))->id()], null));
         $world = new HeardIn($pack, $known, new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
         $needs = (new Talker)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
@@ -149,7 +150,7 @@ final class DriverTest extends TestCase
     public function test_without_a_trace_the_same_is_said(): void
     {
         $pack = World::pack()->withCommand(Command::saying('!x', '[roll 1000] [caller]', 'b'));
-        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new KnownView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Key::viewer('cast-tamsin'))->id() => null, Key::recentAnswers()->id() => null, Key::recentAnswers(Key::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
+        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new KnownView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Owner::viewer('cast-tamsin'))->id() => null, Key::recentAnswers()->id() => null, Key::recentAnswers(Owner::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
         $with = $hear(true);
         $without = $hear(false);
         self::assertInstanceOf(Outcome::class, $with);

@@ -9,6 +9,7 @@ use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownView;
 use SilverParrot\Memory\Overlay;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\WholeView;
 
@@ -19,8 +20,8 @@ final class MemoryTest extends TestCase
         self::assertSame(Key::counter('Straße')->id(), Key::counter('STRASSE')->id());
         self::assertSame(Key::person('Odo')->id(), Key::person('odo')->id());
         $all = [
-            Key::counter('a'), Key::counter('a', Key::category('a')), Key::counter('a', Key::viewer('a')), Key::counter('a', Key::TOTAL), Key::field('a', 'a'), Key::occasion('a'), Key::person('a'),
-            Key::listPosition('a'), Key::lastRun('a'), Key::lastRun('a', Key::viewer('a')),
+            Key::counter('a'), Key::counter('a', Owner::category('a')), Key::counter('a', Owner::viewer('a')), Key::counter('a', Owner::total()), Key::field('a', 'a'), Key::occasion('a'), Key::person('a'),
+            Key::listPosition('a'), Key::lastRun('a'), Key::lastRun('a', Owner::viewer('a')),
         ];
         self::assertCount(count($all), array_unique(array_map(static fn (Key $key): string => $key->id(), $all)));
         foreach ($all as $key) {
@@ -54,7 +55,7 @@ final class MemoryTest extends TestCase
     public function test_what_an_author_calls_a_change(): void
     {
         self::assertTrue((new Change(Key::field('boat', 'x'), null, 'Heron', '', ''))->isAuthored());
-        foreach ([Key::counter('a', Key::TOTAL), Key::listPosition('a'), Key::lastRun('a'), Key::person('a')] as $key) {
+        foreach ([Key::counter('a', Owner::total()), Key::listPosition('a'), Key::lastRun('a'), Key::person('a')] as $key) {
             self::assertFalse((new Change($key, null, 1, '', ''))->isAuthored());
         }
     }

@@ -9,6 +9,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
 use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
@@ -84,12 +85,12 @@ final class RehearsalTest extends TestCase
         $store = new InMemoryStore;
         $key = Key::counter('planks');
         $turn = static fn (): Tally => new Tally([new Change($key, null, 1, 'counter.planks', 'channel')]);
-        self::assertInstanceOf(Tally::class, $store->turn('e', Reads::of($key), $turn));
-        self::assertInstanceOf(Already::class, $store->turn('e', Reads::of($key), $turn));
+        self::assertInstanceOf(Tally::class, $store->turn(EventKey::event('e'), Reads::of($key), $turn));
+        self::assertInstanceOf(Already::class, $store->turn(EventKey::event('e'), Reads::of($key), $turn));
         self::assertSame(1, $store->snapshot(Reads::of($key))->value($key));
         self::assertFalse($store->snapshot(Reads::of())->knows($key));
-        $store->turn('f', Reads::of(), static fn () => \SilverParrot\Hearing\Needs::keys($key));
-        self::assertInstanceOf(Tally::class, $store->turn('f', Reads::of(), static fn (): Tally => new Tally([new Change($key, 1, null, '', '')])));
+        $store->turn(EventKey::event('f'), Reads::of(), static fn () => \SilverParrot\Hearing\Needs::keys($key));
+        self::assertInstanceOf(Tally::class, $store->turn(EventKey::event('f'), Reads::of(), static fn (): Tally => new Tally([new Change($key, 1, null, '', '')])));
         self::assertSame([], $store->values());
     }
 

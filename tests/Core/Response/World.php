@@ -7,6 +7,7 @@ namespace Tests\Core\Response;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Level;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
@@ -77,8 +78,8 @@ final class World
             Key::goods('lantern', 'cast-tamsin')->id() => 2,
             Key::stream()->id() => ['number' => 7, 'on' => true],
             Key::counter('tonight')->id() => ['n' => 5, 'of' => 'stream 7'],
-            Key::counter('sips', Key::category('Planking'))->id() => ['n' => 9, 'of' => '2026-11-24'],
-            Key::counter('sips', Key::TOTAL)->id() => ['n' => 20, 'of' => '2026-11-25'],
+            Key::counter('sips', Owner::category('Planking'))->id() => ['n' => 9, 'of' => '2026-11-24'],
+            Key::counter('sips', Owner::total())->id() => ['n' => 20, 'of' => '2026-11-25'],
             Key::occasion('leak')->id() => '2026-11-15T10:00:00Z',
             Key::occasion('launch')->id() => '2027-05-01T12:00:00Z',
         ] + Situation::counterKeys($pack->counters['splinters'], ['Planking' => 0, 'Caulking' => 4]);

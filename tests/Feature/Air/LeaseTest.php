@@ -22,10 +22,13 @@ use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
+use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownStandings;
 use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\Tally;
 use SilverParrot\Value\Moment;
 use Tests\Feature\TestCase;
 
@@ -131,12 +134,15 @@ final class LeaseTest extends TestCase
         $record = $store->snapshot(Reads::of(Key::person('quill')))->value(Key::person('quill'));
         self::assertIsArray($record);
         self::assertSame([4, '2026-11-25T09:00:00Z', '2026-11-25T09:01:40Z', 'account:quill'], [$record['lines'], $record['first_seen'], $record['last_seen'], $record['id']]);
-        self::assertSame(2, DB::table('heard_events')->where('event_key', 'like', 'tally%')->count());
+        self::assertSame(0, DB::table('heard_events')->where('event_key', 'not like', 'k%')->count(), 'bookkeeping leaves no event');
+        self::assertSame(2, (int) DB::table('channels')->where('id', $this->cove->id)->value('tally'));
+        // A batch that comes again is not counted again.
+        self::assertInstanceOf(Already::class, $store->turn(EventKey::tally(2), Reads::of(), static fn (): Tally => new Tally([])));
     }
 
     private function say(string $key, string $text): void
     {
-        (new MariaDbStore(DB::connection(), $this->cove->id))->turn($key, Reads::of(), static fn (): Outcome => new Outcome(sayings: [new Saying($text)], changes: [new Change(Key::counter('x'), null, 1, '', '')]));
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(EventKey::event($key), Reads::of(), static fn (): Outcome => new Outcome(sayings: [new Saying($text)], changes: [new Change(Key::counter('x'), null, 1, '', '')]));
     }
 
     private function runOut(): void

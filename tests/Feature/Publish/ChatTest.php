@@ -14,6 +14,7 @@ use Illuminate\Http\Client\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
@@ -44,7 +45,7 @@ final class ChatTest extends TestCase
         $silent = $this->onAir->hear('odo', 'good evening');
         $said = $this->said('!knot');
         // Memory goes on, and so does the pack; the line's why does not.
-        (new MariaDbStore(DB::connection(), $this->cove->id))->turn('later', Reads::of(), static fn (): Tally => new Tally([new Change(Key::listPosition('knots'), null, ['of' => 'x', 'last' => 0, 'left' => [0]], 'list', 'channel')]));
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(EventKey::event('later'), Reads::of(), static fn (): Tally => new Tally([new Change(Key::listPosition('knots'), null, ['of' => 'x', 'last' => 0, 'left' => [0]], 'list', 'channel')]));
         $this->delete(route('write.drop', [$this->cove, $this->command('!knot')]));
         app(Editions::class)->publish($this->cove, 'two', $this->wren);
 

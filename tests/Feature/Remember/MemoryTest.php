@@ -9,6 +9,7 @@ use App\Storage\MariaDbStore;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Level;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
@@ -26,12 +27,12 @@ final class MemoryTest extends TestCase
         $this->set('planks', '', '120')->assertSessionHas('notice', 'counter.planks is 120.');
         $this->set('PLANKS', '', '9999')->assertSessionHas('notice', 'counter.PLANKS stops at 400.');
         self::assertSame(400, $this->kept(Key::counter('planks')));
-        self::assertSame(2, DB::table('heard_events')->where('event_key', 'like', 'screen '.$this->wren->id.' %')->count());
+        self::assertSame([2, 0], [DB::table('memory_history')->where('user_id', $this->wren->id)->count(), DB::table('heard_events')->count()], 'a correction is told in the history and needs no event');
         foreach (['12.5', '', '1e9', 'twelve', str_repeat('9', 16)] as $typed) {
             $this->set('planks', '', $typed)->assertSessionHas('notice', '“'.$typed.'” is not a whole number of at most 15 digits; nothing was changed.');
         }
         $this->set('nothing', '', '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
-        $this->set('splinters', Key::TOTAL, '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
+        $this->set('splinters', Owner::total()->id, '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
         self::assertSame(400, $this->kept(Key::counter('planks')));
     }
 
@@ -43,17 +44,17 @@ final class MemoryTest extends TestCase
             }
         }
         // What is there from before is not shown, and hinders nothing.
-        DB::table('memory')->insert(['channel_id' => $this->cove->id, 'key' => Key::counter('planks', '7')->id(), 'value' => '1']);
+        DB::table('counter_numbers')->insert(['channel_id' => $this->cove->id, 'counter' => 'planks', 'owner_kind' => 'viewer', 'viewer_id' => 7, 'number' => 1]);
         $this->get(route('remember', $this->cove))->assertOk()->assertSee('counter.planks');
     }
 
     public function test_the_sum_over_categories_goes_with_a_category(): void
     {
-        [$planking, $total] = [Key::counter('splinters', Key::category('Planking')), Key::counter('splinters', Key::TOTAL)];
+        [$planking, $total] = [Key::counter('splinters', Owner::category('Planking')), Key::counter('splinters', Owner::total())];
         [$before, $sum] = [$this->kept($planking), $this->kept($total)];
         self::assertIsInt($before);
         self::assertIsInt($sum);
-        $this->set('splinters', Key::category('Planking'), (string) ($before + 5));
+        $this->set('splinters', Owner::category('Planking')->id, (string) ($before + 5));
         self::assertSame($sum + 5, $this->kept($total));
         $this->get(route('remember', $this->cove))->assertOk()->assertSee('counter.splinters')->assertSee('planking')->assertSeeInOrder(['Wren', 'counter.splinters', "$before → ".($before + 5)]);
     }
@@ -63,7 +64,7 @@ final class MemoryTest extends TestCase
         app(Editions::class)->publish($this->cove, '', $this->wren);
         $before = $this->kept(Key::counter('planks'));
         OnAir::of($this->cove)->hear('bram', '!plank 3', Level::Moderator);
-        $this->get(route('remember', $this->cove))->assertSeeInOrder(['Bram', 'counter.planks', 'undo']);
+        $this->get(route('remember', $this->cove))->assertSeeInOrder(['bram', 'counter.planks', 'undo']);
         $first = (int) DB::table('memory_history')->max('id');
         $this->set('planks', '', '7');
         $second = (int) DB::table('memory_history')->max('id');
@@ -77,9 +78,9 @@ final class MemoryTest extends TestCase
 
     public function test_undoing_in_a_category_takes_the_sum_back_too(): void
     {
-        $total = Key::counter('splinters', Key::TOTAL);
+        $total = Key::counter('splinters', Owner::total());
         $sum = $this->kept($total);
-        $this->set('splinters', Key::category('Caulking'), '77');
+        $this->set('splinters', Owner::category('Caulking')->id, '77');
         $this->undo((int) DB::table('memory_history')->max('id'));
         self::assertSame($sum, $this->kept($total));
     }

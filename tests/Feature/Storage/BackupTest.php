@@ -7,6 +7,7 @@ namespace Tests\Feature\Storage;
 use App\Models\Channel;
 use App\Models\Role;
 use App\Publish\Editions;
+use App\Remember\Remembered;
 use App\Storage\Assembler;
 use App\Storage\Backup\Backup;
 use App\Storage\Backup\BackupFailed;
@@ -20,7 +21,9 @@ use Illuminate\Support\Facades\Schema;
 use SilverParrot\Chat\Level;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Pack\Command;
@@ -77,7 +80,7 @@ final class BackupTest extends TestCase
         $kept = $this->everything($this->cove);
         $theirs = $this->everything($far);
         // Life goes on in both.
-        (new MariaDbStore(DB::connection(), $this->cove->id))->turn('later', Reads::of(), static fn (): Tally => new Tally([new Change(Key::counter('planks'), null, 399, 'counter.planks', 'channel')]));
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(EventKey::event('later'), Reads::of(), static fn (): Tally => new Tally([new Change(Key::counter('planks'), null, 399, 'counter.planks', 'channel')]));
         $this->command('!tide')->delete();
         $this->cove->update(['lease_epoch' => 9, 'lease_holder' => 'a talker', 'lease_until' => now()->addSeconds(4)]);
 
@@ -117,7 +120,7 @@ final class BackupTest extends TestCase
     public function test_a_channel_comes_back_where_others_have_its_numbers(): void
     {
         $before = app(Assembler::class)->document($this->cove);
-        $memory = DB::table('memory')->where('channel_id', $this->cove->id)->orderBy('key')->pluck('value', 'key')->all();
+        $memory = ['ledger' => [], 'memory_history' => []] + $this->wholeMemory();
         $this->backup('lantern_cove');
         $numbers = DB::table('commands')->where('channel_id', $this->cove->id)->pluck('id');
         $old = $this->cove->id;
@@ -134,7 +137,7 @@ final class BackupTest extends TestCase
         $channel = Channel::query()->where('login', 'lantern_cove')->firstOrFail();
         self::assertSame($old, $channel->id);
         self::assertEquals($before, app(Assembler::class)->document($channel));
-        self::assertSame($memory, DB::table('memory')->where('channel_id', $channel->id)->orderBy('key')->pluck('value', 'key')->all());
+        self::assertEquals($memory, ['ledger' => [], 'memory_history' => []] + $this->wholeMemory($channel));
         self::assertSame(['Wren'], $channel->memberships()->with('user')->get()->map(static fn ($one): string => $one->user->name)->all());
         self::assertSame(1, $other->commands()->count());
     }
@@ -146,7 +149,7 @@ final class BackupTest extends TestCase
         $kept = $this->everything($this->cove);
         $this->wren->update(['name' => 'Somebody']);
         $this->harbour($this->person('Pia'));
-        DB::table('memory')->delete();
+        DB::table('counter_numbers')->delete();
         $this->restore(null);
         self::assertSame(1, Channel::query()->count());
         self::assertSame(['Ilse', 'Wren'], DB::table('users')->orderBy('name')->pluck('name')->all());
@@ -178,11 +181,19 @@ final class BackupTest extends TestCase
         self::assertEquals(PackFormat::read((string) file_get_contents(base_path('tests/Core/Pack/version-1.pack.json')))[0]->commands, $draft->commands);
         self::assertEquals($draft, $air, 'an edition of then and the draft have the same ids');
         self::assertSame('Anyone, every 15 s, each person once in a minute.', InOneSentence::of($draft->command('!tide') ?? Command::saying('')));
-        $planks = static fn (): mixed => $cove->memory()->where('key', Key::counter('planks')->id())->firstOrFail()->value;
+        $planks = fn (): mixed => $this->remembered(Key::counter('planks'), $cove);
         $before = $planks();
         self::assertIsInt($before);
         OnAir::of($cove)->hear('maren', '!plank', Level::Moderator);
         self::assertSame($before + 1, $planks());
+        // What was kept of people stands with them, and history says who.
+        self::assertSame(0, DB::table('memory')->count());
+        self::assertSame(['signe', 1], [DB::table('viewers')->where('service_id', 'signe')->value('login'), $this->remembered(Key::counter('biscuits', Owner::viewer('account:signe')), $cove)]);
+        self::assertSame(6, $this->remembered(Key::counter('biscuits', Owner::viewer('cast-pia')), $cove));
+        $told = app(Remembered::class)->history($cove);
+        self::assertNotSame([], $told);
+        self::assertSame('maren', $told[0]['by'], 'the login, until the first tally knows the name');
+        self::assertNotContains('somebody in the chat', array_column($told, 'by'));
     }
 
     public function test_a_row_that_is_not_as_it_must_be_is_told_by_its_line_and_column(): void
@@ -247,7 +258,7 @@ final class BackupTest extends TestCase
         $broken = [
             'is no backup' => [gzencode("{}\n"), 'not zipped at all', '', gzencode(str_replace('silver-parrot-backup', 'another', $text))],
             'later Silver Parrot' => [gzencode(str_replace('"version":2', '"version":3', $text))],
-            'is broken at line' => [substr($whole, 0, (int) (strlen($whole) / 2)), gzencode(substr($text, 0, -20)), gzencode(preg_replace('/^.*"in":"memory".*\n/m', '', $text, 1) ?? ''), gzencode($text."{}\n"), gzencode(str_replace('"in":"memory"', '"in":"users; DROP"', $text))],
+            'is broken at line' => [substr($whole, 0, (int) (strlen($whole) / 2)), gzencode(substr($text, 0, -20)), gzencode(preg_replace('/^.*"in":"counter_numbers".*\n/m', '', $text, 1) ?? ''), gzencode($text."{}\n"), gzencode(str_replace('"in":"counter_numbers"', '"in":"users; DROP"', $text))],
         ];
         foreach ($broken as $sentence => $files) {
             foreach ($files as $contents) {

@@ -34,7 +34,9 @@ final class StandingsTest extends TestCase
             $memory[Key::field('pebbles', $person->id)->id()] = $i % 11 === 0 ? 'many' : mt_rand(0, 20);
             $memory[Key::field('pebbles_too', $person->id)->id()] = 1_000 + $i;
         }
-        DB::table('memory')->where('channel_id', $this->cove->id)->delete();
+        foreach (['viewers', 'balances', 'viewer_values'] as $table) {
+            DB::table($table)->where('channel_id', $this->cove->id)->delete();
+        }
         app(MemoryRows::class)->fill($this->cove, $memory);
         app(MemoryRows::class)->fill($this->harbour($this->person('Pia')), [Key::field('pebbles', 'id_1%')->id() => 9_999] + $memory);
         $told = static fn (array $top): array => array_map(static fn (array $one): string => "{$one[0]->login} {$one[1]}", $top);
@@ -51,9 +53,8 @@ final class StandingsTest extends TestCase
         app(CommandRows::class)->save($this->cove, null, Command::saying('!rich', 'Richest: [top 2 by pebbles | scores]')->gated(Cooldown::none()), $this->wren, null);
         $odo = Person::known('cast-odo', 'odo', 'Odo', Levels::of());
         $quill = Person::known('cast-quill', 'quill', 'Quill', Levels::of());
-        DB::table('memory')->where('channel_id', $this->cove->id)->where('key', 'like', "field\x1Fpebbles%")->delete();
+        DB::table('balances')->where('channel_id', $this->cove->id)->where('unit', 'pebbles')->delete();
         foreach ([[$odo, 7], [$quill, 9]] as [$person, $pebbles]) {
-            DB::table('memory')->where('channel_id', $this->cove->id)->where('key', Key::person($person->login)->id())->delete();
             app(MemoryRows::class)->fill($this->cove, [Key::person($person->login)->id() => $person->record(), Key::field('pebbles', $person->id)->id() => $pebbles]);
         }
         app(Editions::class)->publish($this->cove, '', $this->wren);

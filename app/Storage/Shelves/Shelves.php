@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage\Shelves;
+
+use SilverParrot\Memory\Kind;
+
+/** Where each kind of thing is remembered. */
+final class Shelves
+{
+    /** @var array<string, Keeps> by kind, as far as they were asked for */
+    private array $shelves = [];
+
+    public function of(Kind $kind): Keeps
+    {
+        return $this->shelves[$kind->value] ??= match ($kind) {
+            Kind::Counter => new CounterNumbers,
+            Kind::Field => new FieldValues,
+            Kind::Goods => new Balances(Balances::GOODS),
+            Kind::Occasion => new OccasionMoments,
+            Kind::Person, Kind::Seen => new People,
+            Kind::ListPosition => new ListPositions,
+            Kind::LastRun => new Cooldowns,
+            Kind::RecentAnswers => new RecentAnswers,
+            Kind::Stream => new RunningStreams,
+        };
+    }
+}
