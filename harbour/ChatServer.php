@@ -251,7 +251,7 @@ final class ChatServer
             return;
         }
         $viewer = $this->crowd->viewer($client->nick);
-        $tags = $viewer === null ? ['account' => strtolower($client->account ?: $client->nick), self::NAME.'/name' => $client->nick, self::NAME.'/levels' => $isModerator ? 'moderator' : ''] : self::tagsOf($viewer);
+        $tags = $viewer === null ? ['account' => $account = strtolower($client->account ?: $client->nick), self::NAME.'/id' => hash('xxh32', $account), self::NAME.'/name' => $client->nick, self::NAME.'/levels' => $isModerator ? 'moderator' : ''] : self::tagsOf($viewer);
         // Client-only tags (IRCv3 message-tags) go through as they are: which line is answered, for one.
         $tags += array_filter($line->tags, static fn (string $name): bool => str_starts_with($name, '+'), ARRAY_FILTER_USE_KEY);
         $this->relay($client->nick, $target, $text, $tags, $client);
@@ -288,7 +288,7 @@ final class ChatServer
     /** @return array<string, string> */
     private static function tagsOf(Viewer $viewer): array
     {
-        return ['account' => $viewer->login, self::NAME.'/name' => $viewer->name, self::NAME.'/levels' => implode(',', $viewer->levels)];
+        return ['account' => $viewer->login, self::NAME.'/id' => $viewer->id(), self::NAME.'/name' => $viewer->name, self::NAME.'/levels' => implode(',', $viewer->levels)];
     }
 
     private static function mask(string $nick): string

@@ -26,7 +26,7 @@ use App\Write\ReferenceController;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that no row has, and what is no number, are nothing here.
-Route::patterns(array_fill_keys(['channel', 'command', 'change', 'edition', 'emote', 'expectation', 'membership', 'invitation', 'history', 'number'], '[0-9]{1,18}'));
+Route::patterns(array_fill_keys(['channel', 'command', 'change', 'edition', 'emote', 'expectation', 'membership', 'invitation', 'history', 'number', 'viewer'], '[0-9]{1,18}'));
 
 Route::get('/', [ChannelsController::class, 'home'])->name('home');
 Route::get('/sign-in/link/{token}', SignInLinkController::class)->middleware('throttle:sign-in-link')->where('token', '[0-9a-f]{48}')->name('sign-in.link');
@@ -84,6 +84,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
         Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
         Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');
+        Route::post('/remember/viewers/{viewer}/hand', [MemoryController::class, 'hand'])->name('remember.hand');
         Route::post('/remember/emotes', [EmotesController::class, 'store'])->name('remember.emotes');
         Route::delete('/remember/emotes/{emote}', [EmotesController::class, 'destroy'])->name('remember.emotes.drop');
         Route::post('/remember/history/{history}/undo', [MemoryController::class, 'undo'])->name('remember.undo');

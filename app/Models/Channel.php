@@ -179,6 +179,12 @@ final class Channel extends Model
         return $this->emotes()->select(['id', 'channel_id', 'stable_id', 'word', 'any_of', 'at_least'])->selectRaw("picture <> '' AS has_picture");
     }
 
+    /** @return HasMany<Viewer, $this> */
+    public function viewers(): HasMany
+    {
+        return $this->hasMany(Viewer::class);
+    }
+
     /** @return HasMany<ListItem, $this> */
     public function listItems(): HasMany
     {

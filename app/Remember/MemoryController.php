@@ -21,9 +21,9 @@ final readonly class MemoryController
     {
     }
 
-    public function index(Channel $channel, Remembered $remembered): View
+    public function index(Channel $channel, Remembered $remembered, Handing $handing): View
     {
-        return view('remember.page', ['channel' => $channel, 'counters' => $remembered->counters($channel), 'occasions' => $remembered->occasions($channel), 'history' => $remembered->history($channel)]);
+        return view('remember.page', ['channel' => $channel, 'counters' => $remembered->counters($channel), 'occasions' => $remembered->occasions($channel), 'history' => $remembered->history($channel), 'waiting' => $handing->waiting($channel)]);
     }
 
     public function count(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
@@ -53,6 +53,14 @@ final readonly class MemoryController
             $isNow => "occasion.{$name} is now.",
             default => "occasion.{$name} is not set any more.",
         });
+    }
+
+    public function hand(Request $request, Channel $channel, int $viewer, Handing $handing): RedirectResponse
+    {
+        $login = $channel->viewers()->whereKey($viewer)->first()->login ?? '';
+        $name = $handing->on($channel, $viewer, $request->string('to')->value());
+
+        return redirect()->route('remember', $channel)->with('notice', $name === null ? 'There is nobody like that any more; nothing was handed on.' : "What was kept under {$login} belongs to {$name} now.");
     }
 
     public function undo(Channel $channel, int $history, #[CurrentUser] User $user): RedirectResponse

@@ -12,14 +12,17 @@ use Illuminate\Database\Connection;
  */
 final class Viewers
 {
-    /** Services that tell people apart by their login alone. */
-    private const BY_LOGIN = ['account', 'nick'];
+    /** Services that tell people apart by their login alone, as SQL writes them. */
+    public const BY_LOGIN = "('account', 'nick')";
 
     /** Numbers that are remembered from one turn to the next; they never change. */
     private const MOST_KNOWN = 20_000;
 
     /** @var array<string, int> by person id */
     private array $numbers = [];
+
+    /** @var array<int, true> rows that were somebody's by login alone until now */
+    private array $claimed = [];
 
     public function __construct(private readonly int $channel)
     {
@@ -66,9 +69,10 @@ final class Viewers
                 continue;
             }
             [$service, $serviceId] = self::parts($id);
-            $claimed = in_array($service, ['', ...self::BY_LOGIN], true) ? null : $this->waiting($connection, $logins[$id]);
+            $claimed = in_array($service, ['', 'account', 'nick'], true) ? null : $this->waiting($connection, $logins[$id]);
             if ($claimed !== null) {
                 $connection->update('UPDATE viewers SET service = ?, service_id = ? WHERE channel_id = ? AND id = ?', [$service, $serviceId, $this->channel, $claimed]);
+                $this->claimed[$claimed] = true;
             } else {
                 $connection->insert("INSERT IGNORE INTO viewers (channel_id, service, service_id, login, name, levels, tier, logins_before) VALUES (?, ?, ?, ?, '', '[]', 0, '[]')", [$this->channel, $service, $serviceId, $logins[$id]]);
             }
@@ -76,10 +80,20 @@ final class Viewers
         }
     }
 
+    /** Whether a row has just become theirs, with what it held; told once. */
+    public function wasClaimed(int $number): bool
+    {
+        $was = isset($this->claimed[$number]);
+        unset($this->claimed[$number]);
+
+        return $was;
+    }
+
     /** What a turn made is gone with it. */
     public function forget(): void
     {
         $this->numbers = [];
+        $this->claimed = [];
     }
 
     public static function personId(string $service, string $serviceId): string
@@ -101,10 +115,9 @@ final class Viewers
      */
     private function waiting(Connection $connection, string $login): ?int
     {
-        $byLogin = implode(',', array_map(static fn (string $service): string => "'$service'", self::BY_LOGIN));
         /** @var list<object{id: int}> $waiting */
-        $waiting = $connection->select("SELECT id FROM viewers WHERE channel_id = ? AND login = ? AND service IN ($byLogin) ORDER BY service LIMIT 1", [$this->channel, $login]);
-        $others = $waiting === [] ? null : $connection->selectOne("SELECT id FROM viewers WHERE channel_id = ? AND service NOT IN ('', $byLogin) AND (login = ? OR JSON_CONTAINS(logins_before, ?)) LIMIT 1", [$this->channel, $login, json_encode($login, JSON_THROW_ON_ERROR)]);
+        $waiting = $connection->select('SELECT id FROM viewers WHERE channel_id = ? AND login = ? AND service IN '.self::BY_LOGIN.' ORDER BY service LIMIT 1', [$this->channel, $login]);
+        $others = $waiting === [] ? null : $connection->selectOne("SELECT id FROM viewers WHERE channel_id = ? AND service <> '' AND service NOT IN ".self::BY_LOGIN.' AND (login = ? OR JSON_CONTAINS(logins_before, ?)) LIMIT 1', [$this->channel, $login, json_encode($login, JSON_THROW_ON_ERROR)]);
 
         return $waiting === [] || $others !== null ? null : $waiting[0]->id;
     }

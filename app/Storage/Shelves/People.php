@@ -45,12 +45,13 @@ final class People implements Keeps
                 continue;
             }
             $moment = static fn (string $key): ?string => is_string($record[$key] ?? null) ? Moment::fromIso($record[$key])?->in(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s.v') : null;
+            $lines = is_int($record['lines'] ?? null) ? $record['lines'] : null;
             $connection->update(
                 "UPDATE viewers SET logins_before = IF(login <> ? AND name <> '' AND JSON_LENGTH(logins_before) < 50, JSON_ARRAY_APPEND(logins_before, '$', login), logins_before), login = ?, name = ?, levels = ?, tier = ?,
-                    first_seen = COALESCE(first_seen, ?), last_seen = COALESCE(?, last_seen), `lines` = COALESCE(?, `lines`) WHERE channel_id = ? AND id = ?",
+                    first_seen = COALESCE(first_seen, ?), last_seen = COALESCE(?, last_seen), `lines` = IF(?, COALESCE(`lines`, 0) + COALESCE(?, 0), COALESCE(?, `lines`)) WHERE channel_id = ? AND id = ?",
                 [
                     $record['login'] ?? '', $record['login'] ?? '', $record['name'] ?? '', json_encode($record['levels'] ?? [], JSON_THROW_ON_ERROR), is_int($record['tier'] ?? null) ? $record['tier'] : 0,
-                    $moment('first_seen'), $moment('last_seen'), is_int($record['lines'] ?? null) ? $record['lines'] : null, $channel, $number,
+                    $moment('first_seen'), $moment('last_seen'), $viewers->wasClaimed($number) ? 1 : 0, $lines, $lines, $channel, $number,
                 ],
             );
         }

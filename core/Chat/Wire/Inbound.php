@@ -47,13 +47,24 @@ final readonly class Inbound
 
         return new ChatLine(
             $id === '' ? $numbered : self::key($id),
-            // Whoever has an account is another than who only took its name.
-            Person::known(($account === '' ? 'nick:' : 'account:').$login, $login, $name === '' ? self::text($account === '' ? $nick : $account, Limits::NAME) : $name, Levels::of(...$levels, ...array_filter($claimed))),
+            Person::known(self::id($line, $tags, $account, $login), $login, $name === '' ? self::text($account === '' ? $nick : $account, Limits::NAME) : $name, Levels::of(...$levels, ...array_filter($claimed))),
             self::text($line->param(1), Limits::LINE),
             self::moment($tag('time', 'server-time'), $now),
             // A private answer goes where the line came from. Where it could not be addressed exactly it goes nowhere.
             strlen($nick) <= self::LONGEST_LOGIN && self::text($nick, Limits::NAME) === $nick ? $nick : '',
         );
+    }
+
+    /** Whoever has an account is another than who only took its name; whoever has an id of the service stays the same under any name. */
+    private static function id(IrcLine $line, PersonTags $tags, string $account, string $login): string
+    {
+        $id = $tags->id === '' ? '' : $line->tag($tags->id);
+
+        return match (true) {
+            preg_match('/^[A-Za-z0-9_-]{1,60}$/D', $id) === 1 => "{$tags->service}:$id",
+            $account !== '' => "account:$login",
+            default => "nick:$login",
+        };
     }
 
     /** People's text, or a server's: UTF-8, of bounded length, without what begins a line. */

@@ -13,8 +13,10 @@ final readonly class PersonTags
     /**
      * @param  string  $name  of the display name; empty for none
      * @param  string  $levels  of the levels, with commas between; empty for none
+     * @param  string  $id  of the id that the service never gives to anybody else; empty where it gives none
+     * @param  string  $service  whose ids they are
      */
-    private function __construct(public string $name, public string $levels)
+    private function __construct(public string $name, public string $levels, public string $id = '', public string $service = '')
     {
     }
 
@@ -27,6 +29,6 @@ final readonly class PersonTags
     /** The simulated service's own. */
     public static function ofTheHarbour(): self
     {
-        return new self('harbour.example/name', 'harbour.example/levels');
+        return new self('harbour.example/name', 'harbour.example/levels', 'harbour.example/id', 'harbour');
     }
 }

@@ -36,6 +36,16 @@
                     <li>No occasions yet.</li>
                 @endforelse
             </ul>
+            @if ($waiting !== [])
+                <h2>Kept under a name</h2>
+                <p class="small">From before the chat told people apart by more than their names. Several had these names since, so you say whose it is.</p>
+                <ul class="ruled">
+                    @foreach ($waiting as $one)
+                        <li><b>{{ $one['login'] }}</b> <span class="small">{{ $one['lines'] === 1 ? 'one line' : $one['lines'].' lines' }}</span>
+                            @if ($mayWrite)@foreach ($one['to'] as $person)<form method="post" action="{{ route('remember.hand', [$channel, $one['id']]) }}" class="inline controls">@csrf<input type="hidden" name="to" value="{{ $person['id'] }}"><button class="as-link" aria-label="{{ $one['login'] }} is {{ $person['name'] }}">it is {{ $person['name'] }}{{ $person['login'] === $one['login'] ? '' : ', '.$person['login'].' now' }}</button></form> @endforeach @endif</li>
+                    @endforeach
+                </ul>
+            @endif
             <h2 id="emotes">Emotes</h2>
             <ul class="ruled">
                 @forelse ($channel->emotesInShort as $emote)

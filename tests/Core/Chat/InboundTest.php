@@ -27,6 +27,12 @@ final class InboundTest extends TestCase
         $line = $this->line('@msgid=7;time=2026-11-25T20:00:01.500Z;account=Bram;harbour.example/name=Bram\\sVoss;harbour.example/levels=follower,moderator :bram!b@h PRIVMSG #cove :ahoy');
         self::assertSame(['7', 'account:bram', 'bram', 'Bram Voss', 'ahoy', 'bram', '2026-11-25T20:00:01.500Z'], [$line->key, $line->by->id, $line->by->login, $line->by->name, $line->text, $line->nick, $line->at->iso()]);
         self::assertTrue($line->by->levels->has(Level::Moderator));
+        // An id of the service is theirs under any name; one that only looks like it is none.
+        self::assertSame('harbour:a1-b2', $this->line('@account=Bram;harbour.example/id=a1-b2 :bram!b@h PRIVMSG #cove :ahoy')->by->id);
+        foreach (['@account=Bram;harbour.example/id=a:b', '@account=Bram;+harbour.example/id=a1', '@account=Bram;harbour.example/id='.str_repeat('i', 61)] as $tags) {
+            self::assertSame('account:bram', $this->line("$tags :bram!b@h PRIVMSG #cove :ahoy")->by->id);
+        }
+        self::assertSame('account:bram', $this->line('@account=Bram;harbour.example/id=a1 :bram!b@h PRIVMSG #cove :ahoy', PersonTags::none())->by->id);
     }
 
     /** @return iterable<string, array{string, PersonTags}> */

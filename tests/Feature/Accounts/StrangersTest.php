@@ -104,6 +104,7 @@ final class StrangersTest extends TestCase
         app(Invitations::class)->issue($this->cove, Role::Reader, $this->wren);
         $values['invitation'] = $this->cove->invitations()->firstOrFail()->id;
         $values['emote'] = $this->cove->emotes()->firstOrFail()->id;
+        $values['viewer'] = $this->cove->viewers()->firstOrFail()->id;
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
         $routes = [];
         /** @var Route $route */

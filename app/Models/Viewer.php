@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property string $login
+ * @property string $name empty until somebody was seen
+ */
+final class Viewer extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}
