@@ -62,6 +62,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
         Route::get('/remember/emotes/{emote}/picture', [EmotesController::class, 'show'])->name('remember.emotes.picture');
         Route::get('/publish', [PublishController::class, 'index'])->name('publish');
+        Route::get('/publish/differently', [PublishController::class, 'differently'])->middleware('throttle:trying')->name('publish.differently');
         Route::get('/publish/chat', [ChatController::class, 'index'])->name('publish.chat');
         Route::get('/publish/chat/lines', [ChatController::class, 'lines'])->middleware('throttle:watching')->name('publish.lines');
         Route::get('/publish/chat/lines/{number}/why', [ChatController::class, 'show'])->name('publish.why');

@@ -67,11 +67,12 @@ final readonly class Editions
         });
     }
 
-    public function onAir(Channel $channel): ?Pack
+    /** @param  bool  $asPublished  with those too that were silenced since */
+    public function onAir(Channel $channel, bool $asPublished = false): ?Pack
     {
         $edition = $channel->edition_on_air === null ? null : $channel->editions()->where('number', $channel->edition_on_air)->first();
 
-        return $edition === null ? null : self::packOf($edition, $channel->silenced);
+        return $edition === null ? null : self::packOf($edition, $asPublished ? [] : $channel->silenced);
     }
 
     /** @param  list<string>  $silenced folded ids of commands */

@@ -8,6 +8,7 @@ use App\Models\Channel;
 use App\Models\Edition;
 use App\Models\User;
 use App\Storage\Assembler;
+use App\Write\Findings;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -19,25 +20,28 @@ final readonly class PublishController
     {
     }
 
-    public function index(Channel $channel, Assembler $assembler, Rehear $rehear): View
+    public function index(Channel $channel, LookBetween $look): View
     {
-        $between = Between::of($channel, $assembler);
-        [$looked, $different] = $between->differences === [] ? [0, []] : $rehear->differently($channel, $between->draft);
-
         return view('publish.page', [
             'channel' => $channel,
-            'between' => $between,
-            'looked' => $looked,
-            'different' => $different,
+            'between' => $look->at($channel),
             'editions' => $channel->editions()->with('user')->orderByDesc('number')->limit(50)->get(),
             'onAir' => $this->editions->onAir($channel),
         ]);
     }
 
-    public function store(Request $request, Channel $channel, Assembler $assembler, #[CurrentUser] User $user): RedirectResponse
+    /** The last lines of the real chat through the draft: a part of the page that fills in by itself. */
+    public function differently(Channel $channel, Assembler $assembler, Rehear $rehear): View
+    {
+        [$looked, $different] = $rehear->differently($channel, $assembler->pack($channel));
+
+        return view('publish.partials.differently', ['channel' => $channel, 'looked' => $looked, 'different' => $different]);
+    }
+
+    public function store(Request $request, Channel $channel, Findings $findings, #[CurrentUser] User $user): RedirectResponse
     {
         $request->validate(['note' => ['nullable', 'string', 'max:500']]);
-        if (Between::of($channel, $assembler)->hasErrors()) {
+        if ($findings->of($channel, null)->hasErrors()) {
             return back()->withInput()->withErrors(['note' => 'There are findings that keep these commands from working. Mend them first.']);
         }
         try {

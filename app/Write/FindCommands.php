@@ -8,8 +8,8 @@ use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
-use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Hearing\Prepared;
 use SilverParrot\Source\Fold;
 
 /** Finds commands by trigger, alias, text, group, note, or what their sentence says. */
@@ -18,7 +18,7 @@ final readonly class FindCommands
     /** A page that is read, not scrolled for ever; finding narrows it. */
     private const MOST = 200;
 
-    public function __construct(private Assembler $assembler)
+    public function __construct(private Assembler $assembler, private KeptFindings $kept)
     {
     }
 
@@ -35,10 +35,14 @@ final readonly class FindCommands
         $groups = [];
         /** @var list<Row> $rows */
         $rows = array_values($query->orderBy('group')->orderBy('trigger_folded')->limit(self::MOST)->get()->all());
-        $commands = array_map(CommandRows::toCore(...), $rows);
-        $findings = Checks::countedByCommand($names->withCommands($commands), $channel->surroundings());
-        foreach ($rows as $index => $row) {
-            $groups[$row->group][] = new Entry($row->id, $commands[$index], InOneSentence::of($commands[$index]), $findings[$index] ?? 0);
+        $commands = [];
+        foreach ($rows as $row) {
+            $commands[$row->id] = CommandRows::toCore($row);
+        }
+        $found = $this->kept->of($channel, $names, $commands);
+        $prepared = new Prepared;
+        foreach ($rows as $row) {
+            $groups[$row->group][] = new Entry($row->id, $commands[$row->id], InOneSentence::of($commands[$row->id], $prepared), count($found->byCommand[$row->id] ?? []));
         }
 
         // What belongs to no group stands last.

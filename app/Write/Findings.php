@@ -8,36 +8,51 @@ use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
+use Illuminate\Database\Eloquent\Collection;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Checks\Looked;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
 
 /** All that checks say about a channel's pack, by the command it is about. */
 final readonly class Findings
 {
-    public function __construct(private Assembler $assembler)
+    public function __construct(private Assembler $assembler, private KeptFindings $kept)
     {
     }
 
-    /**
-     * @return list<array{row: Row|null, command: Command|null, findings: list<Finding>}> those with errors first; what belongs to no command last.
-     *                                                                                    Places are counted from the command, or from the pack
-     */
-    public function of(Channel $channel): array
+    /** @param  int|null  $most  commands that may be looked at now; null for as many as there are */
+    public function of(Channel $channel, ?int $most = KeptFindings::AT_ONCE): FindingsOfPack
     {
-        $rows = $channel->commands()->with(['aliases', 'responses', 'expectations'])->orderBy('id')->get()->all();
-        $commands = array_map(CommandRows::toCore(...), $rows);
-        $pack = $this->assembler->names($channel)->withCommands(array_values($commands));
-        $groups = [];
-        foreach (Checks::of($pack, $channel->surroundings()) as $finding) {
-            $index = preg_match('#^/commands/(\d+)/#', $finding->at, $at) === 1 ? (int) $at[1] : -1;
-            $groups[$index][] = $index < 0 ? $finding : new Finding($finding->kind, $finding->span, substr($finding->at, strlen("/commands/$index")), $finding->data, $finding->replacement);
+        $commands = [];
+        foreach ($channel->commands()->with(['aliases', 'responses'])->orderBy('id')->get() as $row) {
+            $commands[$row->id] = CommandRows::toCore($row->setRelation('expectations', new Collection));
         }
-        $worst = static fn (int $index): int => array_filter($groups[$index], static fn (Finding $finding): bool => $finding->isError()) !== [] ? 0 : ($index < 0 ? 2 : 1);
+
+        return $this->in($channel, $this->assembler->names($channel), $commands, $most);
+    }
+
+    /**
+     * @param  Pack  $names  with all definitions, whole
+     * @param  array<int, Command>  $commands  by the row's number
+     */
+    public function in(Channel $channel, Pack $names, array $commands, ?int $most = KeptFindings::AT_ONCE): FindingsOfPack
+    {
+        $found = $this->kept->of($channel, $names, $commands, $most);
+        $groups = array_filter($found->byCommand, static fn (array $findings): bool => $findings !== []);
+        // What looks across commands needs all of them, and costs little.
+        $numbers = array_keys($commands);
+        $across = $found->left > 0 ? [] : Checks::look(Looked::before($names->withCommands(array_values($commands)), $channel->surroundings(), $found->used), Checks::acrossCommands());
+        foreach ($across as $finding) {
+            $index = preg_match('#^/commands/(\d+)/#', $finding->at, $at) === 1 ? (int) $at[1] : -1;
+            $groups[$numbers[$index] ?? 0][] = $index < 0 ? $finding : new Finding($finding->kind, $finding->span, substr($finding->at, strlen("/commands/$index")), $finding->data, $finding->replacement);
+        }
+        $worst = static fn (int $number): int => array_filter($groups[$number], static fn (Finding $finding): bool => $finding->isError()) !== [] ? 0 : ($number === 0 ? 2 : 1);
         $order = array_keys($groups);
         usort($order, static fn (int $a, int $b): int => $worst($a) <=> $worst($b) ?: $a <=> $b);
 
-        return array_map(static fn (int $index): array => ['row' => $rows[$index] ?? null, 'command' => $commands[$index] ?? null, 'findings' => $groups[$index]], $order);
+        return new FindingsOfPack(array_map(static fn (int $number): array => ['number' => $number, 'command' => $commands[$number] ?? null, 'findings' => $groups[$number]], $order), count($commands), $found->left);
     }
 
     /** @return Command|null the command with one finding mended; null where that finding is not there any more */

@@ -26,9 +26,14 @@ final readonly class FindingsController
 
     public function index(Channel $channel): View
     {
-        $groups = $this->findings->of($channel);
+        $found = $this->findings->of($channel);
+        $groups = array_slice($found->groups, 0, self::MOST);
+        $rows = $channel->commands()->whereKey(array_column($groups, 'number'))->get()->keyBy('id');
 
-        return view('write.findings', ['channel' => $channel, 'groups' => array_slice($groups, 0, self::MOST), 'more' => max(0, count($groups) - self::MOST)]);
+        return view('write.findings', [
+            'channel' => $channel, 'found' => $found, 'more' => max(0, count($found->groups) - self::MOST),
+            'groups' => array_map(static fn (array $group): array => $group + ['row' => $rows->get($group['number'])], $groups),
+        ]);
     }
 
     public function mend(Request $request, Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse

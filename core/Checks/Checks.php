@@ -8,7 +8,9 @@ use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\Prepared;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Mistake;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\FindingKind;
 
 /** All checks of a pack. A new one is one class and one line here. */
 final class Checks
@@ -75,17 +77,28 @@ final class Checks
         return $findings;
     }
 
-    /** @return array<int, int> how many findings there are on each command, by its place; those without any are left out */
-    public static function countedByCommand(Pack $pack, Surroundings $around = new Surroundings): array
+    /** @return list<Check> those that say the same of a command whatever the others are */
+    public static function ofEach(): array
     {
-        $counts = [];
-        foreach (self::of($pack, $around) as $finding) {
-            if (preg_match('#^/commands/(\d+)/#', $finding->at, $at) === 1) {
-                $counts[(int) $at[1]] = ($counts[(int) $at[1]] ?? 0) + 1;
+        return array_values(array_filter(self::all(), static fn (Check $check): bool => ! $check instanceof AcrossCommands));
+    }
+
+    /** @return list<Check> */
+    public static function acrossCommands(): array
+    {
+        return array_values(array_filter(self::all(), static fn (Check $check): bool => $check instanceof AcrossCommands));
+    }
+
+    /** @return FindingKind|null the kind with a code, for findings that are kept */
+    public static function kind(string $code): ?FindingKind
+    {
+        foreach (self::all() as $check) {
+            if ($check instanceof FindingKind && $check->code() === $code) {
+                return $check;
             }
         }
 
-        return $counts;
+        return Mistake::tryFrom($code);
     }
 
     /**
@@ -95,9 +108,17 @@ final class Checks
      */
     public static function ofCommand(Command $command, Pack $names, Surroundings $around = new Surroundings, Prepared $prepared = new Prepared): array
     {
-        $alone = $names->withCommands([$command]);
+        return self::alone(self::look(Looked::at($names->withCommands([$command]), $around, $prepared), self::all()));
+    }
+
+    /**
+     * @param  list<Finding>  $found  of a pack with one command
+     * @return list<Finding> what is about that command, with places counted from it
+     */
+    public static function alone(array $found): array
+    {
         $findings = [];
-        foreach (self::of($alone, $around, $prepared) as $finding) {
+        foreach ($found as $finding) {
             if (str_starts_with($finding->at, '/commands/0/') || $finding->kind instanceof NotLookedAt) {
                 $findings[] = new Finding($finding->kind, $finding->span, substr($finding->at, strlen('/commands/0')), $finding->data, $finding->replacement);
             }

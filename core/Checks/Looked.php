@@ -14,8 +14,9 @@ final readonly class Looked
 {
     /**
      * @param  list<ReadText>  $texts
+     * @param  array<string, true>  $used  what the texts name and change, "counter.planks"
      */
-    private function __construct(public Pack $pack, public array $texts, public Surroundings $around)
+    private function __construct(public Pack $pack, public array $texts, public Surroundings $around, public array $used)
     {
     }
 
@@ -30,6 +31,21 @@ final readonly class Looked
             }
         }
 
-        return new self($pack, $texts, $around);
+        $used = [];
+        foreach ($texts as $text) {
+            $used += array_fill_keys($text->response->namedPlaces(), true);
+        }
+
+        return new self($pack, $texts, $around, $used);
+    }
+
+    /**
+     * A pack whose texts were read before: enough for what looks across commands.
+     *
+     * @param  array<string, true>  $used
+     */
+    public static function before(Pack $pack, Surroundings $around, array $used): self
+    {
+        return new self($pack, [], $around, $used);
     }
 }

@@ -9,7 +9,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** Facts, lists, counters, occasions and fields that no response names. Silent on fields that hold what a rehearsal’s cast has, and in a pack without commands. */
-final readonly class NothingDeclaredUsed extends Concern
+final readonly class NothingDeclaredUsed extends Concern implements AcrossCommands
 {
     public function code(): string
     {
@@ -40,15 +40,7 @@ final readonly class NothingDeclaredUsed extends Concern
 
     public function look(Looked $at): array
     {
-        $used = [];
-        foreach ($at->texts as $text) {
-            foreach ($text->response->calls as $call) {
-                $used[implode('.', array_slice($call->folded, 0, 2))] = true;
-            }
-            foreach ($text->response->changes as $change) {
-                $used[implode('.', array_slice($change->place->folded, 0, 2))] = true;
-            }
-        }
+        $used = $at->used;
         $findings = [];
         foreach ($at->pack->commands === [] ? [] : self::KINDS as $kind => $key) {
             /** @var array<string, object{name: string}> $declared */

@@ -72,6 +72,17 @@ final class Response
         return $findings;
     }
 
+    /** @return list<string> what it names and what it changes, folded, with the first part: "counter.planks" */
+    public function namedPlaces(): array
+    {
+        $named = [];
+        foreach ([...$this->calls, ...array_map(static fn (Syntax\Change $change): Call => $change->place, $this->changes)] as $call) {
+            $named[implode('.', array_slice($call->folded, 0, 2))] = true;
+        }
+
+        return array_map(strval(...), array_keys($named));
+    }
+
     /** @return list<string> the places that its verbs change, as they are written: "counter.planks" */
     public function changedPlaces(): array
     {

@@ -61,7 +61,7 @@ final class MainJobTest extends BrowserTestCase
 
         $page->press('Save')->sees('!wave is saved.');
         $page->go($this->url('/channels/1/write'))->write('[data-find]', 'waves at')->sees('1 of 19 commands has “waves at”.')->sees('Anyone, every 10 s, each person once in a minute, changes counter.planks.', '#entries');
-        self::assertSame('41', $this->database()->query("SELECT number FROM counter_numbers WHERE counter = 'planks'")->fetchColumn(), 'the real counter is as it was');
+        self::assertSame(41, $this->database()->query("SELECT number FROM counter_numbers WHERE counter = 'planks'")->fetchColumn(), 'the real counter is as it was');
 
         // Tomorrow: another session, the same command.
         $page->driver->manage()->deleteAllCookies();

@@ -6,13 +6,20 @@
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Draft">
             <div class="page-head"><h1>Between the draft and the air</h1></div>
-            @if ($between->findings !== [])
-                <h2><a href="{{ route('write.findings', $channel) }}">{{ ucfirst($count(count($between->findings), 'finding', 'findings')) }}</a></h2>
+            @include('write.partials.looking', ['found' => $between->findings, 'again' => route('publish', $channel)])
+            @if ($between->findings->left === 0 && $between->left > 0)
+                <p class="looking" role="status" hx-get="{{ route('publish', $channel) }}" hx-trigger="load delay:300ms" hx-select="#left-page" hx-target="#left-page" hx-swap="outerHTML"><progress max="{{ $between->expectations }}" value="{{ $between->expectations - $between->left }}"></progress>
+                    {{ $between->expectations - $between->left }} of {{ $between->expectations }} expectations are looked at. <a class="plain" href="{{ route('publish', $channel) }}">Go on</a></p>
+            @endif
+            @if ($between->findings->groups !== [])
+                <h2><a href="{{ route('write.findings', $channel) }}">{{ ucfirst($count($between->findings->count(), 'finding', 'findings')) }}</a></h2>
                 <ul class="ruled">
-                    @foreach ($between->findings as $finding)
-                        @php($command = $between->draft->commands[(int) (explode('/', $finding->at)[2] ?? -1)] ?? null)
-                        <li><b>{{ $command?->trigger }}</b> <span @class(['problem-text' => $finding->isError()])>{{ $finding->sentence() }}</span> <span class="small">{{ $finding->mend() }}</span></li>
+                    @foreach (array_slice($between->findings->groups, 0, 20) as $group)
+                        @foreach ($group['findings'] as $finding)
+                            <li><b>{{ $group['command']?->trigger }}</b> <span @class(['problem-text' => $finding->isError()])>{{ $finding->sentence() }}</span> <span class="small">{{ $finding->mend() }}</span></li>
+                        @endforeach
                     @endforeach
+                    @if (count($between->findings->groups) > 20)<li class="small"><a class="plain" href="{{ route('write.findings', $channel) }}">All of them</a></li>@endif
                 </ul>
             @endif
             @if ($between->broken !== [])
@@ -25,7 +32,7 @@
                     @endforeach
                 </ul>
             @endif
-            <h2>{{ $between->differences === [] ? 'The air is as the draft' : ($onAir === null ? 'Nothing is on the air yet' : 'What would change') }}</h2>
+            <h2>{{ $between->differences === [] ? 'The draft and the air are the same' : ($onAir === null ? 'Nothing is on the air yet' : 'What would change') }}</h2>
             <ul class="ruled">
                 @foreach ($between->differences as $difference)
                     <li><b>{{ $difference->trigger === '' ? 'Everything else' : $difference->trigger }}</b> <span class="small">{{ $difference->kind }}</span>
@@ -37,22 +44,14 @@
                     </li>
                 @endforeach
             </ul>
-            @if ($looked > 0)
-                <h2>The last {{ $count($looked, 'line', 'lines') }} of the real chat</h2>
-                <p>{{ match (true) { $different === [] => 'Each would be answered as it is now.', default => ucfirst($count(count($different), 'line', 'lines')).' would be answered differently.' } }}</p>
-                <ul class="ruled" id="differently">
-                    @foreach ($different as $one)
-                        <li><details class="twice" hx-get="{{ route('publish.twice', [$channel, $one->line->number]) }}" hx-trigger="toggle once" hx-target="find .whys"><summary><b>{{ $one->line->by->name }}</b> {{ $one->line->text }}
-                            <span class="field-change">@include('publish.partials.changed-words', ['before' => $one->air->texts() === [] ? '(silent)' : implode(' / ', $one->air->texts()), 'after' => $one->draft->texts() === [] ? '(silent)' : implode(' / ', $one->draft->texts())])</span></summary>
-                            <div class="whys"></div></details></li>
-                    @endforeach
-                </ul>
+            @if ($onAir !== null && $between->differences !== [])
+                <div hx-get="{{ route('publish.differently', $channel) }}" hx-trigger="load" hx-swap="outerHTML"><p class="small" role="status">The last lines of the real chat are heard again …</p></div>
             @endif
             @if ($mayWrite && ($between->differences !== [] || $onAir === null))
                 <form method="post" action="{{ route('publish.store', $channel) }}" class="publish-form">
                     @csrf
                     <x-line-field name="note" label="A note for this edition" maxlength="500" />
-                    <p><button class="strong" @disabled($between->hasErrors())>Publish</button>
+                    <p><button class="strong" @disabled($between->hasErrors() || $between->isLooking())>Publish</button>
                         @if ($between->hasErrors())<span class="small">Mend the findings first.</span>@endif</p>
                 </form>
             @endif

@@ -7,7 +7,8 @@
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Findings">
             <div class="page-head"><h1>{{ $count === 0 ? 'No findings' : ($count === 1 ? 'One finding' : "$count findings") }}</h1> <a class="plain" href="{{ route('write', $channel) }}">Back to the commands</a></div>
-            @if ($groups === [])
+            @include('write.partials.looking', ['found' => $found, 'again' => route('write.findings', $channel)])
+            @if ($groups === [] && $found->left === 0)
                 <p>Every response can be read, and the checks have nothing to say about any of them.</p>
             @endif
             @foreach ($groups as $group)

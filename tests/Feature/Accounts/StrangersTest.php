@@ -23,7 +23,7 @@ final class StrangersTest extends TestCase
     private const OPEN = ['home', 'sign-in', 'sign-in.link', 'register', 'password.request', 'password.email', 'password.reset', 'password.update', 'channels', 'channels.store', 'sign-out', 'invitation', 'invitation.accept'];
 
     /** Those that a reader may use. */
-    private const READING = ['write.findings', 'write', 'write.command', 'write.preview', 'write.reference', 'rehearse.try', 'remember', 'remember.emotes.picture', 'publish', 'publish.chat', 'publish.lines', 'publish.why', 'publish.twice', 'publish.stream'];
+    private const READING = ['write.findings', 'write', 'write.command', 'write.preview', 'write.reference', 'rehearse.try', 'remember', 'remember.emotes.picture', 'publish', 'publish.differently', 'publish.chat', 'publish.lines', 'publish.why', 'publish.twice', 'publish.stream'];
 
     public function test_whoever_is_not_signed_in_is_led_to_the_door(): void
     {

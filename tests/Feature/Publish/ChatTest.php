@@ -137,11 +137,12 @@ final class ChatTest extends TestCase
         foreach (['!tide', 'ahoy', '!knot', '!nothing'] as $text) {
             $this->onAir->hear('quill', $text);
         }
-        $this->get(route('publish', $this->cove))->assertDontSee('answered differently');
+        $this->get(route('publish.differently', $this->cove))->assertDontSee('answered differently');
         $row = $this->command('!tide');
         $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'Low water, [caller].', 'weight' => '1']], 'revision' => (string) $row->revision]));
         $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!nothing', 'responses' => [['text' => 'Something.', 'weight' => '1']]]));
-        $page = $this->get(route('publish', $this->cove))->assertSee('The last 4 lines')->assertSee('2 lines would be answered differently.');
+        $this->get(route('publish', $this->cove))->assertSee(route('publish.differently', $this->cove));
+        $page = $this->get(route('publish.differently', $this->cove))->assertSee('The last 4 lines')->assertSee('2 lines would be answered differently.');
         self::assertSame(1, preg_match('~lines/(\d+)/twice~', (string) $page->getContent(), $link));
         $this->get(route('publish.twice', [$this->cove, (int) $link[1]]))->assertOk()->assertSeeInOrder(['on the air', '!tide was set off', 'in the draft', 'Low water, Quill.']);
         $this->get(route('publish.twice', [$this->cove, 999]))->assertNotFound();

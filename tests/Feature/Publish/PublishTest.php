@@ -34,7 +34,7 @@ final class PublishTest extends TestCase
         $this->get(route('publish', $this->cove))->assertSee('What would change')->assertSee('<ins>Low water</ins>', false)->assertSee('<del>[fact.tide] Now it is [now]</del>', false)->assertSee('The first one');
         $this->post(route('publish.store', $this->cove), ['note' => '']);
         self::assertSame('Low water.', $this->air()?->command('!tide')?->responses[0]->text());
-        $this->get(route('publish', $this->cove))->assertSee('The air is as the draft');
+        $this->get(route('publish', $this->cove))->assertSee('The draft and the air are the same');
     }
 
     public function test_an_older_edition_is_put_back_with_one_action(): void

@@ -5,16 +5,22 @@ declare(strict_types=1);
 namespace Tests\Feature\Work;
 
 use App\Storage\Assembler;
+use App\Storage\CommandRows;
 use App\Storage\MemoryRows;
 use App\Storage\Named;
+use App\Write\Findings;
+use App\Write\KeptFindings;
 use App\Write\Preview;
 use Closure;
 use Illuminate\Support\Facades\DB;
+use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Prepared;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Source\Finding;
 use Tests\Feature\TestCase;
 
 /** Work of the pages that must not grow with a pack: counted in what is asked of the database and in texts that are read. */
@@ -46,6 +52,71 @@ final class WorkTest extends TestCase
         $this->thousandOfEach();
         self::assertCount($few, $this->asked($ask));
         $ask()->assertJsonFragment(['insert' => 'fact.d7', 'now' => 'the text of 7'])->assertJsonFragment(['insert' => 'counter.d9', 'now' => '9'])->assertDontSee('data:image', false);
+    }
+
+    public function test_what_checks_found_is_kept_until_the_command_or_something_that_it_names_changes(): void
+    {
+        $look = function (): int {
+            $prepared = new Prepared;
+            (new Findings(app(Assembler::class), new KeptFindings(DB::connection(), $prepared)))->of($this->cove, null);
+
+            return $prepared->read;
+        };
+        self::assertGreaterThan(20, $look());
+        self::assertSame(0, $look(), 'all is known');
+        $row = $this->command('!tide');
+        $rows = app(CommandRows::class);
+        $rows->save($this->cove, $row, CommandRows::toCore($row)->answering([CommandResponse::saying('[fact.tide] and [caler]')]), $this->wren, $row->revision);
+        $ofOne = $look();
+        self::assertLessThan(5, $ofOne, 'the texts of one command');
+        self::assertGreaterThan(0, $ofOne);
+        DB::table('facts')->where('channel_id', $this->cove->id)->where('name', 'tide')->update(['text' => 'Low water']);
+        self::assertSame($ofOne, $look(), 'those that name it');
+        DB::table('facts')->insert(['channel_id' => $this->cove->id, 'stable_id' => 'new', 'name' => 'new', 'name_folded' => 'new', 'text' => 'x']);
+        self::assertGreaterThan(20, $look(), 'another name may be the nearest to any that is mistyped');
+        self::assertSame(0, $look());
+        $this->travel(1)->days();
+        self::assertGreaterThan(20, $look(), 'a day that was to come may have passed');
+    }
+
+    /** Held against looking at the whole pack at once. */
+    public function test_what_is_kept_is_what_looking_anew_finds(): void
+    {
+        $told = static fn (array $findings): array => array_map(static fn (Finding $finding): string => json_encode([$finding->kind->code(), $finding->at, $finding->span, $finding->data, $finding->replacement], JSON_THROW_ON_ERROR), $findings);
+        $this->bad('!bad', 'Hi [caler], [words] [fact.nothing] [list.knots] [counter.planks] [channel.uptime] coveWav');
+        $this->bad('!averyveryverylongword', 'again');
+        foreach ([1, 2] as $time) {
+            $kept = [];
+            $numbers = $this->cove->commands()->orderBy('id')->pluck('id')->all();
+            foreach (app(Findings::class)->of($this->cove, null)->groups as $group) {
+                $index = array_search($group['number'], $numbers, true);
+                array_push($kept, ...array_map(static fn (Finding $finding): Finding => $index === false ? $finding : $finding->within("/commands/$index"), $group['findings']));
+            }
+            $anew = Checks::of(app(Assembler::class)->pack($this->cove), $this->cove->surroundings());
+            self::assertEqualsCanonicalizing($told($anew), array_map(static fn (string $one): string => $one, $told($kept)), "time $time");
+            self::assertGreaterThan(4, count($kept));
+        }
+    }
+
+    public function test_a_large_pack_is_looked_at_some_at_a_time_with_progress_and_publishing_waits_for_all(): void
+    {
+        $row = (array) DB::table('commands')->where('id', $this->command('!tide')->id)->first();
+        unset($row['id']);
+        DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!more$i", 'trigger_folded' => "!more$i", 'stable_id' => "!more$i"] + $row, range(1, 900)));
+        DB::statement("INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT channel_id, id, '0', 0, CONCAT('[{\"say\":\"', `trigger`, ' [caler]\"}]'), 1 FROM commands WHERE `trigger` LIKE '!more%'");
+        $this->actingAs($this->wren);
+        $this->get(route('write.findings', $this->cove))->assertSee('400 of 918 commands are looked at.');
+        $this->get(route('publish', $this->cove))->assertSee('800 of 918 commands are looked at.')->assertSee('disabled', false);
+        $this->get(route('write.findings', $this->cove))->assertDontSee('are looked at.')->assertSee('more commands have findings');
+        $this->post(route('publish.store', $this->cove), ['note' => ''])->assertSessionHasErrors('note');
+        // Finding looks at what is on the list, and what is kept is not looked at again.
+        $asked = $this->asked(fn () => $this->get(route('write', ['channel' => $this->cove, 'find' => 'more'])));
+        self::assertSame([], array_filter($asked, static fn (string $sql): bool => str_starts_with($sql, 'insert into `command_findings`')));
+    }
+
+    private function bad(string $trigger, string $text): void
+    {
+        app(CommandRows::class)->save($this->cove, null, Command::saying($trigger, $text)->alsoOn('!tidal'.strlen($trigger)), $this->wren, null);
     }
 
     /** @return list<string> names of lists whose items are there */

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publish;
+
+use App\Models\Channel;
+use App\Storage\Assembler;
+use App\Write\Findings;
+use SilverParrot\Pack\Differences;
+use SilverParrot\Pack\Format\PackFormat;
+
+/** Looks at what stands between the draft and the air. What takes long is kept, and done some at a time. */
+final readonly class LookBetween
+{
+    public function __construct(private Assembler $assembler, private Editions $editions, private Findings $findings, private KeptHoldings $holdings)
+    {
+    }
+
+    public function at(Channel $channel): Between
+    {
+        $draft = $this->assembler->document($channel);
+        $air = $this->editions->onAir($channel, asPublished: true);
+        $numbers = array_map(static fn (mixed $id): int => is_int($id) ? $id : 0, $channel->commands()->orderBy('id')->pluck('id')->all());
+        $commands = array_combine($numbers, $draft->commands);
+        [$broken, $expectations, $left] = $this->holdings->broken($channel, $draft, PackFormat::write($draft));
+
+        return new Between($draft, $air, $this->findings->in($channel, $draft->withCommands([]), $commands), $broken, $expectations, $left, Differences::between($air, $draft));
+    }
+}

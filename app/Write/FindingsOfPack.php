@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Write;
+
+use SilverParrot\Pack\Command;
+use SilverParrot\Source\Finding;
+
+/** What checks say about a whole pack, as far as it was looked at. */
+final readonly class FindingsOfPack
+{
+    /**
+     * @param  list<array{number: int, command: Command|null, findings: list<Finding>}>  $groups  by the row's number, 0 for what belongs to no command; those with errors first, that one last. Places are counted from the command, or from the pack
+     * @param  int  $commands  how many there are
+     * @param  int  $left  of these, how many were not looked at yet
+     */
+    public function __construct(public array $groups, public int $commands, public int $left)
+    {
+    }
+
+    public function count(): int
+    {
+        return array_sum(array_map(static fn (array $group): int => count($group['findings']), $this->groups));
+    }
+
+    public function hasErrors(): bool
+    {
+        foreach ($this->groups as $group) {
+            foreach ($group['findings'] as $finding) {
+                if ($finding->isError()) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}
