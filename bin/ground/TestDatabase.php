@@ -11,6 +11,9 @@ final readonly class TestDatabase
 {
     private const NAME = 'parrot_test';
 
+    /** For what runs beside the suites and shares their tables with nobody. */
+    public const BESIDE = 'parrot_beside';
+
     private function __construct(private string $folder, private Process $process, private int $port, private string $password)
     {
     }
@@ -41,6 +44,7 @@ final readonly class TestDatabase
         }
         $password = bin2hex(random_bytes(8));
         $database->grant(self::NAME, 'parrot', $password);
+        $database->grant(self::BESIDE, 'parrot', $password);
 
         return new self($folder, Process::at($pid), $port, $password);
     }
@@ -48,7 +52,7 @@ final readonly class TestDatabase
     /** @return array<string, string> */
     public function environment(): array
     {
-        return ['DB_HOST' => '127.0.0.1', 'DB_PORT' => (string) $this->port, 'DB_DATABASE' => self::NAME, 'DB_USERNAME' => 'parrot', 'DB_PASSWORD' => $this->password];
+        return ['DB_HOST' => '127.0.0.1', 'DB_PORT' => (string) $this->port, 'DB_DATABASE' => self::NAME, 'DB_BESIDE' => self::BESIDE, 'DB_USERNAME' => 'parrot', 'DB_PASSWORD' => $this->password];
     }
 
     public function end(): void

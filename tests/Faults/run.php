@@ -2,22 +2,30 @@
 
 declare(strict_types=1);
 
-// Puts each fault of faults.diff into a copy of the core and runs the suite of the core on it: it must turn red.
-// php tests/Faults/run.php [part of a fault's name]
+// Puts each fault of faults.diff into a copy of the sources and runs the tests that must notice: they must turn red.
+// php tests/Faults/run.php [--third=seed] [--at-once=2] [part of a fault's name]
 
 namespace Tests\Faults;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 $project = dirname(__DIR__, 2);
-$wanted = $argv[1] ?? '';
-$faults = array_values(array_filter(Fault::all(), static fn (Fault $fault): bool => $wanted === '' || str_contains($fault->name(), $wanted)));
+$third = $wanted = '';
+$atOnce = 2;
+foreach (array_slice($argv, 1) as $argument) {
+    match (true) {
+        str_starts_with($argument, '--third=') => $third = substr($argument, 8),
+        str_starts_with($argument, '--at-once=') => $atOnce = max(1, (int) substr($argument, 10)),
+        default => $wanted = $argument,
+    };
+}
+$faults = array_values(array_filter($third === '' ? Fault::all() : Fault::third($third), static fn (Fault $fault): bool => $wanted === '' || str_contains($fault->name(), $wanted)));
 
-/** @return resource the suite of the core, run on a core of its own */
-$start = static function (string $core) use ($project) {
+/** @return resource the tests, run on sources of their own */
+$start = static function (Fault $fault, string $sources) use ($project) {
     $process = proc_open(
-        [PHP_BINARY, "$project/vendor/bin/phpunit", '--testsuite=core', '--stop-on-defect', '--no-progress', '--bootstrap', __DIR__.'/bootstrap.php', '--do-not-cache-result'],
-        [['file', '/dev/null', 'r'], ['file', "$core.log", 'w'], ['redirect', 1]], $pipes, $project, ['PARROT_CORE' => $core] + getenv(),
+        [PHP_BINARY, '-d', 'pcov.enabled=0', '-d', 'memory_limit=1G', "$project/vendor/bin/phpunit", ...($fault->noticedBy === '' ? ['--testsuite=core'] : ["$project/{$fault->noticedBy}"]), '--stop-on-defect', '--no-progress', '--bootstrap', __DIR__.'/bootstrap.php', '--do-not-cache-result'],
+        [['file', '/dev/null', 'r'], ['file', "$sources.log", 'w'], ['redirect', 1]], $pipes, $project, ['PARROT_FAULTY' => $sources, 'DB_DATABASE' => getenv('DB_BESIDE') ?: getenv('DB_DATABASE')] + getenv(),
     );
 
     return is_resource($process) ? $process : throw new \RuntimeException('The suite could not be started.');
@@ -28,37 +36,43 @@ $running = [];
 $missed = [];
 $begun = microtime(true);
 while ($left !== [] || $running !== []) {
-    while ($left !== [] && count($running) < 2) {
-        $fault = array_shift($left);
+    foreach ($left as $place => $fault) {
+        // The tests of the application share a database, so one at a time.
+        $waits = $fault->noticedBy !== '' && array_filter($running, static fn (array $one): bool => $one[2]->noticedBy !== '') !== [];
+        if (count($running) >= $atOnce || $waits) {
+            continue;
+        }
+        unset($left[$place]);
         $text = $fault->in($project);
         if ($text === null) {
             $missed[] = "{$fault->name()} (its line is not there any more)";
 
             continue;
         }
-        $core = sys_get_temp_dir().'/parrot-fault-'.bin2hex(random_bytes(4));
-        exec('cp -r '.escapeshellarg("$project/core").' '.escapeshellarg($core));
-        file_put_contents($core.substr($fault->file, strlen('core')), $text);
-        $running[] = [$start($core), $core, $fault->name()];
+        $sources = sys_get_temp_dir().'/parrot-fault-'.bin2hex(random_bytes(4));
+        exec('mkdir '.escapeshellarg($sources).' && cp -r '.escapeshellarg("$project/core").' '.escapeshellarg("$project/app").' '.escapeshellarg($sources));
+        file_put_contents("$sources/{$fault->file}", $text);
+        $running[] = [$start($fault, $sources), $sources, $fault];
     }
-    foreach ($running as $place => [$process, $core, $name]) {
+    foreach ($running as $place => [$process, $sources, $fault]) {
         $status = proc_get_status($process);
         if (! $status['running']) {
             unset($running[$place]);
-            $log = (string) file_get_contents("$core.log");
+            $log = (string) file_get_contents("$sources.log");
             // A fault that cannot even be read by PHP would prove nothing.
-            $isRed = $status['exitcode'] === 1 && preg_match('/(?:FAILURES|ERRORS)!/', $log) === 1 && ! str_contains($log, 'ParseError') && ! str_contains($log, 'TypeError');
-            echo $isRed ? 'red     ' : 'MISSED  ', $name, "\n";
+            $isRed = in_array($status['exitcode'], [1, 2], true) && preg_match('/(?:FAILURES|ERRORS)!/', $log) === 1 && ! str_contains($log, 'ParseError') && ! str_contains($log, 'TypeError') && ! str_contains($log, 'Connection refused');
+            echo $isRed ? 'red     ' : 'MISSED  ', $fault->name(), "\n";
             if (! $isRed) {
-                $missed[] = $name;
+                $missed[] = $fault->name();
+                echo substr($log, -1500), "\n";
             }
-            exec('rm -rf -- '.escapeshellarg($core).' '.escapeshellarg("$core.log"));
+            exec('rm -rf -- '.escapeshellarg($sources).' '.escapeshellarg("$sources.log"));
         }
     }
     usleep(50_000);
 }
-printf("%d faults, %d missed, %.0f s\n", count($faults), count($missed), microtime(true) - $begun);
-foreach ($missed as $one) {
-    echo "not noticed: $one\n";
+printf("%d faults, %d missed, %.0f s%s\n", count($faults), count($missed), microtime(true) - $begun, $third === '' ? '' : ", the third of $third");
+foreach ($missed as $name) {
+    echo "not noticed: $name\n";
 }
 exit($missed === [] ? 0 : 1);

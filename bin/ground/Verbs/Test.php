@@ -22,9 +22,9 @@ final readonly class Test implements Verb
     public const SENTENCE = 'install what the tests need, then run form check, static analysis, architecture test and all suites';
 
     public const OPTIONS = [
-        '--long' => 'the long forms too (more fuzzing, more rounds)',
+        '--long' => 'the long forms too (more fuzzing, more rounds, all faults and not a third)',
         '--exact' => 'refuse Composer packages that differ from composer.pins',
-        '--only=' => 'one part: form, analysis, or a suite (core, architecture, feature, ground, air, kills, browser, pathological)',
+        '--only=' => 'one part: form, analysis, a suite (core, architecture, feature, ground, air, kills, browser, pathological), or faults',
     ];
 
     public const SUITES = ['core', 'architecture', 'pathological', 'feature', 'ground', 'air', 'kills', 'browser'];
@@ -32,7 +32,7 @@ final readonly class Test implements Verb
     /** What runs side by side: suites that mostly wait for processes, beside those that reckon. */
     private const LANES = [
         ['kills'],
-        ['air', 'ground'],
+        ['air', 'ground', 'faults'],
         ['form', 'analysis', 'core', 'architecture', 'pathological', 'feature', 'browser'],
     ];
 
@@ -43,7 +43,7 @@ final readonly class Test implements Verb
     public function run(Arguments $arguments): int
     {
         $only = $arguments->text('--only');
-        $parts = ['form', 'analysis', ...self::SUITES];
+        $parts = ['form', 'analysis', ...self::SUITES, 'faults'];
         if ($only !== null && ! in_array($only, $parts, true)) {
             throw Trouble::unknownOption("--only=$only", array_map(static fn (string $part): string => "--only=$part", $parts));
         }
@@ -59,7 +59,7 @@ final readonly class Test implements Verb
                 @unlink(self::counts($part));
             };
             $environment = $database->environment() + ['PARROT_LONG' => $arguments->has('--long') ? '1' : ''];
-            (new TestLanes($this->paths->project, $this->terminal, $this->command(...), $environment, $ended))->run($only === null ? self::LANES : [[$only]]);
+            (new TestLanes($this->paths->project, $this->terminal, fn (string $part): array => $this->command($part, $arguments->has('--long')), $environment, $ended))->run($only === null ? self::LANES : [[$only]]);
         } finally {
             $database->end();
         }
@@ -83,13 +83,15 @@ final readonly class Test implements Verb
     }
 
     /** @return list<string> */
-    private function command(string $part): array
+    private function command(string $part, bool $isLong): array
     {
         $vendor = $this->paths->project.'/vendor/bin';
         $php = [PHP_BINARY, '-d', 'memory_limit=1G', '-d', 'pcov.enabled=0'];
 
         return match ($part) {
             'form' => [...$php, "$vendor/pint", '--test', '--no-interaction'],
+            // Lines made wrong one by one: each must be noticed.
+            'faults' => [...$php, $this->paths->project.'/tests/Faults/run.php', '--at-once=1', ...($isLong ? [] : ['--third='.gmdate('Y-m-d')])],
             'analysis' => [...$php, "$vendor/phpstan", 'analyse', '--no-progress', '--no-interaction', '--memory-limit=2G'],
             default => [...$php, "$vendor/phpunit", '--testsuite', $part, '--log-junit', self::counts($part), '--colors=never', '--do-not-cache-result'],
         };

@@ -77,6 +77,17 @@ trait StoreCases
         self::assertNull($store->snapshot(Reads::of($a))->value($a));
     }
 
+    public function test_a_value_may_become_one_of_another_kind_and_back(): void
+    {
+        $store = $this->store();
+        $boat = Key::field('boat', 'account:odo');
+        foreach ([7, 'Heron', true, '1.5', 8, null, 9] as $turn => $value) {
+            $before = $store->snapshot(Reads::of($boat))->value($boat);
+            $store->turn(EventKey::event("turn $turn"), Reads::of($boat), static fn (): Outcome => self::changing(new Change($boat, $before, $value, 'viewer.boat', 'odo')));
+            self::assertSame($value, $store->snapshot(Reads::of($boat))->value($boat), (string) $turn);
+        }
+    }
+
     public function test_keys_that_differ_in_accents_owner_or_emoji_stay_apart(): void
     {
         $store = $this->store();

@@ -137,7 +137,9 @@ final class LeaseTest extends TestCase
         self::assertSame(0, DB::table('heard_events')->where('event_key', 'not like', 'k%')->count(), 'bookkeeping leaves no event');
         self::assertSame(2, (int) DB::table('channels')->where('id', $this->cove->id)->value('tally'));
         // A batch that comes again is not counted again.
-        self::assertInstanceOf(Already::class, $store->turn(EventKey::tally(2), Reads::of(), static fn (): Tally => new Tally([])));
+        foreach ([2, 1] as $number) {
+            self::assertInstanceOf(Already::class, $store->turn(EventKey::tally($number), Reads::of(), static fn (): Tally => new Tally([])));
+        }
     }
 
     private function say(string $key, string $text): void

@@ -7,13 +7,19 @@ namespace Tests\Feature\Storage;
 use App\Publish\Editions;
 use App\Storage\CommandRows;
 use App\Storage\MariaDbStandings;
+use App\Storage\MariaDbStore;
 use App\Storage\MemoryRows;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownStandings;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\Tally;
+use SilverParrot\Memory\View;
 use SilverParrot\Pack\Command;
 use SilverParrot\Source\Fold;
 use Tests\Feature\Air\OnAir;
@@ -44,6 +50,15 @@ final class StandingsTest extends TestCase
         foreach ([1, 5, 20] as $count) {
             self::assertSame($told((new KnownStandings(static fn (): array => $memory))->top('pebbles', $count)), $told($database->top('pebbles', $count)), (string) $count);
         }
+        // Whoever has no number any more is in no ranking.
+        $best = $database->top('pebbles', 1)[0][0];
+        $key = Key::field('pebbles', $best->id);
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(EventKey::none(), Reads::of($key), static fn (View $memory): Tally => new Tally([new Change($key, $memory->value($key), 'many', 'viewer.pebbles', $best->login)]));
+        self::assertNotContains($best->id, array_map(static fn (array $one): string => $one[0]->id, $database->top('pebbles', 120)));
+        // Neither a scan of all viewers nor a sort of them: the index gives the best first.
+        $plan = DB::selectOne("EXPLAIN SELECT viewer_id, amount FROM balances WHERE channel_id = {$this->cove->id} AND kind = 'field' AND unit = 'pebbles' ORDER BY amount DESC LIMIT 200");
+        self::assertSame('balances_channel_id_kind_unit_amount_index', $plan->key);
+        self::assertStringNotContainsString('filesort', $plan->Extra);
         self::assertSame([], $database->top('peb_les', 5), 'signs of patterns are no patterns');
         self::assertSame([], $database->top(Fold::caseless('Nothing'), 5));
     }

@@ -85,6 +85,7 @@ final class WorkTest extends TestCase
         $told = static fn (array $findings): array => array_map(static fn (Finding $finding): string => json_encode([$finding->kind->code(), $finding->at, $finding->span, $finding->data, $finding->replacement], JSON_THROW_ON_ERROR), $findings);
         $this->bad('!bad', 'Hi [caler], [words] [fact.nothing] [list.knots] [counter.planks] [channel.uptime] coveWav');
         $this->bad('!averyveryverylongword', 'again');
+        DB::table('facts')->insert(['channel_id' => $this->cove->id, 'stable_id' => 'spare', 'name' => 'spare', 'name_folded' => 'spare', 'text' => 'x']);
         foreach ([1, 2] as $time) {
             $kept = [];
             $numbers = $this->cove->commands()->orderBy('id')->pluck('id')->all();
