@@ -10,6 +10,10 @@ use App\Border\SecurityHeaders;
 use App\Border\StartSession;
 use App\Border\TrustedHosts;
 use App\Border\WellFormed;
+use App\Models\HandedSaying;
+use App\Models\LoggedLine;
+use App\Models\TakenEvent;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -21,6 +25,10 @@ ini_set('zend.exception_ignore_args', '1');
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
+    ->withSchedule(function (Schedule $schedule): void {
+        $schedule->command('model:prune', ['--model' => [LoggedLine::class, TakenEvent::class, HandedSaying::class], '--chunk' => 2_000])->hourly()->withoutOverlapping(30);
+        $schedule->command('queue:prune-failed', ['--hours' => 24 * 30])->daily();
+    })
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->trustHosts(at: TrustedHosts::patterns(...), subdomains: false);
         $middleware->prepend([SecurityHeaders::class, WellFormed::class]);

@@ -100,6 +100,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
     Route::middleware('can:manage,channel')->group(function (): void {
         Route::get('/publish/connection', [ConnectionController::class, 'edit'])->name('publish.connection');
         Route::put('/publish/connection', [ConnectionController::class, 'update']);
+        Route::put('/publish/keep', [ConnectionController::class, 'keep'])->name('publish.keep');
         Route::get('/members', [MembersController::class, 'index'])->name('members');
         Route::post('/members', [MembersController::class, 'store'])->middleware('throttle:inviting')->name('members.store');
         Route::delete('/members/invitations/{invitation}', [MembersController::class, 'withdraw'])->name('members.withdraw');

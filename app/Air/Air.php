@@ -6,27 +6,16 @@ namespace App\Air;
 
 use Amp\Socket\ServerSocket;
 use App\Air\Streams\Streams;
-use App\Models\Channel;
 use App\Publish\Editions;
-use App\Storage\MariaDbStandings;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
 use Revolt\EventLoop;
 use SilverParrot\Chat\ChatLine;
-use SilverParrot\Chat\Level;
-use SilverParrot\Chat\Person;
-use SilverParrot\Chat\Wire\Inbound;
-use SilverParrot\Chat\Wire\IrcLine;
-use SilverParrot\Chat\Wire\PersonTags;
-use SilverParrot\Hearing\Driver;
-use SilverParrot\Hearing\Talker;
-use SilverParrot\Source\Limits;
-use SilverParrot\Value\Moment;
 use Throwable;
 
 use function Amp\async;
 
-/** The long-running talker: one process for all channels whose lease it holds. */
+/** The long-running talker: one process for all channels whose lease it holds. Here is when what is done; how, each part knows. */
 final class Air
 {
     private const HEARTBEAT = 1.0;
@@ -39,17 +28,18 @@ final class Air
 
     private const STREAMS_EVERY = 15.0;
 
-    private const FORGET_EVERY = 60.0;
+    private const TELL_EVERY = 60.0;
 
     /** Of the memory that the process may have, in hundredths: beyond it the talker ends in order, and another begins. */
     private const MEMORY_USED = 80;
 
-    /** @var array<int, ChannelOnAir> by the channel's number */
-    private array $channels = [];
+    private readonly OnAirNow $onAir;
+
+    private readonly Holding $holding;
+
+    private readonly Intake $intake;
 
     private readonly Chats $chats;
-
-    private readonly Lease $lease;
 
     private readonly Outgoing $outgoing;
 
@@ -57,30 +47,25 @@ final class Air
 
     private readonly Streams $streams;
 
-    private readonly Inbox $inbox;
-
     private readonly Speaker $speaker;
 
     private readonly StreamWatch $watch;
 
     private readonly Containment $containment;
 
-    private readonly Talker $talker;
-
-    private int $heard = 0;
-
-    public function __construct(private readonly Connection $connection, private readonly Editions $editions, private readonly AirSettings $settings)
+    public function __construct(private readonly Connection $connection, Editions $editions, AirSettings $settings)
     {
-        $this->lease = new Lease($connection, gethostname().'/'.getmypid().'/'.bin2hex(random_bytes(4)));
+        $lease = new Lease($connection, gethostname().'/'.getmypid().'/'.bin2hex(random_bytes(4)));
+        $this->onAir = new OnAirNow;
         $this->outgoing = new Outgoing($connection);
         $this->log = new Log($connection);
         $this->streams = new Streams($connection, $settings->key, $settings->proxies);
-        $this->chats = new Chats($this->hear(...), $settings->authorities);
-        $this->inbox = new Inbox($this->heardIn(...));
+        $this->containment = new Containment($connection);
+        $this->intake = new Intake($this->onAir, new Inbox($this->heardIn(...)), $this->containment);
+        $this->chats = new Chats($this->intake->hear(...), $settings->authorities);
         $this->speaker = new Speaker($this->outgoing);
         $this->watch = new StreamWatch($connection);
-        $this->containment = new Containment($connection);
-        $this->talker = new Talker;
+        $this->holding = new Holding($connection, $editions, $settings, $lease, $this->outgoing, $this->containment, $this->onAir, $this->tell(...));
     }
 
     public function run(?ServerSocket $streams): void
@@ -93,13 +78,7 @@ final class Air
         EventLoop::repeat(self::DETAILS_EVERY, fn () => $this->ofEach($this->lookAtStream(...)));
         EventLoop::repeat(self::STREAMS_EVERY, fn () => $this->streams->beat());
         EventLoop::repeat(self::PING_EVERY, fn () => $this->chats->ping());
-        EventLoop::repeat(self::FORGET_EVERY, function (): void {
-            $this->ofEach(function (ChannelOnAir $channel): void {
-                $this->outgoing->forgetOld($channel->id);
-                $this->log->forgetOld($channel->id);
-            });
-            $this->tellTurnedAway();
-        });
+        EventLoop::repeat(self::TELL_EVERY, fn () => $this->tellTurnedAway());
         foreach ([SIGTERM, SIGINT] as $signal) {
             EventLoop::onSignal($signal, fn () => $this->end());
         }
@@ -130,112 +109,39 @@ final class Air
      */
     private function ofEach(callable $do): void
     {
-        foreach ($this->channels as $channel) {
+        foreach ($this->onAir->all() as $channel) {
             $this->containment->of($channel, static fn () => $do($channel));
         }
     }
 
-    /** Keeps what it holds, takes what is free, follows what was published, tallies who was seen. */
+    /** Keeps what it holds, takes what is free, follows what was published, tallies who was seen, says what is queued. */
     private function beat(): void
     {
         $this->endBeforeMemoryDoes();
-        $this->ofEach($this->renew(...));
-        $this->followAll();
-        $this->ofEach(function (ChannelOnAir $channel): void {
-            Tallies::keep($channel, $this->store($channel));
-            $this->speaker->speak($channel);
-        });
+        $this->holding->renew();
+        array_map($this->lookAtStream(...), $this->holding->followAll());
+        $this->chats->serve($this->onAir->all());
+        $this->onAir->seatAll();
+        $this->ofEach(fn (ChannelOnAir $channel) => Tallies::keep($channel, $this->store($channel)));
+        foreach ($this->containment->alone(fn (): array => $this->outgoing->waiting(array_keys($this->onAir->all()))) ?? [] as $number) {
+            $channel = $this->onAir->get($number);
+            if ($channel !== null) {
+                $this->containment->of($channel, fn () => $this->speaker->speak($channel));
+            }
+        }
         $this->containment->alone(fn () => $this->streams->closeStrangers());
-    }
-
-    private function renew(ChannelOnAir $channel): void
-    {
-        $channel->countDropped();
-        if (! $this->lease->renew($channel->id, $channel->epoch, $channel->standing(), $channel->chat?->knowsPeople() ?? true, $channel->troubles)) {
-            unset($this->channels[$channel->id]);
-        }
-    }
-
-    private function followAll(): void
-    {
-        /** @var iterable<Channel> $rows */
-        $rows = $this->containment->alone(static fn () => Channel::query()->whereNotNull('edition_on_air')->orderBy('id')->get()) ?? [];
-        foreach ($rows as $row) {
-            if (! isset($this->channels[$row->id])) {
-                $this->containment->alone(fn () => $this->take($row), $row->id);
-            }
-            if (isset($this->channels[$row->id])) {
-                $this->containment->of($this->channels[$row->id], fn () => $this->follow($this->channels[$row->id], $row));
-            }
-        }
-        $this->chats->serve($this->channels);
-    }
-
-    private function take(Channel $row): void
-    {
-        $epoch = $this->lease->take($row->id);
-        if ($epoch !== null) {
-            $store = new MariaDbStore($this->connection, $row->id, $epoch);
-            $this->channels[$row->id] = $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new KnownDetails($this->settings->details, $row->login), $this->tell(...), $row->profile(), new MariaDbStandings($this->connection, $row->id));
-            $channel->hadSaid($this->outgoing->agesOfHanded($row->id, $channel->profile->windowSeconds));
-            $this->lookAtStream($channel);
-        }
-    }
-
-    private function follow(ChannelOnAir $channel, Channel $row): void
-    {
-        $stamp = json_encode([$row->edition_on_air, $row->silenced, $row->paused, $row->chat_server, hash('sha256', (string) $row->chat_secret)], JSON_THROW_ON_ERROR);
-        if ($channel->stamp !== $stamp) {
-            $channel->address = $this->settings->addressOf($row);
-            // Whatever its account is called in the pack, what it says itself sets nothing off.
-            $channel->pack = $this->editions->onAir($row)?->withTalker($channel->address->nick);
-            $channel->edition = (int) $row->edition_on_air;
-            $channel->paused = $row->paused;
-            $channel->profile = $row->profile();
-            $channel->stamp = $stamp;
-        }
-    }
-
-    private function hear(IrcLine $line, ChatConnection $chat): void
-    {
-        $room = ltrim(strtolower($line->param(0)), '#');
-        foreach ($this->channels as $channel) {
-            if ($channel->chat === $chat && $channel->address?->room === $room) {
-                $this->containment->of($channel, function () use ($channel, $line, $chat, $room): void {
-                    $line->command === 'PRIVMSG' ? $this->inbox->add($channel, $this->lineOf($line, $chat, $channel->address, $room)) : $this->noted($channel, $line);
-                });
-            }
-        }
     }
 
     private function heardIn(ChannelOnAir $channel, ChatLine $line): void
     {
         $this->containment->of($channel, function () use ($channel, $line): void {
             $mine = $channel->hear($line);
-            if ($mine === false && ($this->channels[$channel->id] ?? null) === $channel) {
-                unset($this->channels[$channel->id]);
+            if ($mine === false && $this->onAir->has($channel)) {
+                $this->onAir->remove($channel->id);
             } elseif ($mine === true) {
                 $this->speaker->speak($channel);
             }
         });
-    }
-
-    private function noted(ChannelOnAir $channel, IrcLine $line): void
-    {
-        if (! str_contains($line->prefix, '!')) {
-            $channel->log(HeardLine::NOTICE, '', Person::unknown(Inbound::text($line->nick(), Limits::NAME)), Inbound::text($line->param(1), Limits::LINE), Moment::of(now()));
-        }
-    }
-
-    private function lineOf(IrcLine $line, ChatConnection $chat, ?ChatAddress $address, string $room): ChatLine
-    {
-        $nick = $line->nick();
-        $levels = [
-            ...($chat->room($room)?->isOperator($nick) === true ? [Level::Moderator] : []),
-            ...($chat->room($room)?->hasVoice($nick) === true ? [Level::Vip] : []),
-        ];
-
-        return Inbound::line($line, $address->tags ?? PersonTags::none(), $chat->capabilities(), $levels, $chat->run.'-'.++$this->heard, Moment::of(now()));
     }
 
     private function tell(ChannelOnAir $channel, HeardLine $line): void
@@ -253,7 +159,7 @@ final class Air
 
     private function lookAtStream(ChannelOnAir $channel): void
     {
-        async(fn () => $this->containment->of($channel, fn () => $this->watch->look($channel, fn (): bool => ($this->channels[$channel->id] ?? null) === $channel)));
+        async(fn () => $this->containment->of($channel, fn () => $this->watch->look($channel, fn (): bool => $this->onAir->has($channel))));
     }
 
     private function tellTurnedAway(): void
@@ -278,9 +184,9 @@ final class Air
         $this->ofEach(function (ChannelOnAir $channel): void {
             Tallies::keep($channel, $this->store($channel));
             $this->writeLog($channel);
-            $this->lease->leave($channel->id, $channel->epoch);
+            $this->holding->leave($channel);
         });
-        $this->channels = [];
+        $this->onAir->clear();
         $this->chats->end();
         // What is queued for the chats goes out first.
         EventLoop::delay(0.1, static fn () => EventLoop::getDriver()->stop());

@@ -10,6 +10,7 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Carried;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /** One line of the log: heard, said, or told by the chat server. What it found is kept, so that it can be heard again. */
@@ -85,7 +86,7 @@ final class HeardLine
     {
         $json = static fn (array $value): string => json_encode((object) $value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
 
-        return [$this->number, str_replace(['T', 'Z'], [' ', ''], $this->at->iso()), $this->kind, $this->key, $this->text, $json($this->by->record()), $this->edition, mb_substr($this->outcome, 0, 500), $json($this->memory), $json($this->readings)];
+        return [$this->number, str_replace(['T', 'Z'], [' ', ''], $this->at->iso()), $this->kind, $this->key, $this->text, mb_substr(Fold::caseless("{$this->text}\n{$this->by->name}"), 0, 2_500), $json($this->by->record()), $this->edition, mb_substr($this->outcome, 0, 500), $json($this->memory), $json($this->readings)];
     }
 
     /** @param  object{number: int, at: string, kind: string, event_key: string, text: string, person: string, edition: int, outcome: string, memory: string, readings: string}  $row */

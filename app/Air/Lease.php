@@ -34,14 +34,33 @@ final readonly class Lease
         return $row?->lease_epoch;
     }
 
-    public function renew(int $channel, int $epoch, Standing $standing, bool $knowsPeople, Troubles $troubles = new Troubles): bool
+    /**
+     * One statement for all channels, and one to see which are still ours.
+     *
+     * @param  array<int, ChannelOnAir>  $channels  by the channel's number
+     * @return list<int> those that are not ours any more
+     */
+    public function renew(array $channels): array
     {
-        // Matched rows count, changed or not: the moment always differs.
-        return $this->connection->update(
-            'UPDATE channels SET lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND, air_state = ?, air_knows_people = ?, air_troubles = ?, air_seen_at = UTC_TIMESTAMP(3)
-             WHERE id = ? AND lease_holder = ? AND lease_epoch = ?',
-            [$standing->value, $knowsPeople, $troubles->json(), $channel, $this->holder, $epoch],
-        ) === 1;
+        if ($channels === []) {
+            return [];
+        }
+        // What is told of each stands in a row of its own, so that the statement stays one however many there are.
+        $rows = implode(' UNION ALL ', array_fill(0, count($channels), 'SELECT CAST(? AS UNSIGNED) AS id, CAST(? AS UNSIGNED) AS epoch, ? AS state, CAST(? AS UNSIGNED) AS people, ? AS troubles'));
+        $told = array_merge(...array_map(static fn (ChannelOnAir $one): array => [$one->id, $one->epoch, $one->standing()->value, ($one->chat?->knowsPeople() ?? true) ? 1 : 0, $one->troubles->json()], array_values($channels)));
+        $renewed = $this->connection->update(
+            'UPDATE channels c JOIN ('.$rows.') told ON told.id = c.id SET c.lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND, c.air_state = told.state, c.air_knows_people = told.people, c.air_troubles = told.troubles, c.air_seen_at = UTC_TIMESTAMP(3)
+             WHERE c.lease_holder = ? AND c.lease_epoch = told.epoch',
+            [...$told, $this->holder],
+        );
+        if ($renewed === count($channels)) {
+            return [];
+        }
+        $marks = implode(',', array_fill(0, count($channels), '(?,?)'));
+        /** @var list<object{id: int}> $ours */
+        $ours = $this->connection->select("SELECT id FROM channels WHERE (id, lease_epoch) IN ($marks) AND lease_holder = ?", [...array_merge(...array_map(static fn (ChannelOnAir $one): array => [$one->id, $one->epoch], array_values($channels))), $this->holder]);
+
+        return array_values(array_diff(array_keys($channels), array_column($ours, 'id')));
     }
 
     public function leave(int $channel, int $epoch): void

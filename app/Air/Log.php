@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Air;
 
 use Illuminate\Database\Connection;
+use SilverParrot\Source\Fold;
 
-/** What was heard and said, kept for a day. Nothing depends on it: it is written four times a second, apart from the turns. */
+/** What was heard and said, kept for as long as the channel says. Nothing depends on it: it is written four times a second, apart from the turns. */
 final readonly class Log
 {
-    private const COLUMNS = 'channel_id, number, at, kind, event_key, text, person, edition, outcome, memory, readings';
-
-    private const HOURS = 24;
+    private const COLUMNS = 'channel_id, number, at, kind, event_key, text, findable, person, edition, outcome, memory, readings';
 
     private const AT_ONCE = 200;
 
@@ -50,9 +49,18 @@ final readonly class Log
         return $this->lines('channel_id = ? AND number = ?', [$channel, $number], 1)[0] ?? null;
     }
 
-    public function forgetOld(int $channel): void
+    /** @return list<HeardLine> the last ones with all of these words in their text or in the name of who wrote them, oldest first */
+    public function find(int $channel, string $words, int $most): array
     {
-        $this->connection->delete('DELETE FROM heard_lines WHERE channel_id = ? AND at < UTC_TIMESTAMP(3) - INTERVAL '.self::HOURS.' HOUR LIMIT 5000', [$channel]);
+        $where = 'channel_id = ?';
+        $bindings = [$channel];
+        foreach (array_slice(preg_split('/\s+/u', Fold::caseless(mb_substr($words, 0, 200)), flags: PREG_SPLIT_NO_EMPTY) ?: [], 0, 10) as $word) {
+            $where .= ' AND findable LIKE ?';
+            // The text is a value, and its own % and _ are no wildcards.
+            $bindings[] = '%'.addcslashes($word, '%_\\').'%';
+        }
+
+        return $this->lines($where, $bindings, $most);
     }
 
     /**

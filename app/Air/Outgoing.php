@@ -19,6 +19,24 @@ final readonly class Outgoing
     {
     }
 
+    /**
+     * One statement for all channels.
+     *
+     * @param  list<int>  $channels
+     * @return list<int> those for which something is to be said
+     */
+    public function waiting(array $channels): array
+    {
+        if ($channels === []) {
+            return [];
+        }
+        $marks = implode(',', array_fill(0, count($channels), '?'));
+        /** @var list<object{channel_id: int}> $rows */
+        $rows = $this->connection->select("SELECT DISTINCT channel_id FROM outgoing WHERE channel_id IN ($marks) AND state = 'queued'", $channels);
+
+        return array_column($rows, 'channel_id');
+    }
+
     /** @return array<int, Saying> by number, in their order */
     public function queued(int $channel): array
     {
@@ -53,13 +71,6 @@ final readonly class Outgoing
     public function giveUp(int $channel, int $number, string $state): void
     {
         $this->connection->update("UPDATE outgoing SET state = ? WHERE id = ? AND channel_id = ? AND state = 'queued'", [$state, $number, $channel]);
-    }
-
-    /** What was heard and said is looked back at for a day; an event that old comes no second time. */
-    public function forgetOld(int $channel): void
-    {
-        $this->connection->delete('DELETE FROM heard_events WHERE channel_id = ? AND heard_at < UTC_TIMESTAMP(3) - INTERVAL 1 DAY LIMIT 5000', [$channel]);
-        $this->connection->delete("DELETE FROM outgoing WHERE channel_id = ? AND state <> 'queued' AND queued_at < UTC_TIMESTAMP(3) - INTERVAL 1 DAY LIMIT 5000", [$channel]);
     }
 
     /** Marked before the socket is written to: whoever dies in between has not said it, and nobody says it again. */

@@ -31,6 +31,7 @@ use SilverParrot\Value\Moment;
  * @property int $lease_epoch
  * @property Standing $air_state
  * @property bool $air_knows_people
+ * @property int $keep_days of what was heard and said
  * @property array{failed: int, failed_at: string, dropped: int}|null $air_troubles since the talker took the channel
  * @property array{host: string, port: int, tls: bool, nick: string, room: string, sign_in: string, account: string}|null $chat_server null for the harbour
  * @property string|null $chat_secret

@@ -37,7 +37,8 @@ final readonly class ChatController
 
         return view('publish.chat', [
             'channel' => $channel,
-            'lines' => $this->log->last($channel->id, self::SHOWN),
+            'find' => $find = mb_substr($request->string('find')->trim()->value(), 0, 200),
+            'lines' => $find === '' ? $this->log->last($channel->id, self::SHOWN) : $this->log->find($channel->id, $find, self::SHOWN),
             'harbour' => $channel->chat_server === null ? $this->harbour->look($channel) : null,
             'chosen' => $chosen,
         ] + ($chosen === null ? [] : self::why($channel, $chosen, $rehear, $assembler)));

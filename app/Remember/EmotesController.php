@@ -6,6 +6,7 @@ namespace App\Remember;
 
 use App\Models\Channel;
 use App\Models\Emote as Row;
+use App\Write\LookThrough;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -40,12 +41,15 @@ final readonly class EmotesController
         }
         Row::query()->create(['channel_id' => $channel->id, 'stable_id' => $word, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]);
 
+        LookThrough::dispatch($channel->id);
+
         return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$word} is an emote now.");
     }
 
     public function destroy(Channel $channel, Row $emote): RedirectResponse
     {
         $emote->delete();
+        LookThrough::dispatch($channel->id);
 
         return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$emote->word} is no emote any more.");
     }

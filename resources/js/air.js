@@ -184,5 +184,7 @@ export function startAir() {
         }
     });
     startSaying();
-    readAlong();
+    if (list.dataset.airStream) {
+        readAlong();
+    }
 }

@@ -7,7 +7,7 @@ namespace Ground\Verbs;
 use Ground\Arguments;
 use Ground\Logs;
 use Ground\Paths;
-use Ground\Servers\Air;
+use Ground\Servers\Artisan;
 use Ground\Servers\Database;
 use Ground\Servers\Harbour;
 use Ground\Servers\Web;
@@ -37,7 +37,9 @@ final readonly class Supervise implements Verb
             Database::of($this->paths, $settings),
             new Web($this->paths, $arguments->port('--port') ?? Up::PORT),
             new Harbour($this->paths, $settings),
-            new Air($this->paths),
+            Artisan::air($this->paths),
+            Artisan::queue($this->paths),
+            Artisan::schedule($this->paths),
         ]))->watch();
     }
 

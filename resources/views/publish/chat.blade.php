@@ -8,14 +8,15 @@
         <section class="page" id="left-page" aria-label="The real chat">
             <div class="page-head"><h1>The real chat</h1><span class="small" id="reading-along" role="status"></span><a class="plain" href="{{ route('publish', $channel) }}">Back to the draft</a></div>
             <p class="health">{{ $channel->health() }}</p>
-            <ol class="lines is-tall" id="air-lines" tabindex="-1" data-air-lines="{{ route('publish.lines', $channel) }}" data-air-stream="{{ route('publish.stream', $channel) }}" data-air-emotes="{{ json_encode((object) array_column(array_filter(App\Storage\Assembler::emotes($channel), fn ($emote) => $emote->picture !== ''), 'picture', 'word')) }}" data-air-after="{{ $lines === [] ? 0 : end($lines)->number }}">
+            <form method="get" action="{{ route('publish.chat', $channel) }}" class="find-lines" role="search"><input type="search" name="find" value="{{ $find }}" class="find" placeholder="find by any word" aria-label="Find in the real chat" maxlength="200"> @if ($find !== '')<span class="small">{{ count($lines) === 1 ? 'one line' : count($lines).' lines' }} with “{{ $find }}”</span> <a class="plain" href="{{ route('publish.chat', $channel) }}">All of the chat</a>@endif</form>
+            <ol class="lines is-tall" id="{{ $find === '' ? 'air-lines' : 'found-lines' }}" tabindex="-1" data-air-lines="{{ route('publish.lines', $channel) }}" @if ($find === '') data-air-stream="{{ route('publish.stream', $channel) }}" @endif data-air-emotes="{{ json_encode((object) array_column(array_filter(App\Storage\Assembler::emotes($channel), fn ($emote) => $emote->picture !== ''), 'picture', 'word')) }}" data-air-after="{{ $lines === [] ? 0 : end($lines)->number }}">
                 @foreach ($lines as $line)
                     @include('publish.partials.line', ['told' => $line->told($zone), 'isChosen' => $chosen?->number === $line->number])
                 @endforeach
-                <li class="empty" @if ($lines !== []) hidden @endif>Nothing was heard yet. Lines stand here as they come, and are kept for a day.</li>
+                <li class="empty" @if ($lines !== []) hidden @endif>{{ $find === '' ? 'Nothing was heard yet. Lines stand here as they come, and are kept for '.($channel->keep_days === 1 ? 'a day' : "{$channel->keep_days} days").'.' : 'No line that is still kept has these words.' }}</li>
             </ol>
             <template id="air-line">@include('publish.partials.line', ['told' => ['number' => 0, 'kind' => 'heard', 'time' => '', 'name' => '', 'level' => '', 'text' => '', 'outcome' => ''], 'isChosen' => false])</template>
-            @if ($mayWrite && $harbour !== null)
+            @if ($mayWrite && $harbour !== null && $find === '')
                 <form method="post" action="{{ route('publish.say', $channel) }}" class="composer" id="air-say" autocomplete="off">
                     @csrf
                     <p class="as"><label for="air-as">As</label> <select id="air-as" name="as" class="blank">

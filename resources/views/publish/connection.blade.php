@@ -22,6 +22,11 @@
                 </div>
                 <p><button class="strong">Let it speak there</button></p>
             </form>
+            <h2>How long lines are kept</h2>
+            <form method="post" action="{{ route('publish.keep', $channel) }}">@csrf @method('put')
+                <p>What was heard, said and refused is kept for <input name="keep_days" value="{{ old('keep_days', $channel->keep_days) }}" class="blank short" inputmode="numeric" maxlength="3" aria-label="Days for which lines are kept"> days, then forgotten. <button class="as-link">Keep to that</button></p>
+                @error('keep_days')<p class="problem">{{ $message }}</p>@enderror
+            </form>
         </section>
         <section class="page facing" id="right-page" aria-label="What to know">
             <div class="page-head"><h2>What to know</h2></div>

@@ -9,10 +9,12 @@ use App\Air\Details;
 use App\Air\KnownDetails;
 use App\Air\Lease;
 use App\Air\Outgoing;
-use App\Air\Standing;
 use App\Air\Tallies;
+use App\Models\HandedSaying;
+use App\Models\TakenEvent;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
@@ -41,15 +43,44 @@ final class LeaseTest extends TestCase
         $epoch = $first->take($this->cove->id);
         self::assertSame(1, $epoch);
         self::assertNull($second->take($this->cove->id));
-        self::assertTrue($first->renew($this->cove->id, 1, Standing::Moderator, true));
-        self::assertFalse($second->renew($this->cove->id, 1, Standing::Moderator, true));
+        self::assertSame([], $first->renew([$this->cove->id => $this->onAir($this->cove->id, 1)]));
+        self::assertSame([$this->cove->id], $second->renew([$this->cove->id => $this->onAir($this->cove->id, 1)]));
         $this->runOut();
         self::assertSame(2, $second->take($this->cove->id));
-        self::assertFalse($first->renew($this->cove->id, 1, Standing::Moderator, true), 'who lost it cannot renew it');
+        self::assertSame([$this->cove->id], $first->renew([$this->cove->id => $this->onAir($this->cove->id, 1)]), 'who lost it cannot renew it');
         $second->leave($this->cove->id, 2);
         self::assertSame(3, $first->take($this->cove->id), 'who leaves makes room at once');
         DB::table('channels')->where('id', $this->cove->id)->update(['lease_until' => DB::raw('UTC_TIMESTAMP(3) + INTERVAL 1 HOUR')]);
         self::assertSame(4, $second->take($this->cove->id), 'a lease from before the clock was put right holds nobody off');
+    }
+
+    public function test_a_beat_asks_as_often_for_many_channels_as_for_one_and_loses_only_what_is_lost(): void
+    {
+        $lease = new Lease(DB::connection(), 'first');
+        $channels = [];
+        foreach (range(1, 12) as $i) {
+            $id = (int) DB::table('channels')->insertGetId(['login' => "cove$i", 'name' => "Cove $i", 'talkers' => '[]', 'details' => '{}']);
+            $channels[$id] = $this->onAir($id, (int) $lease->take($id));
+        }
+        $lost = array_key_last($channels);
+        DB::table('channels')->where('id', $lost)->update(['lease_epoch' => 9]);
+        DB::enableQueryLog();
+        self::assertSame([$lost], $lease->renew($channels));
+        self::assertSame([], (new Outgoing(DB::connection()))->waiting(array_keys($channels)));
+        self::assertCount(3, DB::getQueryLog(), 'the leases, those that are ours, and what is queued');
+        DB::flushQueryLog();
+        unset($channels[$lost]);
+        self::assertSame([], $lease->renew($channels));
+        self::assertCount(1, DB::getQueryLog());
+        DB::disableQueryLog();
+        self::assertSame(11, DB::table('channels')->whereIn('id', array_keys($channels))->where('lease_until', '>', DB::raw('UTC_TIMESTAMP(3)'))->count());
+        $this->say('queued', 'ahoy');
+        self::assertSame([$this->cove->id], (new Outgoing(DB::connection()))->waiting([...array_keys($channels), $this->cove->id]));
+    }
+
+    private function onAir(int $channel, int $epoch): ChannelOnAir
+    {
+        return new ChannelOnAir($channel, 'x', $epoch, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $channel)), new KnownDetails(new Details('127.0.0.1:1'), 'x'), static fn (): null => null, ChatProfile::stream(), new KnownStandings(static fn (): array => []));
     }
 
     public function test_whoever_is_frozen_while_holding_a_row_lets_go_of_it_after_a_while(): void
@@ -111,10 +142,12 @@ final class LeaseTest extends TestCase
     {
         $this->say('old', 'x');
         $this->say('waiting', 'y');
-        DB::table('heard_events')->where('event_key', 'old')->update(['heard_at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 25 HOUR')]);
-        DB::table('outgoing')->update(['queued_at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 25 HOUR')]);
+        $this->cove->update(['keep_days' => 1]);
+        DB::table('heard_events')->where('event_key', 'old')->update(['heard_at' => now()->subDays(3)]);
+        DB::table('heard_events')->where('event_key', 'waiting')->update(['heard_at' => now()]);
+        DB::table('outgoing')->update(['queued_at' => now()->subDays(3)]);
         DB::table('outgoing')->where('event_key', 'old')->update(['state' => 'handed']);
-        (new Outgoing(DB::connection()))->forgetOld($this->cove->id);
+        Artisan::call('model:prune', ['--model' => [TakenEvent::class, HandedSaying::class]]);
         self::assertSame(['waiting'], DB::table('heard_events')->pluck('event_key')->all());
         self::assertSame(['waiting'], DB::table('outgoing')->pluck('event_key')->all());
     }

@@ -7,10 +7,12 @@ namespace Tests\Feature\Publish;
 use App\Air\HeardLine;
 use App\Air\Log;
 use App\Air\Streams\Token;
+use App\Models\LoggedLine;
 use App\Models\Role;
 use App\Publish\Editions;
 use App\Storage\MariaDbStore;
 use Illuminate\Http\Client\Request;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use SilverParrot\Memory\Change;
@@ -153,11 +155,14 @@ final class ChatTest extends TestCase
         $log = new Log(DB::connection());
         $old = $this->onAir->hear('quill', 'old');
         $new = $this->onAir->hear('quill', 'new');
-        DB::table('heard_lines')->where('number', $old)->update(['at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 25 HOUR')]);
-        DB::table('heard_lines')->where('number', $new)->update(['at' => DB::raw('UTC_TIMESTAMP(3)')]);
-        $log->forgetOld($this->harbour($this->person('Pia'))->id);
-        self::assertNotNull($log->line($this->cove->id, $old));
-        $log->forgetOld($this->cove->id);
+        DB::table('heard_lines')->where('number', $old)->update(['at' => now()->subDays(32)]);
+        DB::table('heard_lines')->where('number', $new)->update(['at' => now()->subDays(29)]);
+        $this->cove->update(['keep_days' => 90]);
+        $forget = static fn (): int => Artisan::call('model:prune', ['--model' => [LoggedLine::class]]);
+        $forget();
+        self::assertNotNull($log->line($this->cove->id, $old), 'as long as the channel says');
+        $this->cove->update(['keep_days' => 30]);
+        $forget();
         self::assertSame(['new'], array_map(static fn (HeardLine $line): string => $line->text, $log->last($this->cove->id, 10)));
     }
 

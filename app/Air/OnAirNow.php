@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Air;
+
+/** The channels that this talker speaks for, and the rooms in which it hears them. */
+final class OnAirNow
+{
+    /** @var array<int, ChannelOnAir> by the channel's number */
+    private array $channels = [];
+
+    /** @var array<string, array<int, ChannelOnAir>> by connection and room, then by the channel's number */
+    private array $rooms = [];
+
+    /** @return array<int, ChannelOnAir> by the channel's number */
+    public function all(): array
+    {
+        return $this->channels;
+    }
+
+    public function get(int $number): ?ChannelOnAir
+    {
+        return $this->channels[$number] ?? null;
+    }
+
+    public function has(ChannelOnAir $channel): bool
+    {
+        return ($this->channels[$channel->id] ?? null) === $channel;
+    }
+
+    public function add(ChannelOnAir $channel): void
+    {
+        $this->channels[$channel->id] = $channel;
+    }
+
+    public function remove(int $number): void
+    {
+        unset($this->channels[$number]);
+    }
+
+    public function clear(): void
+    {
+        $this->channels = [];
+        $this->rooms = [];
+    }
+
+    /** Once the connections are as the channels want them: who is heard where is looked up from then on. */
+    public function seatAll(): void
+    {
+        $this->rooms = [];
+        foreach ($this->channels as $channel) {
+            if ($channel->chat !== null && $channel->address !== null) {
+                $this->rooms[self::seat($channel->chat, $channel->address->room)][$channel->id] = $channel;
+            }
+        }
+    }
+
+    /** @return array<int, ChannelOnAir> whose chat it is */
+    public function in(ChatConnection $chat, string $room): array
+    {
+        return $this->rooms[self::seat($chat, $room)] ?? [];
+    }
+
+    private static function seat(ChatConnection $chat, string $room): string
+    {
+        return spl_object_id($chat)." $room";
+    }
+}
