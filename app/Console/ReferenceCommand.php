@@ -30,7 +30,7 @@ final class ReferenceCommand extends Command
                 $cell = static fn (string $text): string => str_replace('|', '\\|', $text);
                 $parts = $one->parts === [] || $one->tells !== [] ? '' : ' Parts: '.implode(' ', array_map(static fn (string $part): string => "`.$part`", $one->parts)).'.';
                 $nothing = $one->withNothing === '' ? '' : " With nothing it {$one->withNothing}.";
-                $page .= '| `'.$cell($one->name).'` | '.$cell($one->takes).' | '.$cell($one->gives).' | '.$cell($one->sentence.$nothing.$parts).' `` '.$cell($one->example)." `` |\n";
+                $page .= '| `'.$cell($one->name).'` | '.$cell($one->takes).' | '.$cell($one->gives).' | '.$cell($one->sentence.$nothing.$parts.($one->later === '' ? '' : " Comes later: {$one->later}")).' `` '.$cell($one->example)." `` |\n";
             }
             foreach ($heading === 'Names' ? $all : [] as $one) {
                 if ($one->tells !== [] && $one->name !== 'target') {

@@ -16,6 +16,7 @@ final readonly class Described
      * @param  string  $withNothing  what a filter does with nothing
      * @param  list<string>  $parts  what may stand after a dot
      * @param  array<string, array{string, string}>  $tells  of a part: what it gives, and a sentence
+     * @param  string  $later  what is still to come before it has a value on the air; empty where it has one
      */
     public function __construct(
         public string $name,
@@ -26,6 +27,7 @@ final readonly class Described
         public string $withNothing = '',
         public array $parts = [],
         public array $tells = [],
+        public string $later = '',
     ) {
     }
 }

@@ -19,7 +19,9 @@ final readonly class ReferenceEntry
 
     public function sentence(): string
     {
-        return $this->described->tells[$this->part()][1] ?? $this->described->sentence;
+        $sentence = $this->described->tells[$this->part()][1] ?? $this->described->sentence;
+
+        return $this->described->later === '' ? $sentence : "$sentence Comes later: {$this->described->later}";
     }
 
     private function part(): string

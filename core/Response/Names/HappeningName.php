@@ -28,7 +28,7 @@ final readonly class HappeningName implements Name
 
     public function describe(): Described
     {
-        return new Described('happening', '', 'what the part is', '[happening.amount or "Some"] people come aboard!', 'What happened, where it has it: in the answers to a raid, a subscription, a reward.', parts: array_keys(self::TELLS), tells: self::TELLS);
+        return new Described('happening', '', 'what the part is', '[happening.amount or "Some"] people come aboard!', 'What happened, where it has it: in the answers to a raid, a subscription, a reward.', parts: array_keys(self::TELLS), tells: self::TELLS, later: 'nothing is answered yet but lines, so it is nothing.');
     }
 
     public function check(Call $call, Pack $pack): array

@@ -21,7 +21,7 @@ final readonly class LookupName implements Name
 {
     public function describe(): Described
     {
-        return new Described('lookup', 'arguments like port=words', 'what the reading is', 'High water at [lookup.tide.high port=words or "an hour nobody knows"].', 'A reading from a web source.');
+        return new Described('lookup', 'arguments like port=words', 'what the reading is', 'High water at [lookup.tide.high port=words or "an hour nobody knows"].', 'A reading from a web source.', later: 'no web source is asked yet, so on the air it has no value; rehearsals have canned results.');
     }
 
     public function check(Call $call, Pack $pack): array

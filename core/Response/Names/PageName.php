@@ -20,7 +20,7 @@ final readonly class PageName extends SimpleName implements SaysOwnText
 {
     public function describe(): Described
     {
-        return new Described('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.');
+        return new Described('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.', later: 'there is no such page yet, so it is nothing.');
     }
 
     public function outlook(Call $call, Forecast $in): Outlook

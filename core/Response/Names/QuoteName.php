@@ -34,7 +34,7 @@ final readonly class QuoteName implements Name
 
     public function describe(): Described
     {
-        return new Described('quote', 'a number, or words that are in it', 'a quote, said as its text', '“[quote]”', 'A quote by luck; with a number that one, with words one that has them in it.', parts: array_keys(self::TELLS), tells: self::TELLS);
+        return new Described('quote', 'a number, or words that are in it', 'a quote, said as its text', '“[quote]”', 'A quote by luck; with a number that one, with words one that has them in it.', parts: array_keys(self::TELLS), tells: self::TELLS, later: 'no quotes are kept yet, so on the air it has no value; rehearsals have those of their memory.');
     }
 
     public function check(Call $call, Pack $pack): array

@@ -54,7 +54,7 @@ final class ChatTest extends TestCase
         $this->get(route('publish.chat', $this->cove))->assertOk()->assertSeeInOrder(['Pia', '!knot', 'Odo', 'good evening', 'Odo, VIP', 'For 7 s more']);
         $this->get(route('publish.why', [$this->cove, $number]))->assertOk()->assertSee($said)->assertSee('!knot was set off')->assertSee('edition 1');
         $this->get(route('publish.why', [$this->cove, $silent]))->assertOk()->assertSee('begins with no trigger');
-        $this->get(route('publish.why', [$this->cove, 999]))->assertNotFound()->assertSee('kept for a day');
+        $this->get(route('publish.why', [$this->cove, 999]))->assertNotFound()->assertSee('its time is over');
         $this->get(route('publish.chat', ['channel' => $this->cove, 'line' => $number]))->assertSee($said);
     }
 
