@@ -23,10 +23,11 @@ use App\Write\FindingsController;
 use App\Write\FloodController;
 use App\Write\PreviewController;
 use App\Write\ReferenceController;
+use App\Write\UndoDefinitionController;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that no row has, and what is no number, are nothing here.
-Route::patterns(array_fill_keys(['channel', 'command', 'change', 'edition', 'emote', 'expectation', 'membership', 'invitation', 'history', 'number', 'viewer'], '[0-9]{1,18}'));
+Route::patterns(array_fill_keys(['channel', 'command', 'change', 'edition', 'emote', 'expectation', 'membership', 'invitation', 'history', 'number', 'viewer', 'definitionChange'], '[0-9]{1,18}'));
 
 Route::get('/', [ChannelsController::class, 'home'])->name('home');
 Route::get('/sign-in/link/{token}', SignInLinkController::class)->middleware('throttle:sign-in-link')->where('token', '[0-9a-f]{48}')->name('sign-in.link');
@@ -82,6 +83,7 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
         Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
         Route::put('/write/flood', FloodController::class)->name('write.flood');
         Route::post('/write/undo/{change}', [CommandController::class, 'undo'])->name('write.undo');
+        Route::post('/definitions/{definitionChange}/undo', UndoDefinitionController::class)->name('definitions.undo');
         Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
         Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
         Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');

@@ -9,6 +9,8 @@ use App\Models\Invitation;
 use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
+use App\Storage\Definitions\DefinitionHistory;
+use App\Storage\Definitions\Members;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -65,12 +67,12 @@ final class MembersController
         return redirect()->route('members', $channel)->with('notice', 'The invitation was withdrawn.');
     }
 
-    public function destroy(Channel $channel, Membership $membership): RedirectResponse
+    public function destroy(Channel $channel, Membership $membership, DefinitionHistory $history, #[CurrentUser] User $user): RedirectResponse
     {
         if ($membership->role === Role::Streamer) {
             return redirect()->route('members', $channel)->with('notice', 'The streamer stays.');
         }
-        $channel->memberships()->whereKey($membership->id)->delete();
+        $history->change($channel, new Members, (string) $membership->user_id, $user, null, static fn () => $channel->memberships()->whereKey($membership->id)->delete());
 
         return redirect()->route('members', $channel)->with('notice', 'They were removed.');
     }

@@ -180,6 +180,12 @@ final class Channel extends Model
         return $this->emotes()->select(['id', 'channel_id', 'stable_id', 'word', 'any_of', 'at_least'])->selectRaw("picture <> '' AS has_picture");
     }
 
+    /** @return HasMany<DefinitionChange, $this> */
+    public function definitionChanges(): HasMany
+    {
+        return $this->hasMany(DefinitionChange::class);
+    }
+
     /** @return HasMany<Viewer, $this> */
     public function viewers(): HasMany
     {

@@ -6,7 +6,11 @@ namespace App\Remember;
 
 use App\Models\Channel;
 use App\Models\Emote as Row;
+use App\Models\User;
+use App\Storage\Definitions\DefinitionHistory;
+use App\Storage\Definitions\Emotes;
 use App\Write\LookThrough;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -24,7 +28,11 @@ final readonly class EmotesController
     /** Characters of all pictures of a channel together: they travel with the pack, which has a limit of its own. */
     private const ALL_PICTURES = 1_000_000;
 
-    public function store(Request $request, Channel $channel): RedirectResponse
+    public function __construct(private DefinitionHistory $history)
+    {
+    }
+
+    public function store(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
     {
         $word = trim($request->string('word')->value());
         $picture = self::picture($request->file('picture'));
@@ -39,16 +47,16 @@ final readonly class EmotesController
         if ($problem !== null) {
             return redirect()->to(route('remember', $channel).'#emotes')->withInput()->with('notice', $problem);
         }
-        Row::query()->create(['channel_id' => $channel->id, 'stable_id' => $word, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]);
+        $this->history->change($channel, new Emotes, $word, $user, null, static fn () => Row::query()->create(['channel_id' => $channel->id, 'stable_id' => $word, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]));
 
         LookThrough::dispatch($channel->id);
 
         return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$word} is an emote now.");
     }
 
-    public function destroy(Channel $channel, Row $emote): RedirectResponse
+    public function destroy(Channel $channel, Row $emote, #[CurrentUser] User $user): RedirectResponse
     {
-        $emote->delete();
+        $this->history->change($channel, new Emotes, $emote->word, $user, null, static fn () => $emote->delete());
         LookThrough::dispatch($channel->id);
 
         return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$emote->word} is no emote any more.");

@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
+use App\Models\User;
+use App\Storage\Definitions\ChangedMeanwhile;
+use App\Storage\Definitions\DefinitionHistory;
+use App\Storage\Definitions\Limits;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use SilverParrot\Pack\Flood;
@@ -12,7 +17,7 @@ use SilverParrot\Pack\Flood;
 /** How often the parrot answers at most, over all commands. */
 final class FloodController
 {
-    public function __invoke(Request $request, Channel $channel): RedirectResponse
+    public function __invoke(Request $request, Channel $channel, DefinitionHistory $history, #[CurrentUser] User $user): RedirectResponse
     {
         $typed = [];
         foreach (['person', 'channel'] as $name) {
@@ -21,7 +26,11 @@ final class FloodController
                 return redirect()->route('write', $channel)->withInput()->with('notice', "“{$typed[$name]}” is no number of answers: a whole number from 0 (no limit) to ".Flood::MOST.'. Nothing was changed.');
             }
         }
-        $channel->update(['flood_person' => (int) $typed['person'], 'flood_channel' => (int) $typed['channel']]);
+        try {
+            $history->change($channel, new Limits, '', $user, $request->integer('seen'), static fn () => $channel->update(['flood_person' => (int) $typed['person'], 'flood_channel' => (int) $typed['channel']]));
+        } catch (ChangedMeanwhile) {
+            return redirect()->route('write', $channel)->withInput()->with('notice', ChangedMeanwhile::NOTICE);
+        }
 
         return redirect()->route('write', $channel)->with('notice', 'So it is in the draft; the air follows with the next edition.');
     }

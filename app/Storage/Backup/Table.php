@@ -40,6 +40,7 @@ final readonly class Table
             $numbered('goods'),
             $numbered('ladders'),
             new self('changes', ['id'], 'channel_id', ['user_id' => 'users', 'command_id' => 'commands'], ['command_id']),
+            $numbered('definition_changes', 'user_id', 'users'),
             $numbered('editions', 'user_id', 'users'),
             $numbered('viewers'),
             $numbered('counter_numbers', 'viewer_id', 'viewers'),

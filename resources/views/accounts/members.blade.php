@@ -14,6 +14,7 @@
                     <form method="post" action="{{ route('members.withdraw', [$channel, $invitation]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="Withdraw the invitation as {{ $invitation->role->value }}">Withdraw</button></form></li>
             @endforeach
         </ul>
+        @include('partials.changes', ['kind' => 'members'])
         <h2>Invite somebody</h2>
         @if (session('link'))
             <p class="line-field"><label for="link">Share this link. It works once, within seven days, for whoever joins with it first:</label>

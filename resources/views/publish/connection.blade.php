@@ -4,7 +4,8 @@
         <section class="page" id="left-page" aria-label="Where the parrot speaks">
             <div class="page-head"><h1>Where the parrot speaks</h1><a class="plain" href="{{ route('publish', $channel) }}">Back to the draft</a></div>
             <form method="post" action="{{ route('publish.connection', $channel) }}" autocomplete="off" class="sentences">
-                @csrf @method('put')
+                @csrf @method('put') <input type="hidden" name="seen" value="{{ App\Storage\Definitions\DefinitionHistory::revision($channel, new App\Storage\Definitions\Connection) }}">
+                @if ($said('where'))<p class="problem">{{ $said('where') }}</p>@endif
                 <p><label><input type="radio" name="where" value="harbour" @checked($form->isHarbour)> In the harbour, the simulated chat on this machine.</label></p>
                 <p><label><input type="radio" name="where" value="server" @checked(! $form->isHarbour)> In a chat that speaks IRC:</label></p>
                 <div class="indented">
@@ -22,11 +23,13 @@
                 </div>
                 <p><button class="strong">Let it speak there</button></p>
             </form>
+            @include('partials.changes', ['kind' => 'connection'])
             <h2>How long lines are kept</h2>
-            <form method="post" action="{{ route('publish.keep', $channel) }}">@csrf @method('put')
+            <form method="post" action="{{ route('publish.keep', $channel) }}">@csrf @method('put') <input type="hidden" name="seen" value="{{ App\Storage\Definitions\DefinitionHistory::revision($channel, new App\Storage\Definitions\Keeping) }}">
                 <p>What was heard, said and refused is kept for <input name="keep_days" value="{{ old('keep_days', $channel->keep_days) }}" class="blank short" inputmode="numeric" maxlength="3" aria-label="Days for which lines are kept"> days, then forgotten. <button class="as-link">Keep to that</button></p>
                 @error('keep_days')<p class="problem">{{ $message }}</p>@enderror
             </form>
+            @include('partials.changes', ['kind' => 'keeping'])
         </section>
         <section class="page facing" id="right-page" aria-label="What to know">
             <div class="page-head"><h2>What to know</h2></div>

@@ -62,6 +62,7 @@
                     <button class="plain">Add it</button></p>
                 </form>
             @endif
+            @include('partials.changes', ['kind' => 'emotes'])
         </section>
         <section class="page facing" id="right-page" aria-label="How it came about">
             <div class="page-head"><h2>How it came about</h2></div>

@@ -10,7 +10,7 @@
             </div>
             @include('write.partials.entries')
             <form method="post" action="{{ route('write.flood', $channel) }}" class="flood">
-                @csrf @method('put')
+                @csrf @method('put') <input type="hidden" name="seen" value="{{ App\Storage\Definitions\DefinitionHistory::revision($channel, new App\Storage\Definitions\Limits) }}">
                 <h2 class="group">Over all commands</h2>
                 @can('write', $channel)
                     <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most <input name="person" value="{{ old('person', $channel->flood_person) }}" class="blank short" inputmode="numeric" maxlength="4" aria-label="Answers to one person; 0 for no limit"> times, and everybody together <input name="channel" value="{{ old('channel', $channel->flood_channel) }}" class="blank short" inputmode="numeric" maxlength="4" aria-label="Answers to everybody together; 0 for no limit"> times. <button class="as-link">keep it so</button></p>
@@ -18,6 +18,7 @@
                     <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most {{ $channel->flood_person }} times, and everybody together {{ $channel->flood_channel }} times.</p>
                 @endcan
             </form>
+            @include('partials.changes', ['kind' => 'limits'])
         </section>
         <aside class="margin" id="margin" aria-label="Why">@include('rehearse.partials.whys', ['heard' => $tried->heard])</aside>
         <section class="page facing" id="right-page" aria-label="Simulated chat">@include('rehearse.partials.chat', ['row' => null, 'canKeep' => true, 'withDraft' => false, 'isAnswer' => false])</section>

@@ -6,6 +6,7 @@ namespace Tests\Feature\Accounts;
 
 use App\Accounts\Invitations;
 use App\Models\Channel;
+use App\Models\DefinitionChange;
 use App\Models\Role;
 use App\Publish\Editions;
 use App\Storage\CommandRows;
@@ -104,6 +105,7 @@ final class StrangersTest extends TestCase
         app(Invitations::class)->issue($this->cove, Role::Reader, $this->wren);
         $values['invitation'] = $this->cove->invitations()->firstOrFail()->id;
         $values['emote'] = $this->cove->emotes()->firstOrFail()->id;
+        $values['definitionChange'] = DefinitionChange::query()->firstOrCreate(['channel_id' => $this->cove->id, 'kind' => 'limits', 'subject' => ''])->id;
         $values['viewer'] = $this->cove->viewers()->firstOrFail()->id;
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
         $routes = [];

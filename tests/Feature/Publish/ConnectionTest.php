@@ -7,6 +7,8 @@ namespace Tests\Feature\Publish;
 use App\Air\AirSettings;
 use App\Models\Channel;
 use App\Models\Role;
+use App\Storage\Definitions\Connection;
+use App\Storage\Definitions\DefinitionHistory;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilverParrot\Chat\ChatProfile;
@@ -24,7 +26,7 @@ final class ConnectionTest extends TestCase
 
     public function test_a_chat_server_is_kept_and_its_secret_is_neither_readable_nor_shown_again(): void
     {
-        $this->put(route('publish.connection', $this->cove), self::GOOD)->assertRedirect(route('publish', $this->cove));
+        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD)->assertRedirect(route('publish', $this->cove));
         $kept = DB::table('channels')->where('id', $this->cove->id)->first();
         self::assertNotNull($kept);
         self::assertStringNotContainsString('oakum', json_encode($kept, JSON_THROW_ON_ERROR));
@@ -39,13 +41,13 @@ final class ConnectionTest extends TestCase
 
     public function test_a_secret_never_goes_where_it_was_not_meant_for(): void
     {
-        $this->put(route('publish.connection', $this->cove), self::GOOD);
-        $this->put(route('publish.connection', $this->cove), ['secret' => '', 'room' => 'other'] + self::GOOD)->assertRedirect();
+        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD);
+        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['secret' => '', 'room' => 'other'] + self::GOOD)->assertRedirect();
         self::assertSame('tar & oakum', $this->cove->refresh()->chat_secret, 'the same server and account: it is kept');
         foreach ([['host' => 'elsewhere.example'], ['port' => '6698'], ['account' => 'another'], ['sign_in' => 'password']] as $changed) {
-            $this->put(route('publish.connection', $this->cove), $changed + ['secret' => ''] + self::GOOD)->assertUnprocessable()->assertSee('Give the secret');
+            $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + $changed + ['secret' => ''] + self::GOOD)->assertUnprocessable()->assertSee('Give the secret');
         }
-        $this->put(route('publish.connection', $this->cove), ['sign_in' => 'none'] + self::GOOD)->assertRedirect();
+        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['sign_in' => 'none'] + self::GOOD)->assertRedirect();
         self::assertNull($this->cove->refresh()->chat_secret);
     }
 
@@ -69,15 +71,15 @@ final class ConnectionTest extends TestCase
     #[DataProvider('mistakes')]
     public function test_a_mistake_is_told_beside_its_place_and_nothing_typed_is_lost(array $typed, string $told): void
     {
-        $this->put(route('publish.connection', $this->cove), $typed + self::GOOD)->assertUnprocessable()->assertSee($told)->assertSee('aria-invalid', false)->assertSee('value="'.e($typed['nick'] ?? self::GOOD['nick']).'"', false);
+        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + $typed + self::GOOD)->assertUnprocessable()->assertSee($told)->assertSee('aria-invalid', false)->assertSee('value="'.e($typed['nick'] ?? self::GOOD['nick']).'"', false);
         self::assertNull($this->cove->refresh()->chat_server);
     }
 
     public function test_only_the_streamer_chooses_and_the_harbour_needs_nothing(): void
     {
-        $this->actingAs($this->member('Ilse', Role::Author))->put(route('publish.connection', $this->cove), self::GOOD)->assertForbidden();
-        $this->actingAs($this->wren)->put(route('publish.connection', $this->cove), self::GOOD);
-        $this->put(route('publish.connection', $this->cove), ['where' => 'harbour'])->assertRedirect();
+        $this->actingAs($this->member('Ilse', Role::Author))->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD)->assertForbidden();
+        $this->actingAs($this->wren)->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD);
+        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['where' => 'harbour'])->assertRedirect();
         self::assertSame([null, null], [$this->cove->refresh()->chat_server, $this->cove->chat_secret]);
         self::assertTrue(AirSettings::of(config())->addressOf($this->cove)->isNear);
     }

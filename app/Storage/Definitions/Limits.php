@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage\Definitions;
+
+use App\Models\Channel;
+
+/** How often the parrot answers at most, over all commands. */
+final class Limits implements Definition
+{
+    public function key(): string
+    {
+        return 'limits';
+    }
+
+    public function isForTheStreamer(): bool
+    {
+        return false;
+    }
+
+    public function read(Channel $channel, string $subject): array
+    {
+        return ['flood_person' => $channel->flood_person, 'flood_channel' => $channel->flood_channel];
+    }
+
+    public function put(Channel $channel, string $subject, ?array $state): void
+    {
+        $channel->update($state ?? []);
+    }
+
+    public function tell(string $subject, ?array $before, ?array $after): string
+    {
+        $number = static fn (?array $of, string $key): string => is_int($of[$key] ?? null) ? (string) $of[$key] : '–';
+
+        return "answers to one person: {$number($before, 'flood_person')} → {$number($after, 'flood_person')}, to everybody: {$number($before, 'flood_channel')} → {$number($after, 'flood_channel')}";
+    }
+}
