@@ -16,6 +16,7 @@ use Illuminate\Support\Str;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\Steps\Step;
+use SilverParrot\Hearing\Triggered;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse as Response;
 use SilverParrot\Pack\Delivery;
@@ -66,11 +67,15 @@ final class CommandRows
                 throw new SavedMeanwhile($current);
             }
             $this->mustBeFree($channel, $command, $current);
-            $before = $current === null ? null : CommandFormat::write(self::toCore($current));
+            $was = $current === null ? null : self::toCore($current);
+            $before = $was === null ? null : CommandFormat::write($was);
             $command = self::identified($channel, $command, $current);
             $saved = $current ?? new Row(['channel_id' => $channel->id, 'revision' => 0]);
             $saved->fill(self::columns($command))->fill(['revision' => $saved->revision + 1])->save();
             $this->replaceParts($saved, $command);
+            if ($was !== null) {
+                $this->renameInExpectations($saved, $was->triggers, $command->triggers);
+            }
             Change::query()->create(['channel_id' => $channel->id, 'user_id' => $by->id, 'command_id' => $saved->id, 'kind' => $before === null ? 'made' : 'saved', 'before' => $before, 'after' => CommandFormat::write($command)]);
 
             return $saved;
@@ -105,6 +110,18 @@ final class CommandRows
     public function expect(Row $row, Expectation $expectation): ExpectationRow
     {
         return ExpectationRow::query()->create(['channel_id' => $row->channel_id, 'command_id' => $row->id, 'document' => ExpectationFormat::write($expectation)]);
+    }
+
+    /** What was kept as right goes on being asked of this command under the name it has now. */
+    private function renameInExpectations(Row $row, Triggers $from, Triggers $to): void
+    {
+        foreach ($row->expectations as $expectation) {
+            $line = $expectation->document['line'] ?? null;
+            $renamed = is_string($line) ? Triggered::renamed($line, $from, $to) : $line;
+            if ($renamed !== $line) {
+                $expectation->update(['document' => ['line' => $renamed] + $expectation->document]);
+            }
+        }
     }
 
     /** The id stays for good; a new command keeps its own, as when it is brought from a document, unless another has it. */

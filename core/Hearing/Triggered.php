@@ -6,6 +6,7 @@ namespace SilverParrot\Hearing;
 
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Ends;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
@@ -44,6 +45,18 @@ final readonly class Triggered
         }
 
         return $nearest === null ? null : [$first, $nearest];
+    }
+
+    /** The line as it is said after a command was renamed: a first word that the command lost becomes the one it is called by. */
+    public static function renamed(string $line, Triggers $from, Triggers $to): string
+    {
+        [$first, $words] = self::split($line);
+        $has = static fn (Triggers $triggers): bool => in_array(Fold::caseless($first), array_map(Fold::caseless(...), $triggers->all()), true);
+        if (! $has($from) || $has($to)) {
+            return $line;
+        }
+
+        return $words === '' ? $to->word : $to->word.' '.$words;
     }
 
     /**

@@ -15,11 +15,13 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Triggered;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Triggers;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Value\Moment;
 use Tests\Core\Response\World;
@@ -46,6 +48,15 @@ final class TalkerTest extends TestCase
         self::assertSame('silent: nothing is called !tidee: did you mean !tide?', $why[1]);
         $why = $this->why($this->hear($this->rehearsal(Command::saying('!tide', 'x')), '!anchor'));
         self::assertSame('silent: nothing is called !anchor', $why[1]);
+    }
+
+    public function test_a_line_is_said_as_the_renamed_command_is_called(): void
+    {
+        $from = new Triggers('!tide', ['!flut']);
+        foreach (['!TIDE  porth  and more' => '!ebb porth  and more', '!flut' => '!ebb', '!tides porth' => '!tides porth', 'the !tide' => 'the !tide', '' => ''] as $line => $renamed) {
+            self::assertSame($renamed, Triggered::renamed($line, $from, new Triggers('!ebb')), $line);
+        }
+        self::assertSame('!tide porth', Triggered::renamed('!tide porth', $from, new Triggers('!ebb', ['!Tide'])), 'it is an alias now');
     }
 
     public function test_levels_admit_any_of_some_or_at_least_one_and_the_streamer_always(): void

@@ -101,6 +101,20 @@ final class CommandsTest extends TestCase
         $this->post($undo)->assertSessionHas('notice', 'There is nothing to undo.');
     }
 
+    public function test_what_was_kept_as_right_is_asked_under_the_new_name(): void
+    {
+        $row = $this->command('!crew');
+        foreach (['!crew of the tern', "\u{200B}!CREW", '!mates all'] as $line) {
+            app(CommandRows::class)->expect($row, new Expectation($line, 'bram', ['x'], new Moment(1000), '1', 'e'));
+        }
+        $lines = fn (): array => array_map(static fn (Expectation $kept): string => $kept->line, CommandRows::toCore($row->fresh(['responses', 'aliases', 'expectations']))->about->expectations);
+        $save = fn (array $as) => $this->put(route('write.update', [$this->cove, $row]), $this->fields($as + ['revision' => (string) $row->fresh()?->revision]))->assertSessionHasNoErrors()->assertRedirect();
+        $save(['trigger' => '!hands', 'aliases' => '!mates']);
+        self::assertSame(['!hands of the tern', '!hands', '!mates all'], $lines());
+        $save(['trigger' => '!deckhands', 'aliases' => '!hands']);
+        self::assertSame(['!hands of the tern', '!hands', '!deckhands all'], $lines(), 'a name that is still its own stays');
+    }
+
     public function test_switching_and_duplicating(): void
     {
         $this->post(route('write.switch', [$this->cove, $this->command('!tide')]));
