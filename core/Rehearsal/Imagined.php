@@ -43,6 +43,9 @@ final class Imagined implements Readings, View
 
     public function value(Key $key): null|bool|int|string|array
     {
+        if ($key->kind === Kind::ListPosition) {
+            return $this->somewhere($key->name);
+        }
         $id = $key->id();
         if (! array_key_exists($id, $this->chosen)) {
             $options = $this->options($key);
@@ -124,6 +127,25 @@ final class Imagined implements Readings, View
         $counts = [$of(Limits::COUNTER - 1), $of(Limits::COUNTER), $of(-Limits::COUNTER), ...array_map($of, $this->numbers)];
 
         return array_values(array_unique($counts));
+    }
+
+    /**
+     * In the middle of a list, by luck, so that each attempt meets other items. The round is the same for all attempts:
+     * to shuffle ten thousand items for each takes seconds.
+     *
+     * @return array{last: string, place: int, round: string}|null
+     */
+    private function somewhere(string $list): ?array
+    {
+        foreach ($this->pack->lists as $one) {
+            if (Fold::caseless($one->id) === $list && $one->items !== []) {
+                $place = crc32("{$this->attempt} $list") % count($one->items);
+
+                return ['last' => $one->items[$place]->id, 'place' => $place, 'round' => 'imagined'];
+            }
+        }
+
+        return null;
     }
 
     private function place(string $id, int $count): int

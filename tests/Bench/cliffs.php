@@ -27,23 +27,9 @@ use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
+use Tests\Bench\Budget;
 
-$missed = 0;
-/** Milliseconds of one, the median of several rounds. */
-$time = static function (string $what, float $most, int $times, callable $work) use (&$missed): void {
-    $work(0);
-    $rounds = [];
-    for ($round = 0; $round < 9; $round++) {
-        $since = hrtime(true);
-        for ($i = 1; $i <= $times; $i++) {
-            $work($round * $times + $i);
-        }
-        $rounds[] = (hrtime(true) - $since) / 1e6 / $times;
-    }
-    sort($rounds);
-    $missed += $rounds[4] > $most ? 1 : 0;
-    printf("%-60s %8.4f ms of at most %.4f%s\n", $what, $rounds[4], $most, $rounds[4] > $most ? ', MISSED' : '');
-};
+$budget = new Budget;
 $tamsin = Person::known('1', 'tamsin', 'Tamsin', Levels::of());
 $channel = Pack::blank()->channel;
 
@@ -53,19 +39,19 @@ foreach ([100, 50_000] as $keys) {
         $memory[Key::field('pebbles', "p$i")->id()] = $i;
     }
     $rehearsal = new Rehearsal(new Pack($channel, commands: [Command::saying('!a', 'x')]), new Situation($memory), '1', ChatProfile::stream(), traced: false);
-    $time("rehearsal, one silent line, $keys keys of memory", 0.015, 500, static fn (int $i) => $rehearsal->line("line $i", $tamsin, 'hello there', new Moment($i * 1000)));
+    $budget->of("rehearsal, one silent line, $keys keys of memory", 0.015, 500, static fn (int $i) => $rehearsal->line("line $i", $tamsin, 'hello there', new Moment($i * 1000)));
 }
 
 $items = array_map(static fn (int $i): WeightedText => new WeightedText("knot $i"), range(1, 10_000));
 $list = static fn (): Rehearsal => new Rehearsal(new Pack($channel, commands: [Command::saying('!a', '[list.knots]')->gated(Cooldown::none())], lists: ['knots' => new TextList('knots', $items, DrawOrder::Shuffled)], flood: new Flood(0, 0)), new Situation, '1', ChatProfile::stream(), traced: false);
-$time('a shuffled list of 10,000, first draw', 100, 1, static fn (int $i) => $list()->line('first', $tamsin, '!a', new Moment(0)));
+$budget->of('a shuffled list of 10,000, first draw', 100, 1, static fn (int $i) => $list()->line('first', $tamsin, '!a', new Moment(0)));
 $drawn = $list();
-$time('a shuffled list of 10,000, a draw after it', 0.25, 200, static fn (int $i) => $drawn->line("line $i", $tamsin, '!a', new Moment($i)));
+$budget->of('a shuffled list of 10,000, a draw after it', 0.25, 200, static fn (int $i) => $drawn->line("line $i", $tamsin, '!a', new Moment($i)));
 
 $many = new Pack($channel, commands: array_map(static fn (int $i): Command => Command::saying("!command$i", 'x'), range(1, 2_000)));
 $talker = new Talker;
 foreach (['hello there', '!comand77'] as $line) {
-    $time("a line with trace, 2,000 commands: “{$line}”", 0.05, 200, static fn (int $i) => $talker->hear(new ChatLine("line $i", $tamsin, $line, new Moment(0)), new World($many, new WholeView, new CannedReadings, new Moment(0), new KeyedChance('1', "line $i"), ChatProfile::stream(), true)));
+    $budget->of("a line with trace, 2,000 commands: “{$line}”", 0.05, 200, static fn (int $i) => $talker->hear(new ChatLine("line $i", $tamsin, $line, new Moment(0)), new World($many, new WholeView, new CannedReadings, new Moment(0), new KeyedChance('1', "line $i"), ChatProfile::stream(), true)));
 }
 
-exit($missed === 0 ? 0 : 1);
+exit($budget->exitCode());

@@ -33,9 +33,10 @@ final readonly class Bench implements Verb
         $bench = $this->paths->project.'/tests/Bench';
         [$ratios] = Shell::run([...$php, "$bench/run.php", $arguments->text('--rounds') ?? '9'], $this->paths->project, heard: $this->terminal->say(...));
         [$cliffs] = Shell::run([...$php, "$bench/cliffs.php"], $this->paths->project, heard: $this->terminal->say(...));
+        [$pages] = Shell::run([...$php, "$bench/pages.php"], $this->paths->project, heard: $this->terminal->say(...));
         [$latency] = Shell::run([...$php, "$bench/latency.php"], $this->paths->project, heard: $this->terminal->say(...));
         [$air] = Shell::run([...$php, "$bench/air.php"], $this->paths->project, heard: $this->terminal->say(...));
 
-        return max($ratios, $cliffs, $latency, $air);
+        return max($ratios, $cliffs, $pages, $latency, $air);
     }
 }

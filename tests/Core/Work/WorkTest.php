@@ -23,8 +23,11 @@ use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
+use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Response;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
@@ -70,6 +73,21 @@ final class WorkTest extends TestCase
             self::assertStringStartsWith('knot ', $first[0] ?? '');
             self::assertGreaterThan(15, count(array_unique($said)), $order->value);
         }
+    }
+
+    public function test_the_longest_answer_is_sought_without_shuffling_for_each_attempt(): void
+    {
+        $asks = static function (int $count): int {
+            $items = array_map(static fn (int $i): WeightedText => new WeightedText("knot $i".($i === 7 ? ' and a very long bit of line' : '')), range(1, $count));
+            $pack = new Pack(Pack::blank()->channel, lists: ['knots' => new TextList('Knots', $items, DrawOrder::Shuffled)]);
+            [$response, $profile] = [Response::of('[list.knots]'), ChatProfile::stream()];
+            $prospect = Forecast::of($response, $pack, $profile, ['!a']);
+            $seek = static fn (): ?LongestAnswer => LongestAnswer::of($response, $prospect, $pack, $profile, ['!a'], new Moment(0));
+            self::assertStringStartsWith('knot ', $seek()->text ?? '');
+
+            return self::asked($seek);
+        };
+        self::assertEqualsWithDelta($asks(100), $asks(10_000), self::MOST);
     }
 
     public function test_a_traced_line_that_sets_nothing_off_seeks_what_was_meant_only_when_somebody_asks(): void
