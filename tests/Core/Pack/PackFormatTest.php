@@ -8,10 +8,14 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Channel;
+use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\Triggers;
@@ -57,6 +61,26 @@ final class PackFormatTest extends TestCase
         self::assertEquals($pack, $again);
         self::assertSame(['c1', ['1', '0']], [$again->commands[0]->id, array_map(static fn (CommandResponse $one): string => $one->id, $again->commands[0]->responses)]);
         self::assertSame($list->ids(), $again->lists['knots']->ids());
+    }
+
+    /** A document leaves out what is as it is by itself: what is next to that is written. */
+    public function test_what_is_nearly_as_it_is_by_itself_is_written_and_read_the_same(): void
+    {
+        foreach ([-1, 0, 1, 2, 3] as $number) {
+            $count = max(0, $number);
+            $weight = max(1, $number);
+            $pack = new Pack(
+                self::channel(),
+                commands: [Command::saying('!tide', new CommandResponse([new Say('high')], $weight))->gated(new Cooldown(8 + $count, 60 + $number))],
+                lists: ['knots' => new TextList('knots', [new WeightedText('reef knot', $weight), new WeightedText('bowline', 4 - $weight)])],
+                counters: ['planks' => new Counter('planks', start: $number, floor: $number, ceiling: $number), 'ropes' => new Counter('ropes', floor: null)],
+                goods: ['tea' => new Goods('tea', $count)],
+                flood: new Flood(5 + $number, 20 - $number),
+            );
+            [$again, $findings] = PackFormat::read(PackFormat::write($pack));
+            self::assertSame([], $findings, (string) $number);
+            self::assertEquals($pack, $again, (string) $number);
+        }
     }
 
     public function test_a_response_of_several_steps_is_written_and_read_the_same(): void
