@@ -25,14 +25,16 @@ final readonly class MariaDbStandings implements Standings
         $top = [];
         for ($from = 0; count($top) < $count; $from += self::AT_ONCE) {
             // The index gives the best first; of equals beyond these, whoever has the lower number stands before.
+            /** @var list<object{service: string, service_id: string, login: string, name: string, levels: string, tier: int, first_seen: string|null, last_seen: string|null, lines: int|null, amount: int}> $rows */
             $rows = $this->connection->select(
                 'SELECT v.*, b.amount FROM (SELECT viewer_id, amount FROM balances WHERE channel_id = ? AND kind = ? AND unit = ? ORDER BY amount DESC LIMIT '.self::AT_ONCE." OFFSET $from) b
                  JOIN viewers v ON v.id = b.viewer_id",
                 [$this->channel, Balances::FIELD, $field],
             );
+            usort($rows, static fn (object $a, object $b): int => $b->amount <=> $a->amount ?: $a->login <=> $b->login);
             foreach ($rows as $row) {
-                /** @var object{service: string, service_id: string, login: string, name: string, levels: string, tier: int, first_seen: string|null, last_seen: string|null, lines: int|null, amount: int} $row */
-                $person = $row->name === '' ? null : Person::fromRecord(People::record($row));
+                // Made of those alone who are asked for: it is most of the time that this takes.
+                $person = $row->name === '' || count($top) >= $count ? null : Person::fromRecord(People::record($row));
                 if ($person !== null) {
                     $top[] = [$person, $row->amount];
                 }
@@ -41,8 +43,7 @@ final readonly class MariaDbStandings implements Standings
                 break;
             }
         }
-        usort($top, static fn (array $a, array $b): int => $b[1] <=> $a[1] ?: $a[0]->login <=> $b[0]->login);
 
-        return array_slice($top, 0, $count);
+        return $top;
     }
 }

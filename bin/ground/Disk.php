@@ -19,6 +19,12 @@ final class Disk
         return $free !== false && $free < $wanted;
     }
 
+    /** For what need not outlive the machine: a folder in memory, where nothing waits for a disk, if there is such a one with room. */
+    public static function inMemory(int $wanted, string $otherwise): string
+    {
+        return is_writable('/dev/shm') && ! self::isFull('/dev/shm', $wanted) ? '/dev/shm' : $otherwise;
+    }
+
     public static function write(string $file, string $text, int $mode = 0o600): void
     {
         $part = $file.'.part';

@@ -20,9 +20,7 @@ final readonly class TestDatabase
 
     public static function start(Paths $paths): self
     {
-        $memory = '/dev/shm';
-        $base = is_writable($memory) && ! Disk::isFull($memory, 2 * Disk::ROOM_FOR_DATA) ? $memory : $paths->home;
-        $folder = $base.'/parrot-test-'.getmypid();
+        $folder = Disk::inMemory(2 * Disk::ROOM_FOR_DATA, $paths->home).'/parrot-test-'.getmypid();
         mkdir($folder, 0o700, true);
         $until = microtime(true) + 60;
         for ($port = Port::firstFreeFrom(23307); ; $port = Port::firstFreeFrom($port + 1)) {

@@ -52,7 +52,7 @@ try {
         $left = $app->make(Findings::class)->of($cove, null)->left;
     } while ($left > 0);
     $budget->of('search after a key, 200 of 2,000 commands', 30, 1, static fn () => $app->make(FindCommands::class)->in($cove, 'more'));
-    $budget->of('the publish page, 2,000 commands', 300, 1, static fn () => $app->make(LookBetween::class)->at($cove));
+    $budget->of('the publish page, 2,000 commands', 500, 1, static fn () => $app->make(LookBetween::class)->at($cove));
 
     $definition = static fn (int $i): array => ['channel_id' => $cove->id, 'stable_id' => "d$i", 'name' => "d$i", 'name_folded' => "d$i"];
     $thousand = static fn (string $table, array $more): bool => DB::table($table)->insert(array_map(static fn (int $i): array => $definition($i) + $more, range(1, 1_000)));
@@ -60,13 +60,13 @@ try {
     $thousand('counters', ['scope' => 'channel', 'start' => 0, 'reset' => 'never']);
     $thousand('lists', ['draw_order' => 'free']);
     DB::statement("INSERT INTO list_items (channel_id, stable_id, list_id, position, text, weight) SELECT l.channel_id, CONCAT('n', s.seq), l.id, 100 + s.seq, CONCAT('item ', s.seq), 1 FROM lists l, seq_1_to_5 s WHERE l.stable_id LIKE 'd%'");
-    DB::statement("INSERT INTO list_items (channel_id, stable_id, list_id, position, text, weight) SELECT channel_id, CONCAT('k', s.seq), id, 1000 + s.seq, CONCAT('knot ', s.seq), 1 FROM lists, seq_1_to_10000 s WHERE name = 'knots'");
     DB::statement('ANALYZE TABLE facts, counters, lists, list_items');
+    $budget->of('the reference beside the text, 3,000 definitions', 200, 1, static fn () => $app->make(ReferenceController::class)($cove));
     $standings = new MariaDbStandings(DB::connection(), $cove->id);
     $budget->of('ranking, 200,000 viewers', 5, 20, static fn () => $standings->top('pebbles', 10));
+    DB::statement("INSERT INTO list_items (channel_id, stable_id, list_id, position, text, weight) SELECT channel_id, CONCAT('k', s.seq), id, 1000 + s.seq, CONCAT('knot ', s.seq), 1 FROM lists, seq_1_to_10000 s WHERE name = 'knots'");
     $preview = static fn (int $i) => $app->make(Preview::class)->of($cove, Command::saying('!new', "[caller] ties [list.knots] $i"), 0, '', '');
     $budget->of('a preview after a key, 3,000 definitions, a list of 10,000', 150, 1, $preview);
-    $budget->of('the reference beside the text, 3,000 definitions', 200, 1, static fn () => $app->make(ReferenceController::class)($cove));
 } finally {
     $database->end();
 }
