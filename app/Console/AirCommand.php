@@ -9,6 +9,7 @@ use Amp\Socket\ServerSocket;
 use Amp\Socket\SocketException;
 use App\Air\Air;
 use App\Air\AirSettings;
+use App\Air\KeptStatementsConnector;
 use App\Publish\Editions;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Config\Repository;
@@ -26,6 +27,8 @@ final class AirCommand extends Command
     public function handle(Connection $connection, Editions $editions, Repository $config): int
     {
         ini_set('memory_limit', $config->string('air.memory'));
+        $this->laravel->bind('db.connector.mariadb', KeptStatementsConnector::class);
+        $connection->disconnect();
         $this->awaitTables($connection);
         $port = $this->option('stream-port');
         (new Air($connection, $editions, AirSettings::of($config)))->run($this->streams(is_string($port) ? (int) $port : $config->integer('air.stream_port')));
