@@ -15,6 +15,7 @@ use SilverParrot\Memory\Kind;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\OwnerKind;
 use SilverParrot\Memory\Reads;
+use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
@@ -42,6 +43,8 @@ final readonly class Remembered
     {
         $pack = $this->assembler->names($channel);
         $now = Moment::of(now());
+        // The demo gives some of its cast numbers; these are nobody whom the chat has seen, and have their names here alone.
+        $cast = array_combine(array_map(static fn (CastMember $one): string => $one->person()->id, $pack->cast), array_map(static fn (CastMember $one): string => $one->person()->name, $pack->cast));
         $stream = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(Key::stream()));
         $told = [];
         foreach ($pack->counters as $counter) {
@@ -49,7 +52,7 @@ final readonly class Remembered
             $numbers = [];
             foreach ($this->rowsOf($channel, $counter) as [$owner, $scope, $kept]) {
                 if ($counter->scope->hasOwner($owner)) {
-                    $numbers[] = ['owner' => $owner->id, 'scope' => $scope, 'number' => Counted::number($counter, $kept, $period)];
+                    $numbers[] = ['owner' => $owner->id, 'scope' => $owner->kind === OwnerKind::Viewer ? $cast[$owner->of] ?? $scope : $scope, 'number' => Counted::number($counter, $kept, $period)];
                 }
             }
             usort($numbers, static fn (array $a, array $b): int => $b['number'] <=> $a['number'] ?: $a['scope'] <=> $b['scope']);

@@ -32,7 +32,8 @@ final class ShotsTest extends BrowserTestCase
         $this->take("$folder/command-dark.png");
 
         $page->script("document.documentElement.dataset.bsTheme = 'light'");
-        $page->go($this->url('/channels/1/publish'))->sees('Connected to the chat');
+        $page->press('Did you mean caller?')->press('Save')->sees('!tide is saved.');
+        $page->go($this->url('/channels/1/publish'))->sees('Connected to the chat')->sees('of the real chat');
         $this->take("$folder/publish.png");
 
         $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');

@@ -36,6 +36,11 @@ final class MemoryTest extends TestCase
         self::assertSame(400, $this->kept(Key::counter('planks')));
     }
 
+    public function test_a_number_of_somebody_in_the_cast_stands_with_the_name(): void
+    {
+        $this->get(route('remember', $this->cove))->assertSeeInOrder(['counter.biscuits', 'Pia', 'value="6"'], false)->assertDontSee('>cast-pia<', false);
+    }
+
     public function test_what_a_counter_has_no_number_for_is_refused_and_breaks_no_page(): void
     {
         foreach (['planks' => ['7', '123456', 'category:Planking', 'viewer:x', "a\x1Fb"], 'splinters' => ['', '7', 'category:', 'viewer:x', 'category:'.str_repeat('w', 400)]] as $name => $owners) {
