@@ -4,14 +4,21 @@ declare(strict_types=1);
 
 namespace App\Air;
 
+use WeakMap;
+
 /** The channels that this talker speaks for, and the rooms in which it hears them. */
 final class OnAirNow
 {
     /** @var array<int, ChannelOnAir> by the channel's number */
     private array $channels = [];
 
-    /** @var array<string, array<int, ChannelOnAir>> by connection and room, then by the channel's number */
-    private array $rooms = [];
+    /** @var WeakMap<ChatConnection, array<string, array<int, ChannelOnAir>>> by room, then by the channel's number */
+    private WeakMap $rooms;
+
+    public function __construct()
+    {
+        $this->rooms = new WeakMap;
+    }
 
     /** @return array<int, ChannelOnAir> by the channel's number */
     public function all(): array
@@ -42,16 +49,18 @@ final class OnAirNow
     public function clear(): void
     {
         $this->channels = [];
-        $this->rooms = [];
+        $this->rooms = new WeakMap;
     }
 
     /** Once the connections are as the channels want them: who is heard where is looked up from then on. */
     public function seatAll(): void
     {
-        $this->rooms = [];
+        $this->rooms = new WeakMap;
         foreach ($this->channels as $channel) {
             if ($channel->chat !== null && $channel->address !== null) {
-                $this->rooms[self::seat($channel->chat, $channel->address->room)][$channel->id] = $channel;
+                $rooms = $this->rooms[$channel->chat] ?? [];
+                $rooms[$channel->address->room][$channel->id] = $channel;
+                $this->rooms[$channel->chat] = $rooms;
             }
         }
     }
@@ -59,11 +68,6 @@ final class OnAirNow
     /** @return array<int, ChannelOnAir> whose chat it is */
     public function in(ChatConnection $chat, string $room): array
     {
-        return $this->rooms[self::seat($chat, $room)] ?? [];
-    }
-
-    private static function seat(ChatConnection $chat, string $room): string
-    {
-        return spl_object_id($chat)." $room";
+        return $this->rooms[$chat][$room] ?? [];
     }
 }

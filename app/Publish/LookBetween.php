@@ -19,10 +19,10 @@ final readonly class LookBetween
 
     public function at(Channel $channel): Between
     {
-        $draft = $this->assembler->document($channel);
+        // Read once: somebody may save or drop a command meanwhile, and no finding is to stand under another's name.
+        $commands = $this->assembler->commands($channel);
+        $draft = $this->assembler->documentOf($channel, $commands);
         $air = $this->editions->onAir($channel, asPublished: true);
-        $numbers = array_map(static fn (mixed $id): int => is_int($id) ? $id : 0, $channel->commands()->orderBy('id')->pluck('id')->all());
-        $commands = array_combine($numbers, $draft->commands);
         [$broken, $expectations, $left] = $this->holdings->broken($channel, $draft, PackFormat::write($draft));
 
         return new Between($draft, $air, $this->findings->in($channel, $draft->withCommands([]), $commands), $broken, $expectations, $left, Differences::between($air, $draft));

@@ -45,13 +45,30 @@ final class Assembler
     /** All of it but the pixels of emotes, which only a document needs. */
     public function pack(Models\Channel $channel): Pack
     {
-        return self::assemble($channel, self::commands($channel), self::emotes($channel), null);
+        return self::assemble($channel, array_values($this->commands($channel)), self::emotes($channel), null);
     }
 
     /** All of it, as a document keeps it. */
     public function document(Models\Channel $channel): Pack
     {
-        return self::assemble($channel, self::commands($channel), self::emotesWithPixels($channel), null);
+        return $this->documentOf($channel, $this->commands($channel));
+    }
+
+    /** @param  array<int, Command>  $commands  the channel's, as they were read */
+    public function documentOf(Models\Channel $channel, array $commands): Pack
+    {
+        return self::assemble($channel, array_values($commands), self::emotesWithPixels($channel), null);
+    }
+
+    /** @return array<int, Command> by the row's number, in the order of a document */
+    public function commands(Models\Channel $channel): array
+    {
+        $commands = [];
+        foreach ($channel->commands()->with(['aliases', 'responses', 'expectations'])->orderBy('id')->get() as $row) {
+            $commands[$row->id] = CommandRows::toCore($row);
+        }
+
+        return $commands;
     }
 
     /**
@@ -73,12 +90,6 @@ final class Assembler
 
             return new Command(new Triggers($row->trigger), gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])), about: new Description(listed: $row->listed === 1), id: $row->stable_id);
         }));
-    }
-
-    /** @return list<Command> */
-    private static function commands(Models\Channel $channel): array
-    {
-        return array_values($channel->commands()->with(['aliases', 'responses', 'expectations'])->orderBy('id')->get()->map(CommandRows::toCore(...))->all());
     }
 
     /**

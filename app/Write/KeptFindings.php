@@ -6,6 +6,7 @@ namespace App\Write;
 
 use App\Models\Channel;
 use Illuminate\Database\Connection;
+use Illuminate\Database\QueryException;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Checks\Looked;
 use SilverParrot\Checks\NotLookedAt;
@@ -32,6 +33,9 @@ final readonly class KeptFindings
 
     /** Commands that are looked at in one go; whoever asks again goes on where that ended. */
     public const AT_ONCE = 400;
+
+    /** ER_NO_REFERENCED_ROW_2 of MariaDB. */
+    private const NO_SUCH_COMMAND = 1452;
 
     public function __construct(private Connection $connection, private Prepared $prepared)
     {
@@ -109,10 +113,17 @@ final readonly class KeptFindings
         // A check that broke off is asked again the next time.
         $rows = array_filter($rows, static fn (array $row): bool => array_filter($row['findings'], static fn (Finding $finding): bool => $finding->kind instanceof NotLookedAt) === []);
         foreach (array_chunk($rows, 200, true) as $some) {
-            $this->connection->table('command_findings')->upsert(array_map(static fn (array $row, int $number): array => [
-                'channel_id' => $channel, 'command_id' => $number, 'command_key' => $row['command_key'], 'around_key' => $row['around_key'], 'named_key' => $row['named_key'],
-                'named' => self::json($row['named']), 'findings' => self::json(array_map(self::write(...), $row['findings'])),
-            ], $some, array_keys($some)), ['command_id'], ['command_key', 'around_key', 'named_key', 'named', 'findings']);
+            try {
+                $this->connection->table('command_findings')->upsert(array_map(static fn (array $row, int $number): array => [
+                    'channel_id' => $channel, 'command_id' => $number, 'command_key' => $row['command_key'], 'around_key' => $row['around_key'], 'named_key' => $row['named_key'],
+                    'named' => self::json($row['named']), 'findings' => self::json(array_map(self::write(...), $row['findings'])),
+                ], $some, array_keys($some)), ['command_id'], ['command_key', 'around_key', 'named_key', 'named', 'findings']);
+            } catch (QueryException $exception) {
+                // One of them was dropped meanwhile: the others are looked at again the next time.
+                if (($exception->errorInfo[1] ?? 0) !== self::NO_SUCH_COMMAND) {
+                    throw $exception;
+                }
+            }
         }
     }
 

@@ -64,7 +64,7 @@ final class DefinitionHistory
         $kind = self::kind($change->kind);
 
         return $kind !== null && $this->change($channel, $kind, $change->subject, $by, null, static function () use ($channel, $kind, $change): bool {
-            $fresh = DefinitionChange::query()->whereKey($change->id)->whereNull('undone_at')->first();
+            $fresh = DefinitionChange::query()->whereKey($change->id)->where('channel_id', $channel->id)->whereNull('undone_at')->first();
             if ($fresh === null || $kind->read($channel, $change->subject) != $change->after) {
                 return false;
             }

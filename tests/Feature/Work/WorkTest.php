@@ -12,6 +12,7 @@ use App\Write\Findings;
 use App\Write\KeptFindings;
 use App\Write\Preview;
 use Closure;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Gates\ForLevels;
@@ -113,6 +114,22 @@ final class WorkTest extends TestCase
         // Finding looks at what is on the list, and what is kept is not looked at again.
         $asked = $this->asked(fn () => $this->get(route('write', ['channel' => $this->cove, 'find' => 'more'])));
         self::assertSame([], array_filter($asked, static fn (string $sql): bool => str_starts_with($sql, 'insert into `command_findings`')));
+    }
+
+    public function test_a_command_that_goes_while_the_publish_page_is_made_breaks_nothing(): void
+    {
+        $gone = $this->command('!crew')->id;
+        $isDropped = false;
+        DB::listen(static function (QueryExecuted $query) use ($gone, &$isDropped): void {
+            if (! $isDropped && str_starts_with($query->sql, 'select * from `commands`')) {
+                $isDropped = true;
+                DB::table('commands')->where('id', $gone)->delete();
+            }
+        });
+        $this->actingAs($this->wren)->get(route('publish', $this->cove))->assertOk();
+        self::assertTrue($isDropped);
+        self::assertNull(DB::table('commands')->find($gone));
+        $this->get(route('publish', $this->cove))->assertOk()->assertDontSee('!crew');
     }
 
     private function bad(string $trigger, string $text): void
