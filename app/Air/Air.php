@@ -65,7 +65,7 @@ final class Air
         $this->chats = new Chats($this->intake->hear(...), $settings->authorities);
         $this->speaker = new Speaker($this->outgoing);
         $this->watch = new StreamWatch($connection);
-        $this->holding = new Holding($connection, $editions, $settings, $lease, $this->outgoing, $this->containment, $this->onAir, $this->tell(...));
+        $this->holding = new Holding($connection, $editions, $settings, $lease, $this->outgoing, $this->speaker, $this->containment, $this->onAir, $this->tell(...));
     }
 
     public function run(?ServerSocket $streams): void
@@ -123,23 +123,24 @@ final class Air
         $this->chats->serve($this->onAir->all());
         $this->onAir->seatAll();
         $this->ofEach(fn (ChannelOnAir $channel) => Tallies::keep($channel, $this->store($channel)));
-        foreach ($this->containment->alone(fn (): array => $this->outgoing->waiting(array_keys($this->onAir->all()))) ?? [] as $number) {
-            $channel = $this->onAir->get($number);
-            if ($channel !== null) {
-                $this->containment->of($channel, fn () => $this->speaker->speak($channel));
+        $waiting = $this->containment->alone(fn (): array => $this->outgoing->waiting(array_keys($this->onAir->all())));
+        $this->ofEach(function (ChannelOnAir $channel) use ($waiting): void {
+            $channel->isBehind = $waiting === null || in_array($channel->id, $waiting, true);
+            if ($channel->isBehind) {
+                $this->speaker->speak($channel);
             }
-        }
+        });
         $this->containment->alone(fn () => $this->streams->closeStrangers());
     }
 
     private function heardIn(ChannelOnAir $channel, ChatLine $line): void
     {
         $this->containment->of($channel, function () use ($channel, $line): void {
-            $mine = $channel->hear($line);
-            if ($mine === false && $this->onAir->has($channel)) {
+            $sayings = $channel->hear($line);
+            if ($sayings === null && $this->onAir->has($channel)) {
                 $this->onAir->remove($channel->id);
-            } elseif ($mine === true) {
-                $this->speaker->speak($channel);
+            } elseif ($sayings !== null && $sayings !== []) {
+                $this->speaker->answer($channel, $sayings);
             }
         });
     }

@@ -50,6 +50,12 @@ final class ChannelOnAir
 
     private int $tallies = 0;
 
+    /** Whether something queued may still wait to be said; what another talker left does. */
+    public bool $isBehind = true;
+
+    /** @var list<Saying> what the last turn kept as handed on */
+    public array $taken = [];
+
     /** @var list<float> when something was said lately, in seconds on a clock that only goes on */
     private array $said = [];
 
@@ -116,23 +122,23 @@ final class ChannelOnAir
         return $this->pack?->channel->zone ?? new DateTimeZone('UTC');
     }
 
-    /** @return bool whether the channel is still ours, and there may be something to say */
-    public function hear(ChatLine $line): ?bool
+    /** @return list<Saying>|null what is answered; null where the channel is not ours any more */
+    public function hear(ChatLine $line): ?array
     {
         $this->seen[$line->by->id] = $line;
         $this->first[$line->by->id] ??= $line->at;
         $this->lines[$line->by->id] = ($this->lines[$line->by->id] ?? 0) + 1;
         $logged = $this->log(HeardLine::HEARD, $line->key, $line->by, $line->text, $line->at);
         if ($this->paused || $this->pack === null) {
-            return null;
+            return [];
         }
         $world = new World($this->pack, new WholeView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
         $carried = $this->driver->hear($line, $world, new Asking($this->details, $this->standings));
         if ($carried->outcome instanceof Fenced) {
-            return false;
+            return null;
         }
         if ($carried->outcome instanceof Already) {
-            return null;
+            return [];
         }
         $logged->foundBy($carried);
         // Where it waited for the outside, the log was written meanwhile.
@@ -143,7 +149,7 @@ final class ChannelOnAir
             ($this->tell)($this, $logged);
         }
 
-        return $carried->outcome->sayings !== [] ? true : null;
+        return $carried->outcome->sayings;
     }
 
     /** Higher than that of any tally before, under whichever lease. */

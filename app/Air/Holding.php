@@ -19,7 +19,7 @@ final readonly class Holding
     private Talker $talker;
 
     /** @param  Closure(ChannelOnAir, HeardLine): void  $tell  whoever reads along */
-    public function __construct(private Connection $connection, private Editions $editions, private AirSettings $settings, private Lease $lease, private Outgoing $outgoing, private Containment $containment, private OnAirNow $onAir, private Closure $tell)
+    public function __construct(private Connection $connection, private Editions $editions, private AirSettings $settings, private Lease $lease, private Outgoing $outgoing, private Speaker $speaker, private Containment $containment, private OnAirNow $onAir, private Closure $tell)
     {
         $this->talker = new Talker;
     }
@@ -65,7 +65,11 @@ final readonly class Holding
         if ($epoch === null) {
             return null;
         }
-        $store = new MariaDbStore($this->connection, $row->id, $epoch);
+        $store = new MariaDbStore($this->connection, $row->id, $epoch, function (array $sayings) use ($row): bool {
+            $channel = $this->onAir->get($row->id);
+
+            return $channel !== null && $this->speaker->takes($channel, $sayings);
+        });
         $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new KnownDetails($this->settings->details, $row->login), $this->tell, $row->profile(), new MariaDbStandings($this->connection, $row->id));
         $channel->hadSaid($this->outgoing->agesOfHanded($row->id, $channel->profile->windowSeconds));
         $this->onAir->add($channel);

@@ -8,6 +8,7 @@ use App\Storage\Shelves\Balances;
 use Closure;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
+use SilverParrot\Chat\Saying;
 use SilverParrot\Memory\ActorKind;
 use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Cause;
@@ -40,8 +41,11 @@ final readonly class MariaDbStore implements Store
 
     private const DUPLICATE = 1062;
 
-    /** @param  int|null  $epoch of the lease under which it was opened; null for screens and commands, which the lock alone orders */
-    public function __construct(private Connection $connection, private int $channel, private ?int $epoch = null)
+    /**
+     * @param  int|null  $epoch of the lease under which it was opened; null for screens and commands, which the lock alone orders
+     * @param  (Closure(non-empty-list<Saying>): bool)|null  $takes  whether sayings are said as soon as they are kept; they are queued otherwise
+     */
+    public function __construct(private Connection $connection, private int $channel, private ?int $epoch = null, private ?Closure $takes = null)
     {
         $this->kept = new ByKind($connection, $channel);
     }
@@ -163,37 +167,38 @@ final readonly class MariaDbStore implements Store
         $byUser = $cause->actor === ActorKind::User ? (int) $cause->id : null;
         $this->insert('memory_history', ['channel_id', 'kind', 'name', 'owner', 'viewer_id', '`before`', 'after', 'by_viewer_id', 'user_id', 'command', 'event_key'], array_map(fn (Change $change): array => [
             $this->channel, $change->key->kind->value, $change->key->name, $change->key->owner->id, $viewer($change), self::json($change->from), self::json($change->to), $byViewer, $byUser, Fold::caseless($cause->command), $eventKey,
-        ], $changes), now: 'at');
+        ], $changes), ['at']);
         $booked = array_filter($changes, static fn (Change $change): bool => in_array($change->key->kind, [Kind::Field, Kind::Goods], true) && (is_int($change->to) || is_int($change->from)));
         if ($booked !== []) {
             $whole = static fn (null|bool|int|string|array $value): int => is_int($value) ? $value : 0;
             $this->insert('ledger', ['channel_id', 'viewer_id', 'kind', 'unit', 'delta', 'amount', 'event_key'], array_map(fn (Change $change): array => [
                 $this->channel, $viewer($change), $change->key->kind === Kind::Goods ? Balances::GOODS : Balances::FIELD, $change->key->name, $whole($change->to) - $whole($change->from), $whole($change->to), $eventKey,
-            ], $booked), now: 'at');
+            ], $booked), ['at']);
         }
     }
 
     private function queue(Turn $turn, string $eventKey): void
     {
-        $rows = [];
-        foreach ($turn->sayingsToQueue() as $position => $saying) {
-            $rows[] = [$this->channel, $eventKey, $position, $saying->text, $saying->voice->value, $saying->place->value, $saying->answerTo, $saying->to, 'queued'];
+        $sayings = $turn->sayingsToQueue();
+        if ($sayings === []) {
+            return;
         }
-        if ($rows !== []) {
-            $this->insert('outgoing', ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'to_login', 'state'], $rows, now: 'queued_at');
-        }
+        $isTaken = $this->takes !== null && ($this->takes)($sayings);
+        $rows = array_map(fn (int $position, Saying $saying): array => [
+            $this->channel, $eventKey, $position, $saying->text, $saying->voice->value, $saying->place->value, $saying->answerTo, $saying->to, $isTaken ? 'handed' : 'queued',
+        ], array_keys($sayings), $sayings);
+        $this->insert('outgoing', ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'to_login', 'state'], $rows, $isTaken ? ['queued_at', 'handed_at'] : ['queued_at']);
     }
 
     /**
      * @param  list<string>  $columns  of our own writing, never people's text
      * @param  array<int, list<int|string|null>>  $rows
-     * @param  string  $now  a column for the moment, by the database's clock: several machines write, and each has its own
+     * @param  list<string>  $now  columns for the moment, by the database's clock: several machines write, and each has its own
      */
-    private function insert(string $table, array $columns, array $rows, string $behind = '', string $now = ''): void
+    private function insert(string $table, array $columns, array $rows, array $now): void
     {
-        $marks = '('.implode(',', array_fill(0, count($columns), '?')).($now === '' ? ')' : ',UTC_TIMESTAMP(3))');
-        $columns = $now === '' ? $columns : [...$columns, $now];
-        $this->connection->insert("INSERT INTO $table (".implode(',', $columns).') VALUES '.implode(',', array_fill(0, count($rows), $marks))." $behind", array_merge(...array_values($rows)));
+        $marks = '('.implode(',', [...array_fill(0, count($columns), '?'), ...array_fill(0, count($now), 'UTC_TIMESTAMP(3)')]).')';
+        $this->connection->insert("INSERT INTO $table (".implode(',', [...$columns, ...$now]).') VALUES '.implode(',', array_fill(0, count($rows), $marks)), array_merge(...array_values($rows)));
     }
 
     /** @param  null|bool|int|string|array<string, mixed>  $value */

@@ -20,7 +20,13 @@ final class HarbourProcess
 
     public static function start(string ...$options): self
     {
-        $chat = Port::near(26880);
+        return self::startNear(26880, ...$options);
+    }
+
+    /** @param  int  $port  suites that run side by side have ports of their own */
+    public static function startNear(int $port, string ...$options): self
+    {
+        $chat = Port::near($port);
         $details = Port::firstFreeFrom($chat + 1);
         $process = proc_open(
             [PHP_BINARY, Sandbox::project().'/harbour/run.php', "--chat-port=$chat", "--details-port=$details", '--pace=0', ...$options],

@@ -38,9 +38,9 @@ final class KillTest extends AirTestCase
     /** @return iterable<string, array{string, bool, int}> the point, whether the database is killed and not the talker, answers that are never said */
     public static function points(): iterable
     {
-        foreach (['before-key', 'before-commit', 'after-commit', 'after-handed', 'after-write'] as $point) {
-            // Handed on, and not written: at most once means that it is never said.
-            yield "the talker, $point" => [$point, false, $point === 'after-handed' ? 1 : 0];
+        foreach (['before-key', 'before-commit', 'after-commit', 'after-write'] as $point) {
+            // Kept as handed on, and not written: at most once means that it is never said.
+            yield "the talker, $point" => [$point, false, $point === 'after-commit' ? 1 : 0];
             yield "the database, $point" => [$point, true, 0];
         }
     }
@@ -61,6 +61,31 @@ final class KillTest extends AirTestCase
         $isAnswered = $viewer->await(fn (ChatClient $self): bool => $this->planks() > $still && max([0, ...array_map(intval(...), $self->saidBy('second_parrot'))]) === $this->planks(), 25);
         self::assertTrue($isAnswered, "from $still to {$this->planks()}, heard ".json_encode($viewer->heard).', outgoing '.json_encode($this->air->database()->query('SELECT state, text, queued_at, handed_at FROM outgoing ORDER BY id DESC LIMIT 8')->fetchAll(\PDO::FETCH_NUM)).$this->toldByTalker());
         $this->agree($viewer, 'second_parrot', $before, $neverSaid);
+    }
+
+    /** @return iterable<string, array{string, bool, list<int>}> the point, whether the database is killed and not the talker, how often it may be said */
+    public static function pointsOfWhatWaited(): iterable
+    {
+        yield 'the talker, handed on' => ['waited-after-handed', false, [0]];
+        yield 'the talker, written' => ['waited-after-write', false, [1]];
+        // Who finds the database gone in the same beat ends before its socket has taken what was written.
+        yield 'the database, handed on' => ['waited-after-handed', true, [0, 1]];
+        yield 'the database, written' => ['waited-after-write', true, [1]];
+    }
+
+    /** @param  list<int>  $times */
+    #[DataProvider('pointsOfWhatWaited')]
+    public function test_a_kill_on_the_way_of_what_had_to_wait(string $point, bool $ofDatabase, array $times): void
+    {
+        $this->startUntilThere($this->stopTheFirst(), fn () => $this->startTalker([$point, '1', (string) ($ofDatabase ? $this->databaseNow() : 0)]));
+        [$viewer, $epoch] = [$this->viewer('watch'.crc32("$point $ofDatabase")), $this->epoch()];
+        $queue = fn (int $number) => $this->air->database()->exec("INSERT INTO outgoing (channel_id, event_key, position, text, voice, place, answer_to, to_login, state, queued_at) VALUES (1, '$point $ofDatabase', $number, 'waited $number', 'parrot', 'chat', '', '', 'queued', UTC_TIMESTAMP(3))");
+        $queue(1);
+        $this->restartUntilThere($epoch);
+        $queue(2);
+        self::assertTrue($viewer->await(static fn (ChatClient $self): bool => in_array('waited 2', $self->saidBy('second_parrot'), true), 25), $this->toldByTalker());
+        self::assertContains(count(array_keys($viewer->saidBy('second_parrot'), 'waited 1', true)), $times);
+        self::assertSame('2', $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'handed' AND event_key = '$point $ofDatabase'"));
     }
 
     /** @param  callable(int): void  $kill */

@@ -28,33 +28,37 @@ $at = static function (string $here) use ($point, &$left, $pid): void {
 };
 // Turns that keep who was seen, or which stream runs, take the same way; only those that answer a line count.
 $answers = false;
-$handed = false;
-$connection->beforeExecuting(static function (string $query, array $bindings) use ($at, &$answers, &$handed): void {
-    if ($handed) {
-        $handed = false;
-        $at('after-write');
+// Kept as handed on in the commit of its turn; what had to wait is marked by a statement of its own.
+$taken = false;
+$written = '';
+$connection->beforeExecuting(static function (string $query, array $bindings) use ($at, &$answers, &$taken, &$written): void {
+    if ($written !== '') {
+        [$here, $written] = [$written, ''];
+        $at($here);
     }
     if (str_starts_with($query, 'INSERT INTO heard_events') && preg_match('/^(tally|stream) /', (string) $bindings[1]) === 0) {
         $at('before-key');
     }
     if (str_starts_with($query, 'INSERT INTO outgoing')) {
         $answers = true;
+        $taken = str_contains($query, 'handed_at');
     }
 });
 $events = $app->make('events');
 $events->listen(static function (TransactionCommitting $event) use ($at, &$answers): void {
     $answers && $at('before-commit');
 });
-$events->listen(static function (TransactionCommitted $event) use ($at, &$answers): void {
+$events->listen(static function (TransactionCommitted $event) use ($at, &$answers, &$taken, &$written): void {
     if ($answers) {
         $answers = false;
         $at('after-commit');
+        $written = $taken ? 'after-write' : '';
     }
 });
-$events->listen(static function (QueryExecuted $event) use ($at, &$handed): void {
+$events->listen(static function (QueryExecuted $event) use ($at, &$written): void {
     if (str_starts_with($event->sql, 'UPDATE outgoing JOIN channels')) {
-        $at('after-handed');
-        $handed = true;
+        $at('waited-after-handed');
+        $written = 'waited-after-write';
     }
 });
 (new Air($connection, $app->make(Editions::class), AirSettings::of($app->make('config'))))->run(null);
