@@ -15,7 +15,6 @@ use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\Kind;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
@@ -40,7 +39,7 @@ final readonly class Corrections
             return null;
         }
         $number = $counter->within($number);
-        $this->turn($channel, $by, Counted::reads($counter, $owner), static fn (View $memory): array => self::counted($counter, $owner, $number, $memory, $pack->channel->zone));
+        $this->turn($channel, $by, Counted::reads($counter, $owner), static fn (View $memory): array => Counted::changes($counter, $owner, $number, $memory, Counted::period($counter, $memory, Moment::of(now()), $pack->channel->zone), ''));
 
         return $number;
     }
@@ -56,50 +55,6 @@ final readonly class Corrections
         $this->turn($channel, $by, Reads::of($key), static fn (View $memory): array => [new Change($key, $memory->value($key), $at?->iso(), "occasion.{$occasion->name}", 'channel')]);
 
         return true;
-    }
-
-    /** @return bool|null whether it was taken back; false when it changed again since; null where there is no such change */
-    public function undo(Channel $channel, int $history, User $by): ?bool
-    {
-        /** @var object{kind: string, name: string, owner: string, before: string, after: string}|null $row */
-        $row = $this->connection->selectOne('SELECT kind, name, owner, `before`, after FROM memory_history WHERE channel_id = ? AND id = ?', [$channel->id, $history]);
-        $key = $row === null ? null : Key::of($row->kind, $row->name, $row->owner);
-        if ($row === null || $key === null) {
-            return null;
-        }
-        /** @var null|bool|int|string|array<string, mixed> $before */
-        $before = json_decode($row->before, true);
-        $after = json_decode($row->after, true);
-        $pack = $this->assembler->names($channel);
-        $counter = $key->kind === Kind::Counter ? self::withId($pack->counters, $key->name) : null;
-        $reads = $counter === null ? Reads::of($key) : Counted::reads($counter, $key->owner);
-        $isBack = false;
-        $this->turn($channel, $by, $reads, static function (View $memory) use ($key, $before, $after, $counter, $pack, &$isBack): array {
-            $isBack = $memory->value($key) == $after;
-            if (! $isBack) {
-                return [];
-            }
-
-            return $counter === null ? [new Change($key, $memory->value($key), $before, $key->kind->value, '')]
-                : self::counted($counter, $key->owner, Counted::number($counter, $before, is_array($before) && is_string($before['of'] ?? null) ? $before['of'] : ''), $memory, $pack->channel->zone);
-        });
-
-        return $isBack;
-    }
-
-    /** @param  array<string, Counter>  $counters */
-    private static function withId(array $counters, string $id): ?Counter
-    {
-        return array_values(array_filter($counters, static fn (Counter $counter): bool => Fold::caseless($counter->id) === $id))[0] ?? null;
-    }
-
-    /** @return list<Change> */
-    private static function counted(Counter $counter, Owner $owner, int $number, View $memory, \DateTimeZone $zone): array
-    {
-        return array_values(array_filter(
-            Counted::changes($counter, $owner, $number, $memory, Counted::period($counter, $memory, Moment::of(now()), $zone), ''),
-            static fn (Change $change): bool => $change->from !== $change->to,
-        ));
     }
 
     /** @param  Closure(View): list<Change>  $changes */

@@ -63,12 +63,14 @@ final readonly class MemoryController
         return redirect()->route('remember', $channel)->with('notice', $name === null ? 'There is nobody like that any more; nothing was handed on.' : "What was kept under {$login} belongs to {$name} now.");
     }
 
-    public function undo(Channel $channel, int $history, #[CurrentUser] User $user): RedirectResponse
+    public function undo(Channel $channel, int $history, #[CurrentUser] User $user, TakingBack $takingBack): RedirectResponse
     {
-        return redirect()->route('remember', $channel)->with('notice', match ($this->corrections->undo($channel, $history, $user)) {
-            true => 'It is as it was before that change.',
-            false => 'It has changed again since, so nothing was taken back; undo the later change first.',
-            null => 'There is no such change.',
+        return redirect()->route('remember', $channel)->with('notice', match ($takingBack->of($channel, $history, $user)) {
+            TakenBack::Restored => 'It is as it was before that change.',
+            TakenBack::TakenOut => 'What was added then is taken out again; what came later stays.',
+            TakenBack::ChangedSince => 'It has changed again since, so nothing was taken back; undo the later change first.',
+            TakenBack::Before => 'That change was taken back before.',
+            TakenBack::NotThere => 'There is no such change.',
         });
     }
 }

@@ -81,12 +81,12 @@ final readonly class Remembered
         return $told;
     }
 
-    /** @return list<array{id: int, at: Moment, what: string, scope: string, from: string, to: string, by: string}> newest first */
+    /** @return list<array{id: int, at: Moment, what: string, scope: string, from: string, to: string, by: string, isUndone: bool}> newest first */
     public function history(Channel $channel): array
     {
-        /** @var list<object{id: int, kind: string, name: string, owner: string, before: string, after: string, at: string, viewer: string|null, person: string|null, user: string|null}> $rows */
+        /** @var list<object{id: int, kind: string, name: string, owner: string, before: string, after: string, at: string, undone: int, viewer: string|null, person: string|null, user: string|null}> $rows */
         $rows = $this->connection->select(
-            "SELECT h.id, h.kind, h.name, h.owner, h.`before`, h.after, h.at, COALESCE(NULLIF(v.name, ''), v.login) AS viewer, COALESCE(NULLIF(b.name, ''), b.login) AS person, u.name AS user
+            "SELECT h.id, h.kind, h.name, h.owner, h.`before`, h.after, h.at, h.undone, COALESCE(NULLIF(v.name, ''), v.login) AS viewer, COALESCE(NULLIF(b.name, ''), b.login) AS person, u.name AS user
              FROM memory_history h LEFT JOIN viewers v ON v.id = h.viewer_id LEFT JOIN viewers b ON b.id = h.by_viewer_id LEFT JOIN users u ON u.id = h.user_id
              WHERE h.channel_id = ? ORDER BY h.id DESC LIMIT ".self::HISTORY,
             [$channel->id],
@@ -95,7 +95,7 @@ final readonly class Remembered
 
         return array_map(static fn (object $row): array => [
             'id' => $row->id, 'at' => Moment::fromIso($row->at) ?? new Moment(0), 'what' => "{$row->kind}.".($names["{$row->kind} {$row->name}"] ?? $row->name),
-            'scope' => self::scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer), 'from' => self::told($row->before), 'to' => self::told($row->after), 'by' => $row->person ?? $row->user ?? 'somebody in the chat',
+            'scope' => self::scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer), 'from' => self::told($row->before), 'to' => self::told($row->after), 'by' => $row->person ?? $row->user ?? 'somebody in the chat', 'isUndone' => (bool) $row->undone,
         ], $rows);
     }
 

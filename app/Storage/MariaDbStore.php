@@ -165,8 +165,8 @@ final readonly class MariaDbStore implements Store
         $viewer = fn (Change $change): int => $change->key->owner->kind === OwnerKind::Viewer ? $this->kept->viewers->numberOf($change->key->owner->of) ?? 0 : 0;
         $byViewer = $cause->actor === ActorKind::Viewer ? $this->kept->viewers->numberOf($cause->id) ?? 0 : 0;
         $byUser = $cause->actor === ActorKind::User ? (int) $cause->id : null;
-        $this->insert('memory_history', ['channel_id', 'kind', 'name', 'owner', 'viewer_id', '`before`', 'after', 'by_viewer_id', 'user_id', 'command', 'event_key'], array_map(fn (Change $change): array => [
-            $this->channel, $change->key->kind->value, $change->key->name, $change->key->owner->id, $viewer($change), self::json($change->from), self::json($change->to), $byViewer, $byUser, Fold::caseless($cause->command), $eventKey,
+        $this->insert('memory_history', ['channel_id', 'kind', 'name', 'owner', 'viewer_id', '`before`', 'after', 'added', 'by_viewer_id', 'user_id', 'command', 'event_key'], array_map(fn (Change $change): array => [
+            $this->channel, $change->key->kind->value, $change->key->name, $change->key->owner->id, $viewer($change), self::json($change->from), self::json($change->to), $change->added, $byViewer, $byUser, Fold::caseless($cause->command), $eventKey,
         ], $changes), ['at']);
         $booked = array_filter($changes, static fn (Change $change): bool => in_array($change->key->kind, [Kind::Field, Kind::Goods], true) && (is_int($change->to) || is_int($change->from)));
         if ($booked !== []) {

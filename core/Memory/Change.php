@@ -12,6 +12,7 @@ final readonly class Change
      * @param  null|bool|int|string|array<string, mixed>  $to  null forgets the key
      * @param  string  $what  as an author names it, "counter.planks"
      * @param  string  $scope  "channel", a category's name, or a person's login
+     * @param  int|null  $added  how much more it is, where a whole number was added to or taken from; null for what was set or cleared
      */
     public function __construct(
         public Key $key,
@@ -19,7 +20,19 @@ final readonly class Change
         public null|bool|int|string|array $to,
         public string $what,
         public string $scope,
+        public ?int $added = null,
     ) {
+    }
+
+    public function changesNothing(): bool
+    {
+        return $this->from === $this->to;
+    }
+
+    /** Both of one key, as one: what was set in either is set. */
+    public function then(self $later): self
+    {
+        return new self($later->key, $this->from, $later->to, $later->what, $later->scope, $this->added === null || $later->added === null ? null : $this->added + $later->added);
     }
 
     /** Whether an author would call it a change of memory; the rest is the parrot's own bookkeeping. */

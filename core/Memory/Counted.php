@@ -49,12 +49,14 @@ final class Counted
      * What keeping a number changes: the sum over all categories goes with it.
      *
      * @param  string  $scope  as an author names it: "channel", a category, or a login
+     * @param  bool  $isAdded  whether it was added to what there was, and not set
      * @return list<Change>
      */
-    public static function changes(Counter $counter, Owner $owner, int $number, View $memory, string $period, string $scope): array
+    public static function changes(Counter $counter, Owner $owner, int $number, View $memory, string $period, string $scope, bool $isAdded = false): array
     {
         $key = Key::counter($counter->id, $owner);
         $kept = $memory->value($key);
+        $before = self::number($counter, $kept, $period);
         $changes = [];
         if ($counter->scope === CounterScope::Category) {
             // What was never counted adds nothing to the sum, whatever a category starts from.
@@ -64,7 +66,7 @@ final class Counted
             $changes[] = new Change($total, $memory->value($total), self::kept($counter, $sum, $period), "counter.{$counter->name}.total", 'channel');
         }
 
-        return [...$changes, new Change($key, self::kept($counter, self::number($counter, $kept, $period), $period), self::kept($counter, $number, $period), "counter.{$counter->name}", $scope)];
+        return [...$changes, new Change($key, self::kept($counter, $before, $period), self::kept($counter, $number, $period), "counter.{$counter->name}", $scope, $isAdded ? $number - $before : null)];
     }
 
     /** @return string the stream or day that is counted for; empty where the counter lasts */

@@ -32,8 +32,7 @@ final class Overlay implements View
     public function change(Change $change): void
     {
         $id = $change->key->id();
-        $first = $this->changes[$id] ?? null;
-        $this->changes[$id] = $first === null ? $change : new Change($change->key, $first->from, $change->to, $change->what, $change->scope);
+        $this->changes[$id] = isset($this->changes[$id]) ? $this->changes[$id]->then($change) : $change;
     }
 
     public function take(self $others): void
@@ -44,6 +43,6 @@ final class Overlay implements View
     /** @return list<Change> */
     public function changes(): array
     {
-        return array_values(array_filter($this->changes, static fn (Change $change): bool => $change->from !== $change->to));
+        return array_values(array_filter($this->changes, static fn (Change $change): bool => ! $change->changesNothing()));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Memory;
 
-/** Changes that no response asked for: who was seen, how many lines they wrote. */
+/** Changes that no response asked for: who was seen, how many lines they wrote, what is put right at the screens. */
 final readonly class Tally implements Turn
 {
     /** @param  list<Change>  $changes */
@@ -14,7 +14,7 @@ final readonly class Tally implements Turn
 
     public function changesToKeep(): array
     {
-        return $this->changes;
+        return array_values(array_filter($this->changes, static fn (Change $change): bool => ! $change->changesNothing()));
     }
 
     public function cause(): Cause

@@ -29,7 +29,7 @@ final readonly class CounterCell implements Cell
             throw Failed::notWhole($amount, $span);
         }
 
-        return $this->keep(Operation::Plus->whole($this->current(), $amount) ?? ($amount < 0 ? PHP_INT_MIN : PHP_INT_MAX));
+        return $this->keep(Operation::Plus->whole($this->current(), $amount) ?? ($amount < 0 ? PHP_INT_MIN : PHP_INT_MAX), isAdded: true);
     }
 
     public function set(null|bool|int|string|Value $value, Span $span): int
@@ -55,10 +55,10 @@ final readonly class CounterCell implements Cell
         return Counted::number($this->counter, $this->run->memory()->value($this->key), $this->period);
     }
 
-    private function keep(int $number): int
+    private function keep(int $number, bool $isAdded = false): int
     {
         $number = $this->counter->within($number);
-        foreach (Counted::changes($this->counter, $this->key->owner, $number, $this->run->memory(), $this->period, $this->scope) as $change) {
+        foreach (Counted::changes($this->counter, $this->key->owner, $number, $this->run->memory(), $this->period, $this->scope, $isAdded) as $change) {
             $this->run->change($change);
         }
 

@@ -66,7 +66,7 @@ final readonly class FieldCell implements Cell
             }
         }
 
-        return $this->keep(Numbers::orZero($sum));
+        return $this->keep(Numbers::orZero($sum), is_int($sum) && is_int($amount) ? $amount : null);
     }
 
     public function set(null|bool|int|string|Value $value, Span $span): bool|int|string|Value
@@ -110,16 +110,17 @@ final readonly class FieldCell implements Cell
      * @template T of bool|int|string|Number|Moment
      *
      * @param  T  $value
+     * @param  int|null  $added  null where it is set
      * @return T
      */
-    private function keep(bool|int|string|Number|Moment $value): bool|int|string|Number|Moment
+    private function keep(bool|int|string|Number|Moment $value, ?int $added = null): bool|int|string|Number|Moment
     {
         $kept = match (true) {
             $value instanceof Number => Number::digits($value),
             $value instanceof Moment => $value->iso(),
             default => $value,
         };
-        $this->run->change(new Change($this->key, $this->run->memory()->value($this->key), $kept, $this->what, $this->person->login));
+        $this->run->change(new Change($this->key, $this->run->memory()->value($this->key), $kept, $this->what, $this->person->login, $added));
 
         return $value;
     }

@@ -52,6 +52,18 @@ final class MemoryTest extends TestCase
         self::assertSame([], $overlay->changes(), 'what is as before is no change');
     }
 
+    public function test_additions_are_one_addition_and_whatever_was_set_is_set(): void
+    {
+        $key = Key::counter('a');
+        $added = static fn (int $from, int $by): Change => new Change($key, $from, $from + $by, '', '', $by);
+        $set = static fn (int $from, int $to): Change => new Change($key, $from, $to, '', '');
+        foreach ([[[$added(3, 4), $added(7, -2)], 2], [[$added(3, 4), $set(7, 5)], null], [[$set(3, 7), $added(7, 4)], null]] as [$changes, $expected]) {
+            $overlay = new Overlay(new WholeView([$key->id() => 3]));
+            array_map($overlay->change(...), $changes);
+            self::assertSame($expected, $overlay->changes()[0]->added);
+        }
+    }
+
     public function test_what_an_author_calls_a_change(): void
     {
         self::assertTrue((new Change(Key::field('boat', 'x'), null, 'Heron', '', ''))->isAuthored());

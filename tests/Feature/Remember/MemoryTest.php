@@ -8,9 +8,13 @@ use App\Publish\Editions;
 use App\Storage\MariaDbStore;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Level;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\Tally;
+use SilverParrot\Memory\View;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
 
@@ -79,6 +83,44 @@ final class MemoryTest extends TestCase
         $this->undo($first);
         self::assertSame($before, $this->kept(Key::counter('planks')));
         $this->undo(999)->assertSessionHas('notice', 'There is no such change.');
+    }
+
+    public function test_what_was_added_is_taken_out_again_after_more_was_added(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $air = OnAir::of($this->cove);
+        $planks = fn (): int => is_int($kept = $this->kept(Key::counter('planks'))) ? $kept : -1;
+        $before = $planks();
+        $history = [];
+        foreach (['3', '40', '5'] as $more) {
+            $air->hear('bram', "!plank $more", Level::Moderator);
+            $history[] = (int) DB::table('memory_history')->max('id');
+        }
+        $this->undo($history[1])->assertSessionHas('notice', 'What was added then is taken out again; what came later stays.');
+        self::assertSame($before + 8, $planks());
+        $this->undo($history[1])->assertSessionHas('notice', 'That change was taken back before.');
+        self::assertSame($before + 8, $planks());
+        $this->get(route('remember', $this->cove))->assertSee('taken back');
+        // Taking out is an addition too, so what came before can still be taken out.
+        $this->undo($history[0]);
+        self::assertSame($before + 5, $planks());
+        $this->set('planks', '', '4');
+        $this->undo($history[2])->assertSessionHas('notice', 'It has changed again since, so nothing was taken back; undo the later change first.');
+        self::assertSame(4, $planks());
+    }
+
+    public function test_what_was_spent_since_is_not_taken_out(): void
+    {
+        $key = Key::field('pebbles', 'account:quill');
+        $store = new MariaDbStore(DB::connection(), $this->cove->id);
+        $add = static fn (int $more) => $store->turn(EventKey::none(), Reads::of($key), static fn (View $memory): Tally => new Tally([new Change($key, $kept = $memory->value($key), (is_int($kept) ? $kept : 0) + $more, 'viewer.pebbles', 'quill', $more)]));
+        [$add(50), $first = (int) DB::table('memory_history')->max('id'), $add(-30)];
+        $this->undo($first)->assertSessionHas('notice', 'It has changed again since, so nothing was taken back; undo the later change first.');
+        self::assertSame(20, $this->kept($key));
+        $add(40);
+        $this->undo($first);
+        self::assertSame(10, $this->kept($key));
+        self::assertSame([50, -30, 40, -50], DB::table('ledger')->orderBy('id')->pluck('delta')->all());
     }
 
     public function test_undoing_in_a_category_takes_the_sum_back_too(): void
