@@ -5,11 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Response\EndsGaps;
-use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
-use SilverParrot\Response\Syntax\SpanFrom;
-use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -45,12 +41,13 @@ final readonly class CanBeNothing extends Concern
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->isResponse() && count($text->response->parts) > 1 ? $text->prospect->slots : [] as [$slot, $outlook]) {
+            foreach ($text->isResponse() && count($text->response->parts) > 1 ? $text->prospect->slots : [] as $estimated) {
+                $slot = $estimated->slot;
                 $root = $slot->value;
                 while ($root instanceof Filtered && ! $root->filter instanceof EndsGaps) {
                     $root = $root->value;
                 }
-                $when = $outlook->canBeNothing && ! $slot->isQuiet && $slot->as === '' ? self::when($root, $at) : null;
+                $when = $estimated->outlook->canBeNothing && ! $slot->isQuiet && $slot->as === '' ? $root->whenNothing($at->pack) : null;
                 if ($when !== null) {
                     $written = $text->written($root->span());
                     $instead = $root === $slot->value ? "[$written or \"…\"]" : "[($written or \"…\") | …]";
@@ -60,29 +57,5 @@ final readonly class CanBeNothing extends Concern
         }
 
         return $findings;
-    }
-
-    /** @return string|null null for what is hardly ever nothing, or has a check of its own */
-    private static function when(Expression $root, Looked $at): ?string
-    {
-        if ($root instanceof Words) {
-            return 'nothing is typed';
-        }
-        if ($root instanceof SpanFrom) {
-            return $root->moment instanceof Call && $root->moment->folded[0] === 'occasion' ? ($root->isSince ? 'it never was, or is still to come' : 'it is past, or never was set') : null;
-        }
-        if (! $root instanceof Call) {
-            return null;
-        }
-        $part = $root->folded[1] ?? '';
-        $isField = isset($at->pack->fields[$part]);
-
-        return match ($root->folded[0]) {
-            'target' => $isField ? 'nobody is named, or nothing is kept for them' : 'nobody is named',
-            'occasion' => 'it never was',
-            'caller' => $isField && $at->pack->fields[$part]->start === null && ! $at->pack->fields[$part]->type->isNumber() ? 'nothing is kept for them yet' : ($part === 'tier' ? 'they do not subscribe' : null),
-            'channel' => $part === 'uptime' || $part === 'started' ? 'the stream is off' : null,
-            default => null,
-        };
     }
 }

@@ -9,7 +9,6 @@ use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
-use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Severity;
@@ -51,11 +50,12 @@ final readonly class CanFail extends Concern
             if ($text->isResponse() && $text->command->ifItFails !== '') {
                 continue;
             }
-            foreach ($text->prospect->slots as [$slot, $outlook]) {
-                $findings[] = $slot->isQuiet && $slot->as !== '' ? null : $this->finding($outlook, $slot->value, $slot->span, $text);
+            foreach ($text->prospect->slots as $estimated) {
+                $slot = $estimated->slot;
+                $findings[] = $slot->isQuiet && $slot->as !== '' ? null : $this->finding($estimated->outlook, $slot->value, $slot->span, $text);
             }
-            foreach ($text->prospect->conditions as [$condition, $outlook, $span]) {
-                $findings[] = $this->finding($outlook, $condition, $span, $text);
+            foreach ($text->prospect->conditions as $estimated) {
+                $findings[] = $this->finding($estimated->outlook, $estimated->condition, $estimated->span, $text);
             }
         }
 
@@ -65,7 +65,7 @@ final readonly class CanFail extends Concern
     private static function isOneAddress(Expression $value): bool
     {
         $addresses = 0;
-        foreach (Walk::within($value) as $one) {
+        foreach ($value->within() as $one) {
             $addresses += $one instanceof Filtered && $one->filter instanceof Url ? 1 : 0;
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use Closure;
 use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
@@ -17,7 +18,6 @@ use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Evaluation\Truth;
-use SilverParrot\Response\Outlook\Asked;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Response\Syntax\AndAlso;
@@ -30,7 +30,6 @@ use SilverParrot\Response\Syntax\Minus;
 use SilverParrot\Response\Syntax\Not;
 use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\Roll;
-use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
@@ -96,7 +95,7 @@ final class Cases
     private function tried(array $conditions, Pack $pack, ChatProfile $profile): array
     {
         $this->collect($conditions);
-        $asked = array_map(fn (Expression $condition): Expression => $this->sampled($condition) ?? $this->free($condition), $conditions);
+        $asked = array_map(fn (Expression $condition): Closure => ($this->sampled($condition) ?? $this->free($condition))->prepared(), $conditions);
         $held = array_fill(0, count($conditions), false);
         $failed = $held;
         if (! $this->canBeTried($conditions)) {
@@ -109,7 +108,7 @@ final class Cases
                 $run->bind((string) $name, $value);
             }
             foreach ($asked as $at => $condition) {
-                $value = $condition->evaluate($run);
+                $value = $condition($run);
                 $holds = Truth::of($value);
                 $held[$at] = $held[$at] || $holds;
                 $failed[$at] = $failed[$at] || (! $holds && ! $value instanceof Gap);
@@ -127,7 +126,7 @@ final class Cases
     {
         $looks = 0;
         foreach ($conditions as $condition) {
-            $looks += iterator_count(self::each($condition));
+            $looks += iterator_count($condition->within());
         }
         // One by one, since a product of many has no end that an int could hold.
         $cases = 1;
@@ -141,12 +140,6 @@ final class Cases
         return ! $this->hasTooManyNumbers;
     }
 
-    /** @return \Iterator<Expression> */
-    private static function each(Expression $expression): \Iterator
-    {
-        yield from Walk::within($expression);
-    }
-
     /**
      * What things are compared with: all that is written, and where the ranges of the others end.
      *
@@ -157,9 +150,9 @@ final class Cases
         $numbers = [0];
         $hasSums = false;
         foreach ($conditions as $condition) {
-            foreach (Walk::within($condition) as $one) {
+            foreach ($condition->within() as $one) {
                 $hasSums = $hasSums || $one instanceof Arithmetic;
-                $range = $one instanceof Roll ? self::rolled($one) : ($this->values[Asked::key($one) ?? ''] ?? null)?->range;
+                $range = $one instanceof Roll ? self::rolled($one) : ($this->values[$one->key() ?? ''] ?? null)?->range;
                 if ($range !== null) {
                     array_push($numbers, $range->low, $range->high);
                 }
@@ -262,7 +255,7 @@ final class Cases
 
     private function named(Expression $expression): ?Bound
     {
-        $key = Asked::key($expression);
+        $key = $expression->key();
         $outlook = $key === null ? null : $this->values[$key] ?? null;
         if ($key === null || $outlook === null || $outlook->kinds === []) {
             return null;

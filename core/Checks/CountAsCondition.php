@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Syntax\Choice;
-use SilverParrot\Response\Syntax\Walk;
+use SilverParrot\Response\Outlook\ValueKind;
+use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -42,12 +41,11 @@ final readonly class CountAsCondition extends Concern
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach (Walk::parts($text->response->parts) as $part) {
-                foreach ($part instanceof Choice ? $part->branches : [] as [$condition]) {
-                    $name = $condition instanceof Call ? implode('.', $condition->path) : '';
-                    if ($condition instanceof Call && ($condition->folded[0] === 'counter' || in_array(implode('.', $condition->folded), ['channel.viewers', 'channel.followers'], true))) {
-                        $findings[] = new Finding($this, $condition->span(), $text->at, ['name' => $name, 'instead' => "$name > 0"], "$name > 0");
-                    }
+            foreach ($text->prospect->conditions as $estimated) {
+                $isCount = $estimated->outlook->isOnly(ValueKind::Number) && ! $estimated->outlook->canBeNothing;
+                if ($isCount && ! $estimated->condition instanceof Literal) {
+                    $written = $text->written($estimated->condition->span());
+                    $findings[] = new Finding($this, $estimated->condition->span(), $text->at, ['name' => $written, 'instead' => "$written > 0"], "$written > 0");
                 }
             }
         }

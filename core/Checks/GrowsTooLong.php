@@ -7,6 +7,7 @@ namespace SilverParrot\Checks;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Response\Filters\Cut;
 use SilverParrot\Response\Filters\Url;
+use SilverParrot\Response\Outlook\EstimatedSlot;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Slot;
@@ -54,11 +55,11 @@ final readonly class GrowsTooLong extends Concern
             if ($limit === 0 || $extent->typed === 0 || $extent->longest <= $limit) {
                 continue;
             }
-            $typed = array_values(array_filter($text->prospect->slots, static fn (array $one): bool => $one[1]->isTyped && ! $one[0]->isQuiet && $one[1]->longest > self::SHORT && ! self::isAddress($one[0]->value)));
+            $typed = array_values(array_filter($text->prospect->slots, static fn (EstimatedSlot $one): bool => $one->outlook->isTyped && ! $one->slot->isQuiet && $one->outlook->longest > self::SHORT && ! self::isAddress($one->slot->value)));
             if ($typed === []) {
                 continue;
             }
-            $slot = $typed[0][0];
+            $slot = $typed[0]->slot;
             $each = max(self::SHORT, intdiv(max(0, $limit - ($extent->longest - $extent->typed)), count($typed)));
             $instead = self::cut($slot, $each, $text);
             $findings[] = new Finding($this, $slot->span, $text->at, ['longest' => (string) $extent->longest, 'limit' => (string) $limit, 'instead' => $instead], $instead);

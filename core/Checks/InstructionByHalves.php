@@ -46,7 +46,7 @@ final readonly class InstructionByHalves extends Concern
             $second = $text->response->parts[1] ?? null;
             $begins = $first instanceof Text ? ltrim($first->text) : '';
             if (in_array(mb_substr($begins, 0, 1), $at->around->profile->instructionMarks, true) && preg_match('/\s/u', $begins) !== 1 && ($second instanceof Slot || $second instanceof Choice)) {
-                $findings[] = new Finding($this, $second instanceof Slot ? $second->span : ($second->branches[0][2] ?? null), $text->at, ['begins' => $begins]);
+                $findings[] = new Finding($this, $second instanceof Slot ? $second->span : ($second->branches[0] ?? null)?->span, $text->at, ['begins' => $begins]);
             }
         }
 

@@ -8,8 +8,8 @@ use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
-use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -45,12 +45,12 @@ final readonly class NameFromBranch extends Concern
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->prospect->slots as [$slot, $outlook]) {
-                $value = $slot->value;
+            foreach ($text->prospect->slots as $estimated) {
+                [$slot, $value] = [$estimated->slot, $estimated->slot->value];
                 while ($value instanceof Filtered && ! $value->filter instanceof EndsGaps) {
                     $value = $value->value;
                 }
-                if ($value instanceof Bound && $outlook->canBeNothing && in_array($value->name, self::givenInBranches($text), true)) {
+                if ($value instanceof Bound && $estimated->outlook->canBeNothing && in_array($value->name, self::givenInBranches($text), true)) {
                     $findings[] = new Finding($this, $slot->span, $text->at, ['name' => $value->name]);
                 }
             }
@@ -63,15 +63,10 @@ final readonly class NameFromBranch extends Concern
     private static function givenInBranches(ReadText $text): array
     {
         $names = [];
-        foreach (Walk::parts($text->response->parts) as $part) {
-            if (! $part instanceof Choice) {
-                continue;
-            }
-            foreach ([...array_column($part->branches, 1), $part->otherwise] as $inside) {
-                foreach (Walk::parts($inside) as $one) {
-                    if ($one instanceof Slot && $one->as !== '') {
-                        $names[] = $one->as;
-                    }
+        foreach (Part::all($text->response->parts) as $part) {
+            foreach ($part instanceof Choice ? Part::all($part->inside()) : [] as $one) {
+                if ($one instanceof Slot && $one->as !== '') {
+                    $names[] = $one->as;
                 }
             }
         }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Syntax\Bound;
+use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
-use SilverParrot\Response\Syntax\Walk;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -43,12 +43,12 @@ final readonly class NameNeverUsed extends Concern
         $findings = [];
         foreach ($at->texts as $text) {
             $used = [];
-            foreach (Walk::expressions($text->response->parts) as $one) {
+            foreach (Part::expressions($text->response->parts) as $one) {
                 if ($one instanceof Bound) {
                     $used[$one->name] = true;
                 }
             }
-            foreach (Walk::parts($text->response->parts) as $part) {
+            foreach (Part::all($text->response->parts) as $part) {
                 if ($part instanceof Slot && $part->as !== '' && ! isset($used[$part->as])) {
                     $findings[] = new Finding($this, $part->span, $text->at, ['name' => $part->as]);
                 }

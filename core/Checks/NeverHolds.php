@@ -10,7 +10,7 @@ use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\OrElse;
-use SilverParrot\Response\Syntax\Walk;
+use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -46,7 +46,7 @@ final readonly class NeverHolds extends Concern
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach (Walk::parts($text->response->parts) as $part) {
+            foreach (Part::all($text->response->parts) as $part) {
                 if ($part instanceof Choice) {
                     array_push($findings, ...$this->in($part, $text, $at));
                 }
@@ -59,7 +59,7 @@ final readonly class NeverHolds extends Concern
     /** @return list<Finding> */
     private function in(Choice $choice, ReadText $text, Looked $at): array
     {
-        $conditions = array_column($choice->branches, 0);
+        $conditions = $choice->values();
         $findings = [];
         foreach (Cases::of($conditions, $text->prospect->values, $at->pack, $at->around->profile) as $branch => $holds) {
             $condition = $conditions[$branch];

@@ -8,7 +8,7 @@ use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\OrElse;
-use SilverParrot\Response\Syntax\Walk;
+use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
@@ -45,7 +45,7 @@ final readonly class OrBesideComparison extends Concern
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach (Walk::expressions($text->response->parts) as $one) {
+            foreach (Part::expressions($text->response->parts) as $one) {
                 $isNamed = $one instanceof OrElse && ($one->left instanceof Call || $one->left instanceof Words || $one->left instanceof Bound);
                 if ($one instanceof OrElse && $isNamed && $one->right instanceof Comparison && ! self::inParentheses($text->response->text, $one->right->span()->from)) {
                     $findings[] = new Finding($this, $one->span(), $text->at);

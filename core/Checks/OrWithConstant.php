@@ -9,7 +9,7 @@ use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\OrElse;
-use SilverParrot\Response\Syntax\Walk;
+use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -45,7 +45,7 @@ final readonly class OrWithConstant extends Concern
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach (Walk::expressions($text->response->parts) as $one) {
+            foreach (Part::expressions($text->response->parts) as $one) {
                 if ($one instanceof OrElse && $one->right instanceof Literal && $one->left instanceof Comparison && $one->left->relation === Relation::Is && $one->right->value !== null) {
                     $written = static fn (Expression $value): string => mb_substr($text->response->text, $value->span()->from, $value->span()->to - $value->span()->from);
                     $first = $written($one->left->right[0]);

@@ -8,7 +8,7 @@ use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Literal;
-use SilverParrot\Response\Syntax\Walk;
+use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Nearest;
@@ -47,7 +47,7 @@ final readonly class UnknownCategory extends Concern
         $known = array_map(Fold::caseless(...), $at->around->categories);
         $findings = [];
         foreach ($known === [] ? [] : $at->texts as $text) {
-            foreach (Walk::expressions($text->response->parts) as $one) {
+            foreach (Part::expressions($text->response->parts) as $one) {
                 $asked = $one instanceof Comparison && $one->relation === Relation::Is ? $one->left : null;
                 if (! $one instanceof Comparison || ! $asked instanceof Call || ($asked->folded[1] ?? '') !== 'category') {
                     continue;

@@ -19,10 +19,8 @@ use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\Prospect;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
-use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Literal;
-use SilverParrot\Response\Syntax\Walk;
-use SilverParrot\Response\Syntax\Words;
+use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\TimeSpan;
@@ -84,8 +82,8 @@ final readonly class LongestAnswer
     /** Whether it matters what is typed. */
     private static function usesLine(Response $response): bool
     {
-        foreach (Walk::expressions($response->parts) as $one) {
-            if ($one instanceof Words || ($one instanceof Call && in_array($one->folded[0], ['target', 'message'], true))) {
+        foreach (Part::expressions($response->parts) as $one) {
+            if ($one->readsLine()) {
                 return true;
             }
         }
@@ -98,7 +96,7 @@ final readonly class LongestAnswer
     {
         $texts = [];
         $numbers = [];
-        foreach (Walk::expressions($response->parts) as $one) {
+        foreach (Part::expressions($response->parts) as $one) {
             $value = $one instanceof Literal ? $one->value : null;
             if (is_string($value)) {
                 $texts[] = $value;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
-/** Marks a filter that makes a value of a gap. */
+use SilverParrot\Value\Value;
+
+/** A filter that makes a value of a gap. It looks at its arguments only where they are needed. */
 interface EndsGaps
 {
+    public function isNeededFor(null|bool|int|string|Value $value): bool;
 }

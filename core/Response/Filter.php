@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response;
 
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Value;
 
@@ -23,7 +23,7 @@ interface Filter
      * @param  list<Outlook>  $arguments
      * @param  array<string, Outlook>  $named
      */
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook;
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook;
 
     /**
      * @param  list<null|bool|int|string|Value>  $arguments

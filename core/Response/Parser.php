@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
+use SilverParrot\Response\Syntax\Branch;
 use SilverParrot\Response\Syntax\Broken;
-use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Part;
@@ -24,17 +23,9 @@ use SilverParrot\Source\Span;
  */
 final class Parser
 {
-    /** @var list<Finding> */
-    private array $findings = [];
+    private readonly Found $found;
 
-    /** @var list<Call> */
-    private array $calls = [];
-
-    /** @var list<Change> */
-    private array $changes = [];
-
-    /** @var array<string, true> names given with `as` so far */
-    private array $bound = [];
+    private readonly SlotParser $inside;
 
     private int $at = 0;
 
@@ -45,15 +36,16 @@ final class Parser
     public function __construct(private readonly Source $source, private readonly Vocabulary $vocabulary)
     {
         $this->lexer = new Lexer($source);
+        $this->found = new Found;
+        $this->inside = new SlotParser($source, $vocabulary, $this->found);
     }
 
-    /** @return array{list<Part>, list<Finding>, list<Call>, list<Change>} */
-    public function parse(): array
+    public function parse(): ParsedResponse
     {
         if ($this->source->length() > Limits::SOURCE) {
             $span = new Span(Limits::SOURCE, $this->source->length());
 
-            return [[new Broken($span)], [new Finding(Mistake::TooLong, $span, data: ['limit' => (string) Limits::SOURCE])], [], []];
+            return new ParsedResponse([new Broken($span)], [new Finding(Mistake::TooLong, $span, data: ['limit' => (string) Limits::SOURCE])], []);
         }
         $parts = [];
         do {
@@ -64,10 +56,10 @@ final class Parser
                 $parts[] = new Broken($stop->span);
             }
         } while ($stop !== null);
-        $findings = [...$this->lexer->findings, ...$this->findings];
+        $findings = [...$this->lexer->findings, ...$this->found->findings];
         count($findings) < 2 || usort($findings, static fn (Finding $a, Finding $b): int => ($a->span->from ?? 0) <=> ($b->span->from ?? 0));
 
-        return [$parts, $findings, $this->calls, $this->changes];
+        return new ParsedResponse($parts, $findings, $this->found->nodes);
     }
 
     /** @return array{list<Part>, Stop|null} the parts up to an [else] or [end], and which it was */
@@ -128,7 +120,6 @@ final class Parser
 
             return new Broken($span);
         }
-        $slot = new SlotParser($this->source, $this->vocabulary, $tokens, $this->bound);
         if ($tokens[0]->isWord('end') && count($tokens) === 2) {
             return new Stop('end', null, $span);
         }
@@ -136,14 +127,14 @@ final class Parser
             return new Stop('else', null, $span);
         }
         if ($tokens[0]->isWord('else') && $tokens[1]->isWord('when')) {
-            return new Stop('else', $this->taking($slot, $slot->condition(2)) ?? new Syntax\UnknownName($span, 'when'), $span);
+            return new Stop('else', $this->inside->condition($tokens, 2) ?? new Syntax\UnknownName($span, 'when'), $span);
         }
         if ($tokens[0]->isWord('when')) {
-            return $this->choice($this->taking($slot, $slot->condition(1)), $span, $depth);
+            return $this->choice($this->inside->condition($tokens, 1), $span, $depth);
         }
-        $part = $this->taking($slot, $slot->slot($span));
+        $part = $this->inside->slot($tokens, $span);
         if ($part instanceof Slot && $part->as !== '') {
-            $this->bound[$part->as] = true;
+            $this->found->bound[$part->as] = true;
         }
 
         return $part ?? new Broken($span);
@@ -166,7 +157,7 @@ final class Parser
             if ($isOtherwise) {
                 $otherwise = $parts;
             } elseif ($condition !== null) {
-                $branches[] = [$condition, $parts, $span];
+                $branches[] = new Branch($condition, $parts, $span);
             }
             if ($stop === null || $stop->word === 'end') {
                 if ($stop === null) {
@@ -186,21 +177,6 @@ final class Parser
         }
     }
 
-    /**
-     * @template T of Expression|Part|null
-     *
-     * @param  T  $read
-     * @return T
-     */
-    private function taking(SlotParser $slot, Expression|Part|null $read): Expression|Part|null
-    {
-        $this->findings = [...$this->findings, ...$slot->findings];
-        $this->calls = [...$this->calls, ...$slot->calls];
-        $this->changes = [...$this->changes, ...$slot->changes];
-
-        return $read;
-    }
-
     /** `[[caller]` says "[caller]"; whoever wrote it may have meant the slot. */
     private function noteDoubled(int $bracket): void
     {
@@ -213,6 +189,6 @@ final class Parser
     /** @param  array<string, string>  $data */
     private function found(Mistake $mistake, Span $span, array $data = []): void
     {
-        $this->findings[] = new Finding($mistake, $span, data: $data);
+        $this->found->findings[] = new Finding($mistake, $span, data: $data);
     }
 }

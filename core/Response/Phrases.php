@@ -21,6 +21,7 @@ final class Phrases
             new Described('either', 'values with commas between', 'one of the values', '[either "port", "starboard"]', 'One of several by luck, each equally likely.'),
             new Described('since', 'a moment or an occasion', 'a span', '[since occasion.leak] without a leak', 'How long it is since then; counted in one unit with “in days”.'),
             new Described('until', 'a moment or an occasion', 'a span', '[until occasion.launch] until the launch', 'How long it is until then.'),
+            new Described('top', 'how many, “by”, and a field that holds numbers', 'a list of persons', 'The richest: [top 3 by pebbles | scores]', 'Who has the most of something, best first; “points” is another name for the first unit.'),
             new Described('as', 'a name of your own', 'the value', '[roll 1 to 100 as luck]%[when luck > 90], a fair wind![end]', 'Names a slot’s value for the rest of the response.'),
             new Described('+', 'numbers, or a moment and a length of time', 'a number or a moment', '[counter.planks * 2 + 1]', 'Counts exactly: + - * / and % for what is left of a division.'),
         ];

@@ -8,6 +8,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Row;
 use SilverParrot\Source\Finding;
@@ -22,50 +23,49 @@ final class Response
     /** Made ready when it is first said. */
     private ?Row $row = null;
 
-    /**
-     * @param  list<Part>  $parts
-     * @param  list<Finding>  $mistakes
-     * @param  list<Call>  $calls  every use of a name, in whichever branch
-     * @param  list<Syntax\Change>  $changes  every use of a verb
-     * @param  list<array{Remembering, Call}>  $remembering  uses of names that may read of memory
-     */
-    private function __construct(public readonly string $text, public readonly array $parts, private readonly array $mistakes, public readonly array $calls, public readonly array $changes, private readonly array $remembering)
+    /** @var list<Part> */
+    public readonly array $parts;
+
+    /** @var list<Call> every use of a name, in whichever branch */
+    public readonly array $calls;
+
+    /** @var list<MemoryUse> uses of names that may read of memory */
+    private readonly array $remembering;
+
+    private function __construct(public readonly string $text, private readonly ParsedResponse $parsed)
     {
+        $this->parts = $parsed->parts;
+        $calls = $remembering = [];
+        foreach ($parsed->nodes as $node) {
+            if ($node instanceof Call) {
+                $calls[] = $node;
+                if ($node->name instanceof Remembering && $node->name->mayRead($node)) {
+                    $remembering[] = new MemoryUse($node->name, $node);
+                }
+            }
+        }
+        [$this->calls, $this->remembering] = [$calls, $remembering];
     }
 
     public static function of(string $text, Vocabulary $vocabulary = new Vocabulary): self
     {
         $source = new Source($text);
-        [$parts, $mistakes, $calls, $changes] = (new Parser($source, $vocabulary))->parse();
 
-        $remembering = [];
-        foreach ($calls as $call) {
-            if ($call->name instanceof Remembering && $call->name->mayRead($call)) {
-                $remembering[] = [$call->name, $call];
-            }
-        }
-
-        return new self($source->text, $parts, $mistakes, $calls, $changes, $remembering);
+        return new self($source->text, (new Parser($source, $vocabulary))->parse());
     }
 
     /** Whether all of it can be read, whatever names it uses. */
     public function isReadable(): bool
     {
-        return array_filter($this->mistakes, static fn (Finding $mistake): bool => $mistake->isError()) === [];
+        return array_filter($this->parsed->mistakes, static fn (Finding $mistake): bool => $mistake->isError()) === [];
     }
 
     /** @return list<Finding> all that is wrong with it as it stands in this pack, in the order of the text */
     public function findings(Pack $pack): array
     {
-        $findings = $this->mistakes;
-        foreach ($this->calls as $call) {
-            array_push($findings, ...$call->name->check($call, $pack));
-        }
-        foreach ($this->changes as $change) {
-            $name = $change->place->name;
-            if ($name instanceof Writable && ! $name->canBeWritten($change->place, $pack) && $name->check($change->place, $pack) === []) {
-                $findings[] = new Finding(Mistake::CannotBeChanged, $change->place->span(), data: ['name' => implode('.', $change->place->path)]);
-            }
+        $findings = $this->parsed->mistakes;
+        foreach ($this->parsed->nodes as $node) {
+            array_push($findings, ...$node->check($pack));
         }
         usort($findings, static fn (Finding $a, Finding $b): int => ($a->span->from ?? 0) <=> ($b->span->from ?? 0));
 
@@ -76,9 +76,10 @@ final class Response
     public function namedPlaces(): array
     {
         $named = [];
-        foreach ([...$this->calls, ...array_map(static fn (Syntax\Change $change): Call => $change->place, $this->changes)] as $call) {
-            $named[implode('.', array_slice($call->folded, 0, 2))] = true;
+        foreach ($this->parsed->nodes as $node) {
+            $named[$node->place() ?? ''] = true;
         }
+        unset($named['']);
 
         return array_map(strval(...), array_keys($named));
     }
@@ -86,21 +87,28 @@ final class Response
     /** @return list<string> the places that its verbs change, as they are written: "counter.planks" */
     public function changedPlaces(): array
     {
-        return array_values(array_unique(array_map(static fn (Syntax\Change $change): string => implode('.', $change->place->path), $this->changes)));
+        $changed = [];
+        foreach ($this->parsed->nodes as $node) {
+            if ($node instanceof Change) {
+                $changed[implode('.', $node->place->path)] = true;
+            }
+        }
+
+        return array_map(strval(...), array_keys($changed));
     }
 
     /** All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet. */
     public function say(Run $run): Said|Failed|null
     {
         try {
-            $row = ($this->row ??= Row::of($this->parts))->fill($run);
+            $pieces = ($this->row ??= Row::of($this->parts))->fill($run);
         } catch (Failed $failed) {
             return $run->lacks ? $this->lacking($run) : $this->named($failed);
         }
         if ($run->lacks) {
             return $this->lacking($run);
         }
-        $said = new Said($row, $run->changed === null ? [] : $run->changed->changes(), $this->row->own);
+        $said = new Said($pieces, $this->row->origins, $run->changed === null ? [] : $run->changed->changes());
 
         // There are no loops, so it is enough to look once. Bytes are a cheap bound: only beyond it are characters counted.
         return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? Failed::tooMuchSaid() : $said;
@@ -113,7 +121,7 @@ final class Response
         if ($failed->reason !== 'unreadable' || $span === null) {
             return $failed;
         }
-        foreach ($this->mistakes as $mistake) {
+        foreach ($this->parsed->mistakes as $mistake) {
             if ($mistake->isError() && $mistake->span !== null && $span->from <= $mistake->span->from && $mistake->span->to <= $span->to) {
                 return Failed::unreadable($span, $mistake->sentence());
             }
@@ -125,8 +133,8 @@ final class Response
     /** Once something must be fetched, all that the other names read is fetched with it, in one round. */
     private function lacking(Run $run): null
     {
-        foreach ($this->remembering as [$name, $call]) {
-            foreach ($name->reads($call, $run) as $key) {
+        foreach ($this->remembering as $use) {
+            foreach ($use->name->reads($use->call, $run) as $key) {
                 $run->knows($key);
             }
         }

@@ -9,35 +9,19 @@ use Stringable;
 
 use function implode;
 
-/**
- * What came of saying a response, or a branch of it: a text, where it came from, and what it changes.
- *
- * Nobody changes it. It is not readonly by its type since there is one for every saying: see Run.
- */
-final class Said implements Stringable
+/** What came of saying a response, or a branch of it: a text, where it came from, and what it changes. */
+final readonly class Said implements Stringable
 {
-    public string $text = '';
-
-    /** @var array<int, string|self> */
-    private array $row = [];
-
-    /** @var array<int, true> */
-    private array $own = [];
-
-    /** @var list<Change> */
-    public array $changes = [];
+    public string $text;
 
     /**
-     * @param  array<int, string|self>  $row  what the author wrote at even places, and between, what a slot filled in or a choice said
+     * @param  array<int, string|self>  $pieces  what the author wrote, what slots filled in, what choices said
+     * @param  array<int, Origin>  $origins  of each, by place; what is not said to come from elsewhere came from people
      * @param  list<Change>  $changes
-     * @param  array<int, true>  $own  odd places at which a slot says what the pack's authors wrote
      */
-    public function __construct(array $row = [], array $changes = [], array $own = [])
+    public function __construct(private array $pieces = [], private array $origins = [], public array $changes = [])
     {
-        $this->row = $row;
-        $this->own = $own;
-        $this->changes = $changes;
-        $this->text = implode('', $row);
+        $this->text = implode('', $pieces);
     }
 
     public function __toString(): string
@@ -49,8 +33,8 @@ final class Said implements Stringable
     public function pieces(): array
     {
         $pieces = [];
-        foreach ($this->row as $at => $piece) {
-            foreach ($piece instanceof self ? $piece->pieces() : [[$piece, $this->origin($at)]] as [$text, $origin]) {
+        foreach ($this->pieces as $at => $piece) {
+            foreach ($piece instanceof self ? $piece->pieces() : [[$piece, $this->origins[$at] ?? Origin::People]] as [$text, $origin]) {
                 $last = count($pieces) - 1;
                 if ($text !== '' && $origin === Origin::Author && $last >= 0 && $pieces[$last][1] === Origin::Author) {
                     $pieces[$last][0] .= $text;
@@ -61,10 +45,5 @@ final class Said implements Stringable
         }
 
         return $pieces;
-    }
-
-    private function origin(int $at): Origin
-    {
-        return $at % 2 === 0 ? Origin::Author : (isset($this->own[$at]) ? Origin::Pack : Origin::People);
     }
 }

@@ -9,27 +9,40 @@ use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Response\Syntax\UnknownName;
+use SilverParrot\Source\Source;
 use SilverParrot\Source\Span;
 
 /**
  * Reads the inside of one slot: a value or a verb, filters, and the name that it is given. The first mistake ends the
  * reading of this slot.
  */
-final class SlotParser extends ValueParser
+final readonly class SlotParser
 {
-    /** @var list<Change> */
-    public array $changes = [];
+    private TokenStream $tokens;
 
-    /** What stands after `when`. */
-    public function condition(int $from): ?Expression
+    private ExpressionParser $values;
+
+    public function __construct(Source $source, private Vocabulary $vocabulary, private Found $found)
     {
-        $this->at = $from;
+        $this->tokens = new TokenStream($source);
+        $this->values = new ExpressionParser($this->tokens, $vocabulary, $found);
+    }
+
+    /**
+     * What stands after `when`.
+     *
+     * @param  list<Token>  $tokens
+     */
+    public function condition(array $tokens, int $from): ?Expression
+    {
+        $this->begin($tokens);
+        $this->tokens->jump($from);
         try {
-            $value = $this->orElse();
-            if ($this->token()->is('|')) {
-                throw new Misread(Mistake::Unexpected, $this->spanOf($this->token()), ['text' => '|']);
+            $value = $this->values->value();
+            if ($this->tokens->current->is('|')) {
+                throw new Misread(Mistake::Unexpected, $this->tokens->spanOf($this->tokens->current), ['text' => '|']);
             }
-            $this->mustBeOver();
+            $this->tokens->mustBeOver();
 
             return $value;
         } catch (Misread $misread) {
@@ -37,18 +50,20 @@ final class SlotParser extends ValueParser
         }
     }
 
-    public function slot(Span $span): ?Slot
+    /** @param  list<Token>  $tokens */
+    public function slot(array $tokens, Span $span): ?Slot
     {
+        $this->begin($tokens);
         try {
-            $verb = $this->tokens[0]->kind === TokenKind::Path ? $this->vocabulary->verbs[$this->tokens[0]->folded] ?? null : null;
-            $value = $verb === null ? $this->orElse() : $this->change($verb);
+            $verb = $tokens[0]->kind === TokenKind::Path ? $this->vocabulary->verbs[$tokens[0]->folded] ?? null : null;
+            $value = $verb === null ? $this->values->value() : $this->change($verb);
             $isQuiet = false;
-            while ($this->token()->is('|')) {
-                $value = $this->filtered($value);
+            while ($this->tokens->current->is('|')) {
+                $value = $this->values->filtered($value);
                 $isQuiet = $isQuiet || $value->filter instanceof Filters\Quiet;
             }
             $as = $this->as();
-            $this->mustBeOver();
+            $this->tokens->mustBeOver();
 
             return new Slot($span, $value, $isQuiet, $as);
         } catch (Misread $misread) {
@@ -56,9 +71,16 @@ final class SlotParser extends ValueParser
         }
     }
 
+    /** @param  list<Token>  $tokens */
+    private function begin(array $tokens): void
+    {
+        $this->tokens->begin($tokens);
+        $this->values->begin();
+    }
+
     private function give(Misread $misread): null
     {
-        $this->findings[] = $misread->finding;
+        $this->found->findings[] = $misread->finding;
 
         return null;
     }
@@ -66,46 +88,46 @@ final class SlotParser extends ValueParser
     private function change(Verb $verb): Change
     {
         $described = $verb->describe();
-        $head = $this->next();
-        $incomplete = new Misread(Mistake::VerbIncomplete, $this->source->span($head->from, $this->tokens[$this->end]->from), ['verb' => $described->name, 'example' => trim($described->example, '[]')]);
+        $head = $this->tokens->next();
+        $incomplete = new Misread(Mistake::VerbIncomplete, $this->tokens->upToEnd($head), ['verb' => $described->name, 'example' => trim($described->example, '[]')]);
         $amount = null;
         if ($verb->placeFirst()) {
             $place = $this->place($verb, $incomplete);
             if ($verb->joint() !== '') {
-                if (! $this->token()->isWord($verb->joint())) {
+                if (! $this->tokens->current->isWord($verb->joint())) {
                     throw $incomplete;
                 }
-                $this->next();
-                $amount = $this->orElse();
+                $this->tokens->next();
+                $amount = $this->values->value();
             }
         } else {
             $joint = $this->lastJoint($verb->joint()) ?? throw $incomplete;
-            $outer = $this->end;
-            $this->end = $joint;
-            $amount = $this->orElse();
-            $this->mustBeOver();
-            $this->end = $outer;
-            $this->at = $joint + 1;
+            $outer = $this->tokens->end;
+            $this->tokens->endAt($joint);
+            $amount = $this->values->value();
+            $this->tokens->mustBeOver();
+            $this->tokens->endAt($outer);
+            $this->tokens->jump($joint + 1);
             $place = $this->place($verb, $incomplete);
         }
 
-        return $this->changes[] = new Change($this->source->span($head->from, $this->tokens[$this->at - 1]->to), $verb, $amount, $place);
+        return $this->found->nodes[] = new Change($this->tokens->since($head), $verb, $amount, $place);
     }
 
     private function place(Verb $verb, Misread $incomplete): Call
     {
-        $token = $this->token();
+        $token = $this->tokens->current;
         if ($token->kind !== TokenKind::Path) {
-            throw $token->kind === TokenKind::End ? $incomplete : new Misread(Mistake::PlaceExpected, $this->spanOf($token), ['verb' => $verb->describe()->name, 'example' => trim($verb->describe()->example, '[]')]);
+            throw $token->kind === TokenKind::End ? $incomplete : new Misread(Mistake::PlaceExpected, $this->tokens->spanOf($token), ['verb' => $verb->describe()->name, 'example' => trim($verb->describe()->example, '[]')]);
         }
-        $this->next();
-        $call = $this->called($token, false);
+        $this->tokens->next();
+        $call = $this->values->called($token);
         if ($call instanceof UnknownName) {
             // That nothing has this name says enough.
-            throw new Misread(Mistake::UnknownName, $this->spanOf($token), already: array_pop($this->findings));
+            throw new Misread(Mistake::UnknownName, $this->tokens->spanOf($token), already: array_pop($this->found->findings));
         }
         if (! $call instanceof Call || ! $call->name instanceof Writable) {
-            throw new Misread(Mistake::CannotBeChanged, $this->spanOf($token), ['name' => $token->text]);
+            throw new Misread(Mistake::CannotBeChanged, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
 
         return $call;
@@ -116,8 +138,8 @@ final class SlotParser extends ValueParser
     {
         $depth = 0;
         $last = null;
-        for ($i = $this->at; $i < $this->end; $i++) {
-            $token = $this->tokens[$i];
+        for ($i = $this->tokens->at; $i < $this->tokens->end; $i++) {
+            $token = $this->tokens->peek($i - $this->tokens->at);
             $depth += $token->is('(') ? 1 : ($token->is(')') ? -1 : 0);
             if ($depth === 0 && ($token->is('|') || $token->isWord('as'))) {
                 break;
@@ -132,21 +154,21 @@ final class SlotParser extends ValueParser
 
     private function as(): string
     {
-        if (! $this->token()->isWord('as')) {
+        if (! $this->tokens->current->isWord('as')) {
             return '';
         }
-        $this->next();
-        $token = $this->token();
+        $this->tokens->next();
+        $token = $this->tokens->current;
         if ($token->kind !== TokenKind::Path || str_contains($token->text, '.')) {
-            throw new Misread(Mistake::NameExpected, $this->spanOf($token), ['text' => 'as']);
+            throw new Misread(Mistake::NameExpected, $this->tokens->spanOf($token), ['text' => 'as']);
         }
-        $this->next();
+        $this->tokens->next();
         $name = $token->folded;
         if (isset(Vocabulary::RESERVED[$name])) {
-            throw new Misread(Mistake::NameReserved, $this->spanOf($token), ['name' => $token->text]);
+            throw new Misread(Mistake::NameReserved, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
-        if (isset($this->vocabulary->names[$name]) || isset($this->bound[$name])) {
-            throw new Misread(Mistake::NameTaken, $this->spanOf($token), ['name' => $token->text]);
+        if (isset($this->vocabulary->names[$name]) || isset($this->found->bound[$name])) {
+            throw new Misread(Mistake::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
 
         return $name;

@@ -20,6 +20,9 @@ interface Verb
     /** Whether the place comes before the amount: `set place to value`. */
     public function placeFirst(): bool;
 
+    /** Whether its amount must be a number. */
+    public function counts(): bool;
+
     /** What is kept afterwards, and why it can fail. */
     public function outlook(Outlook $place, ?Outlook $amount): Outlook;
 

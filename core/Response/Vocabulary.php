@@ -42,7 +42,6 @@ final readonly class Vocabulary
             new Names\OccasionName,
             new Names\GoodsName,
             new Names\QuoteName,
-            new Names\TopName,
             new Names\LookupName,
             new Names\CommandsName,
             new Names\PageName,

@@ -51,7 +51,7 @@ final class WholeLettersTest extends TestCase
         'Response/Outlook/Lengths.php' => 'digits',
         'Response/Parser.php' => 'cuts at brackets',
         'Response/Segments.php' => 'cuts at brackets',
-        'Response/ValueParser.php' => 'an example of our own',
+        'Response/FilterParser.php' => 'an example of our own',
         'Source/Source.php' => 'the one place that knows bytes and characters',
         'Value/Number.php' => 'digits',
     ];

@@ -11,7 +11,6 @@ use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Overlay;
 use SilverParrot\Memory\View;
-use SilverParrot\Response\Said;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -22,35 +21,9 @@ use SilverParrot\World;
 use function is_string;
 use function strlen;
 
-/**
- * One saying of one response: what it sees, what it has changed so far.
- *
- * Nobody changes what it is made of. There is one for every saying, so its properties are neither readonly nor of a class
- * by their types: the checks, the first time that something is put in, would cost a twentieth of the whole saying.
- */
+/** One saying of one response: what it sees, what it has changed so far. */
 final class Run
 {
-    /**
-     * @var World
-     *
-     * @readonly
-     */
-    public $world;
-
-    /**
-     * @var Scene
-     *
-     * @readonly
-     */
-    public $scene;
-
-    /** @var Needed */
-    private $needed;
-
-    private string $place = '';
-
-    public ?SlotTrace $trace = null;
-
     /** Whether something that it asked for is not there yet. */
     public bool $lacks = false;
 
@@ -65,13 +38,13 @@ final class Run
     private array $bound = [];
 
     /** @param  string  $place names the response among all others, for chance: "!tide/0" */
-    public function __construct(World $world, Scene $scene, string $place, Needed $needed, ?SlotTrace $trace = null)
-    {
-        $this->world = $world;
-        $this->scene = $scene;
-        $this->place = $place;
-        $this->needed = $needed;
-        $this->trace = $trace;
+    public function __construct(
+        public readonly World $world,
+        public readonly Scene $scene,
+        private readonly string $place,
+        private readonly Needed $needed,
+        public readonly ?SlotTrace $trace = null,
+    ) {
     }
 
     /** What is remembered, with what this saying has changed so far. */

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Range;
 
@@ -17,7 +17,7 @@ final readonly class Count extends ListFilter
         return new Described('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         return Outlook::whole(Range::ofACount());
     }

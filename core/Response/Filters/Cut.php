@@ -9,7 +9,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Gap;
@@ -28,7 +28,7 @@ final readonly class Cut implements Filter
         return [1, 1];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         $most = $arguments[0]->asNumber();
         $length = max(1, $most->range->high ?? $value->longest);

@@ -8,7 +8,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Source\Limits;
@@ -31,7 +31,7 @@ final readonly class Date implements Filter
         return [0, 1];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         $pattern = isset($arguments[0]) ? $arguments[0]->written : '';
         $length = is_string($pattern) ? $in->lengths->date(mb_substr($pattern, 0, self::LONGEST)) : Outlook::text(0, Limits::READING);

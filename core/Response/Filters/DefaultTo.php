@@ -9,7 +9,7 @@ use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Value;
 
@@ -26,7 +26,7 @@ final readonly class DefaultTo implements EndsGaps, Filter
         return [1, 1];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         if (! $value->mayBeNoValue()) {
             return $value;
@@ -37,6 +37,11 @@ final readonly class DefaultTo implements EndsGaps, Filter
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
     {
-        return Truth::of($value) ? $value : $arguments[0] ?? null;
+        return $this->isNeededFor($value) ? $arguments[0] ?? null : $value;
+    }
+
+    public function isNeededFor(null|bool|int|string|Value $value): bool
+    {
+        return ! Truth::of($value);
     }
 }

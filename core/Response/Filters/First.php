@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Value;
 
@@ -17,7 +17,7 @@ final readonly class First extends ListFilter
         return new Described('first', '', 'one of its parts', '[channel.tags | first]', 'The first of a list; of a text, its first word.', 'gives nothing');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         return self::part($value);
     }

@@ -8,7 +8,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
@@ -28,7 +28,7 @@ final readonly class Grouped implements Filter
         return [0, 0];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         $number = $value->withoutNothing()->asNumber();
         $whole = $in->lengths->grouped($number->range?->digits() ?? Limits::DIGITS) + ($number->range === null ? 2 + Number::DECIMALS : 1);

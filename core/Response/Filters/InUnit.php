@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Filters;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Lengths;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
@@ -36,7 +36,7 @@ final readonly class InUnit implements Filter, TakesWords
         return ['minutes', 'hours', 'days'];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         $most = Lengths::DAYS * match ($arguments[0]->written) {
             'days' => 1,

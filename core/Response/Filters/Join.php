@@ -8,7 +8,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Items;
@@ -26,7 +26,7 @@ final readonly class Join implements Filter
         return [1, 1];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         if ($value->many === null) {
             return $value;

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Value;
 
@@ -17,7 +17,7 @@ final readonly class Last extends ListFilter
         return new Described('last', '', 'one of its parts', '[channel.tags | last]', 'The last of a list; of a text, its last word.', 'gives nothing');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         return self::part($value);
     }

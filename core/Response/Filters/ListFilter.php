@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
@@ -47,7 +47,7 @@ abstract readonly class ListFilter implements Filter
     }
 
     /** A list in another order; the words of a text, with what the language puts between them. */
-    protected static function list(Outlook $value, Forecast $in): Outlook
+    protected static function list(Outlook $value, EstimateContext $in): Outlook
     {
         $many = in_array(ValueKind::Text, $value->kinds, true) ? Many::divided($value) : Many::of($value, 1);
         if ($value->many !== null) {

@@ -8,7 +8,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
@@ -25,7 +25,7 @@ final readonly class Ordinal implements Filter
         return [0, 0];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         return $value->asText(1, $in->lengths->ordinal($value->range?->digits() ?? 20))->orGap(...$value->withoutNothing()->asNumber()->gaps);
     }

@@ -8,7 +8,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\TakesNamed;
 use SilverParrot\Value\Gap;
@@ -31,7 +31,7 @@ final readonly class Plural implements Filter, TakesNamed
         return ['zero', 'one', 'two', 'few', 'many', 'other'];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         $number = $value->withoutNothing()->asNumber();
         $longest = 0;

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Filters;
 
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Items;
 
@@ -17,7 +17,7 @@ final readonly class Reverse extends ListFilter
         return new Described('reverse', '', 'a list', '[channel.tags | reverse]', 'A list from its end to its beginning; of a text, its words.', 'passes it on');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         return self::list($value, $in);
     }

@@ -8,7 +8,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -28,7 +28,7 @@ final readonly class Round implements Filter
         return [0, 1];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         $number = $value->withoutNothing()->asNumber();
         $places = ($arguments[0] ?? null)?->asNumber()->range ?? (isset($arguments[0]) ? null : new Range(0, 0));

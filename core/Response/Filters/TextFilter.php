@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Filters;
 
+use SilverParrot\Response\ChangesText;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Filter;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
 /** A filter that changes a text as it would be printed. Nothing stays nothing; of a list each item is changed. */
-abstract readonly class TextFilter implements Filter
+abstract readonly class TextFilter implements ChangesText
 {
     public function arity(): array
     {
@@ -32,9 +32,7 @@ abstract readonly class TextFilter implements Filter
         return $value === null ? null : $this->change($run->print($value), $run);
     }
 
-    abstract public function change(string $text, Run $run): string;
-
-    public function outlook(Outlook $value, array $arguments, array $named, Forecast $in): Outlook
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
     {
         if ($value->many === null) {
             return $this->changed($value);

@@ -6,12 +6,12 @@ namespace SilverParrot\Response\Names;
 
 use Closure;
 use SilverParrot\Chat\Person;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
-use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
 
-final readonly class Caller extends PersonName implements Direct
+final readonly class Caller extends PersonName
 {
     public function describe(): Described
     {
@@ -28,8 +28,18 @@ final readonly class Caller extends PersonName implements Direct
         return $run->scene->caller;
     }
 
-    public function direct(Call $call): ?Closure
+    public function prepared(Call $call): Closure
     {
-        return isset($call->folded[1]) ? null : static fn (Run $run): ?Person => $run->scene->caller;
+        return isset($call->folded[1]) ? parent::prepared($call) : static fn (Run $run): ?Person => $run->scene->caller;
+    }
+
+    public function whenNothing(Call $call, Pack $pack): ?string
+    {
+        $field = $pack->fields[$call->folded[1] ?? ''] ?? null;
+
+        return match (true) {
+            $field !== null => $field->start === null && ! $field->type->isNumber() ? 'nothing is kept for them yet' : null,
+            default => ($call->folded[1] ?? '') === 'tier' ? 'they do not subscribe' : null,
+        };
     }
 }

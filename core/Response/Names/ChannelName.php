@@ -8,10 +8,9 @@ use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
-use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
@@ -24,7 +23,7 @@ use SilverParrot\Value\Range;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\Value\Value;
 
-final readonly class ChannelName implements Direct, Name
+final readonly class ChannelName extends Name
 {
     /** What the streaming service says of the channel. */
     private const DETAILS = ['title', 'category', 'tags', 'viewers', 'followers', 'subscribers', 'guests', 'live', 'started', 'link', 'next'];
@@ -71,7 +70,7 @@ final readonly class ChannelName implements Direct, Name
             : Checking::takesNothing($call);
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         $part = $call->folded[1] ?? 'name';
         if ($part === 'name') {
@@ -90,7 +89,17 @@ final readonly class ChannelName implements Direct, Name
         return $outlook->orNothing()->orGap(GapReason::DetailsDown);
     }
 
-    public function value(Call $call, Run $run): null|bool|int|string|Value
+    public function prepared(Call $call): Closure
+    {
+        $part = $call->folded[1] ?? 'name';
+        $request = in_array($part, ['name', 'uptime', 'started', 'next', 'tags'], true) ? null : $this->requests[$part] ?? null;
+
+        return $request === null
+            ? fn (Run $run): null|bool|int|string|Value => $this->value($call, $run)
+            : static fn (Run $run): null|bool|int|string|Value => $run->read($request);
+    }
+
+    private function value(Call $call, Run $run): null|bool|int|string|Value
     {
         $part = $call->folded[1] ?? 'name';
         if ($part === 'name') {
@@ -121,11 +130,8 @@ final readonly class ChannelName implements Direct, Name
         return $moment instanceof Moment ? TimeSpan::between($moment, $run->world->now) : null;
     }
 
-    public function direct(Call $call): ?Closure
+    public function whenNothing(Call $call, Pack $pack): ?string
     {
-        $part = $call->folded[1] ?? 'name';
-        $request = in_array($part, ['name', 'uptime', 'started', 'next', 'tags'], true) ? null : $this->requests[$part] ?? null;
-
-        return $request === null ? null : static fn (Run $run): null|bool|int|string|Value => $run->read($request);
+        return in_array($call->folded[1] ?? '', ['uptime', 'started'], true) ? 'the stream is off' : null;
     }
 }

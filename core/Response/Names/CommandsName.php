@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
-use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Items;
 
 /** `commands`, `commands for caller` */
-final readonly class CommandsName implements Name, SaysOwnText
+final readonly class CommandsName extends Name
 {
     public function describe(): Described
     {
@@ -32,7 +32,7 @@ final readonly class CommandsName implements Name, SaysOwnText
         return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : ($call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call));
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->isOn() && $one->about->listed));
         $triggers = Outlook::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));
@@ -40,14 +40,23 @@ final readonly class CommandsName implements Name, SaysOwnText
         return Outlook::items(Many::of($triggers, count($shown)), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
     }
 
-    public function value(Call $call, Run $run): Items|Gap|null
+    public function prepared(Call $call): Closure
     {
-        $person = $call->for?->evaluate($run);
-        if ($call->for !== null && ! $person instanceof Person) {
-            return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
-        }
-        $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->isOn() && $command->about->listed && (! $person instanceof Person || $command->levels()->admits($person->levels)));
+        $for = $call->for?->prepared();
 
-        return new Items(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
+        return static function (Run $run) use ($for): Items|Gap|null {
+            $person = $for === null ? null : $for($run);
+            if ($for !== null && ! $person instanceof Person) {
+                return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
+            }
+            $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->isOn() && $command->about->listed && (! $person instanceof Person || $command->levels()->admits($person->levels)));
+
+            return new Items(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
+        };
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
     }
 }

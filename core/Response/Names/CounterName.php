@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Counted;
@@ -18,7 +19,7 @@ use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
@@ -31,7 +32,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Range;
 
-final readonly class CounterName implements Name, Remembering, Writable
+final readonly class CounterName extends Name implements Remembering, Writable
 {
     public function describe(): Described
     {
@@ -57,7 +58,7 @@ final readonly class CounterName implements Name, Remembering, Writable
         return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(Mistake::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         $counter = $in->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter === null) {
@@ -75,7 +76,12 @@ final readonly class CounterName implements Name, Remembering, Writable
         };
     }
 
-    public function value(Call $call, Run $run): int|Gap|null
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): int|Gap|null => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): int|Gap|null
     {
         $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter === null) {
@@ -86,7 +92,7 @@ final readonly class CounterName implements Name, Remembering, Writable
 
             return $this->number(new Counter($counter->name, reset: $counter->reset), $total, $run);
         }
-        $key = $this->key($counter, $call, $run);
+        $key = $this->kept($counter, $call, $run);
 
         return $key instanceof Key ? $this->number($counter, $key, $run) : $key;
     }
@@ -106,7 +112,7 @@ final readonly class CounterName implements Name, Remembering, Writable
         if ($counter->reset === Reset::Stream) {
             $keys[] = Key::stream();
         }
-        $key = $this->key($counter, $call, $run);
+        $key = $this->kept($counter, $call, $run);
 
         return $key instanceof Key ? [...$keys, $key] : $keys;
     }
@@ -122,7 +128,7 @@ final readonly class CounterName implements Name, Remembering, Writable
         if ($counter === null || isset($call->path[2])) {
             return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
-        $key = $this->key($counter, $call, $run);
+        $key = $this->kept($counter, $call, $run);
         if (! $key instanceof Key) {
             return $key ?? throw Failed::nobodyToChange('', $call->span());
         }
@@ -147,7 +153,7 @@ final readonly class CounterName implements Name, Remembering, Writable
         return Counted::period($counter, $run->memory(), $run->world->now, $run->world->pack->channel->zone);
     }
 
-    private function key(Counter $counter, Call $call, Run $run): Key|Gap|null
+    private function kept(Counter $counter, Call $call, Run $run): Key|Gap|null
     {
         if ($counter->scope === CounterScope::Channel) {
             return Key::counter($counter->id);
@@ -168,7 +174,7 @@ final readonly class CounterName implements Name, Remembering, Writable
 
     private function person(Call $call, Run $run): Person|Gap|null
     {
-        $person = $call->for === null ? $run->scene->caller : $call->for->evaluate($run);
+        $person = $call->for === null ? $run->scene->caller : $call->for->value($run);
 
         return $person instanceof Person || $person instanceof Gap ? $person : null;
     }
@@ -188,5 +194,15 @@ final readonly class CounterName implements Name, Remembering, Writable
     private function total(Counter $counter): Key
     {
         return Key::counter($counter->id, Owner::total());
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return array_column($pack->counters, 'name');
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
     }
 }

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
-use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
-final readonly class FactName implements Name, SaysOwnText
+final readonly class FactName extends Name
 {
     public function describe(): Described
     {
@@ -32,17 +32,37 @@ final readonly class FactName implements Name, SaysOwnText
         };
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         $fact = $in->pack->facts[$call->folded[1] ?? ''] ?? null;
 
         return $fact === null ? Outlook::nothing()->orGap(GapReason::Unknown) : Outlook::written($fact->text);
     }
 
-    public function value(Call $call, Run $run): string|Gap
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): string|Gap => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): string|Gap
     {
         $fact = $run->world->pack->facts[$call->folded[1] ?? ''] ?? null;
 
         return $fact === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : $fact->text;
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return array_column($pack->facts, 'name');
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Goods;
@@ -12,7 +13,7 @@ use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
@@ -24,7 +25,7 @@ use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Range;
 
 /** `goods.lantern`, `goods.lantern for target`: how many of it a viewer owns. */
-final readonly class GoodsName implements Name, Remembering, Writable
+final readonly class GoodsName extends Name implements Remembering, Writable
 {
     public function describe(): Described
     {
@@ -40,12 +41,17 @@ final readonly class GoodsName implements Name, Remembering, Writable
         };
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         return Outlook::whole(Range::ofACount())->orNothing();
     }
 
-    public function value(Call $call, Run $run): int|Gap|null
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): int|Gap|null => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): int|Gap|null
     {
         $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
         $person = self::person($call, $run);
@@ -96,8 +102,18 @@ final readonly class GoodsName implements Name, Remembering, Writable
 
     private static function person(Call $call, Run $run): Person|Gap|null
     {
-        $person = $call->for === null ? $run->scene->caller : $call->for->evaluate($run);
+        $person = $call->for === null ? $run->scene->caller : $call->for->value($run);
 
         return $person instanceof Person || $person instanceof Gap ? $person : null;
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return array_column($pack->goods, 'name');
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
     }
 }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Limits;
@@ -16,7 +17,7 @@ use SilverParrot\Value\Range;
 use SilverParrot\Value\Value;
 
 /** What happened, in the answers to happenings; nothing anywhere else. */
-final readonly class HappeningName implements Name
+final readonly class HappeningName extends Name
 {
     private const TELLS = [
         'amount' => ['a whole number', 'How many: people of a raid, points of a reward.'],
@@ -40,7 +41,7 @@ final readonly class HappeningName implements Name
         };
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         $outlook = match ($call->folded[1] ?? '') {
             'tier' => Outlook::whole(new Range(1, 3)),
@@ -51,8 +52,18 @@ final readonly class HappeningName implements Name
         return $outlook->orNothing();
     }
 
-    public function value(Call $call, Run $run): null|bool|int|string|Value
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): null|bool|int|string|Value => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): null|bool|int|string|Value
     {
         return $run->scene->happening[$call->folded[1] ?? ''] ?? null;
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
@@ -14,17 +15,16 @@ use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Remembering;
-use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Range;
 
-final readonly class ListName implements Name, Remembering, SaysOwnText
+final readonly class ListName extends Name implements Remembering
 {
     public function describe(): Described
     {
@@ -48,7 +48,7 @@ final readonly class ListName implements Name, Remembering, SaysOwnText
             ? [new Finding(Mistake::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])] : [];
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         $list = $in->pack->lists[$call->folded[1] ?? ''] ?? null;
         if ($list === null) {
@@ -66,22 +66,29 @@ final readonly class ListName implements Name, Remembering, SaysOwnText
         };
     }
 
-    public function value(Call $call, Run $run): int|string|Gap|null
+    public function prepared(Call $call): Closure
     {
-        $list = $run->world->pack->lists[$call->folded[1] ?? ''] ?? null;
-        if ($list === null) {
-            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
-        }
-        if (isset($call->path[2])) {
-            return count($list->items);
-        }
-        if (isset($call->operands[0])) {
-            $place = Numbers::whole($call->operands[0]->evaluate($run));
+        [$name, $span, $asksForSize] = [$call->folded[1] ?? '', $call->span(), isset($call->path[2])];
+        $asked = ($call->operands[0] ?? null)?->prepared();
+
+        return static function (Run $run) use ($call, $name, $span, $asksForSize, $asked): int|string|Gap|null {
+            $list = $run->world->pack->lists[$name] ?? null;
+            if ($list === null || $asksForSize) {
+                return $list === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : count($list->items);
+            }
+            if ($asked === null) {
+                return ListDraw::from($list, $span, $run);
+            }
+            $place = Numbers::whole($asked($run));
 
             return $place instanceof Gap ? $place : ($list->items[$place - 1] ?? null)?->text;
-        }
+        };
+    }
 
-        return ListDraw::from($list, $call->span(), $run);
+    /** Each use of it draws anew. */
+    public function key(Call $call): ?string
+    {
+        return isset($call->path[2]) ? parent::key($call) : null;
     }
 
     public function mayRead(Call $call): bool
@@ -94,5 +101,20 @@ final readonly class ListName implements Name, Remembering, SaysOwnText
         $list = $run->world->pack->lists[$call->folded[1] ?? ''] ?? null;
 
         return $list !== null && $list->order->needsMemory() && $call->operands === [] && ! isset($call->path[2]) ? [Key::listPosition($list->id)] : [];
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return array_column($pack->lists, 'name');
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
     }
 }

@@ -4,20 +4,23 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Syntax\Expression;
+use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
 
-final readonly class LookupName implements Name
+final readonly class LookupName extends Name
 {
     public function describe(): Described
     {
@@ -29,22 +32,49 @@ final readonly class LookupName implements Name
         return isset($call->path[2]) ? [] : [Checking::partExpected($call, 'lookup.tide.high')];
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         return Outlook::anything(Limits::READING)->orNothing()->orGap(GapReason::LookupDown);
     }
 
-    public function value(Call $call, Run $run): null|bool|int|string|Value
+    public function prepared(Call $call): Closure
     {
-        $arguments = [];
-        foreach ($call->named as $name => $argument) {
-            $value = $argument->evaluate($run);
-            if ($value instanceof Gap) {
-                return $value;
+        [$source, $reading] = [$call->path[1] ?? '', $call->path[2] ?? ''];
+        $prepared = array_map(static fn (Expression $one): Closure => $one->prepared(), $call->named);
+
+        return static function (Run $run) use ($source, $reading, $prepared): null|bool|int|string|Value {
+            $arguments = [];
+            foreach ($prepared as $name => $argument) {
+                $value = $argument($run);
+                if ($value instanceof Gap) {
+                    return $value;
+                }
+                $arguments[$name] = $run->print($value);
             }
-            $arguments[$name] = $run->print($value);
+
+            return $run->read(Request::lookup($source, $reading, $arguments));
+        };
+    }
+
+    /** One request for equal arguments; what cannot be told apart is a look-up of its own. */
+    public function key(Call $call): string
+    {
+        $arguments = '';
+        foreach ($call->named as $name => $argument) {
+            $key = $argument instanceof Literal && is_scalar($argument->value) ? 'is '.json_encode($argument->value) : $argument->key();
+            $arguments .= " $name=".($key ?? 'at '.$argument->span()->from);
         }
 
-        return $run->read(Request::lookup($call->path[1] ?? '', $call->path[2] ?? '', $arguments));
+        return implode('.', $call->folded).$arguments;
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return [];
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
     }
 }

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Moment;
@@ -18,13 +19,13 @@ final readonly class Now extends SimpleName
         return new Described('now', '', 'a moment', '[now]', 'This moment, in the channel’s language and zone.');
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         return $in->lengths->moment();
     }
 
-    public function value(Call $call, Run $run): Moment
+    public function prepared(Call $call): Closure
     {
-        return $run->world->now;
+        return static fn (Run $run): Moment => $run->world->now;
     }
 }

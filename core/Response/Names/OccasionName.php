@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Remembering;
 use SilverParrot\Response\Syntax\Call;
@@ -21,7 +22,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
 
-final readonly class OccasionName implements Name, Remembering, Writable
+final readonly class OccasionName extends Name implements Remembering, Writable
 {
     public function describe(): Described
     {
@@ -37,12 +38,17 @@ final readonly class OccasionName implements Name, Remembering, Writable
         };
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         return $in->lengths->moment()->orNothing();
     }
 
-    public function value(Call $call, Run $run): Moment|Gap|null
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): Moment|Gap|null => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): Moment|Gap|null
     {
         $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
         if ($occasion === null) {
@@ -82,5 +88,20 @@ final readonly class OccasionName implements Name, Remembering, Writable
         }
 
         return $run->knows(Key::occasion($occasion->id)) ? new OccasionCell($occasion, $run) : Gap::pending();
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return array_column($pack->occasions, 'name');
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
+    }
+
+    public function whenNothing(Call $call, Pack $pack): string
+    {
+        return 'it never was';
     }
 }

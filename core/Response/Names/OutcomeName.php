@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Value\Value;
 
-final readonly class OutcomeName implements Name
+final readonly class OutcomeName extends Name
 {
     /** Characters of a sentence that says why, at most: all levels by name, and a few words around them. */
     public const LONGEST = 120;
@@ -34,7 +35,7 @@ final readonly class OutcomeName implements Name
         };
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         return match ($call->folded[1] ?? '') {
             'name' => Outlook::oneOf(...$in->triggers),
@@ -44,8 +45,18 @@ final readonly class OutcomeName implements Name
         };
     }
 
-    public function value(Call $call, Run $run): null|bool|int|string|Value
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): null|bool|int|string|Value => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): null|bool|int|string|Value
     {
         return $run->scene->outcome[$call->folded[1] ?? ''] ?? null;
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
     }
 }

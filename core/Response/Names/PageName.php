@@ -4,32 +4,39 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
-use SilverParrot\Response\SaysOwnText;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
 
 /** `page` */
-final readonly class PageName extends SimpleName implements SaysOwnText
+final readonly class PageName extends SimpleName
 {
     public function describe(): Described
     {
         return new Described('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.', later: 'there is no such page yet, so it is nothing.');
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         return Outlook::text(1, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown);
     }
 
-    public function value(Call $call, Run $run): null|bool|int|string|Value
+    public function prepared(Call $call): Closure
     {
-        return $run->read(Request::channel('page'));
+        $request = Request::channel('page');
+
+        return static fn (Run $run): null|bool|int|string|Value => $run->read($request);
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
@@ -15,7 +16,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Many;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
@@ -35,7 +36,7 @@ use SilverParrot\Value\Range;
 use SilverParrot\Value\Value;
 
 /** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
-abstract readonly class PersonName implements Name, Remembering, Writable
+abstract readonly class PersonName extends Name implements Remembering, Writable
 {
     public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', 'here', 'rank', ...self::ASKED];
 
@@ -81,13 +82,13 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         $hasRanks = isset($pack->ladders[Fold::caseless($pack->field($part ?? '')->name ?? '')]);
         $isRank = $hasRanks && ($call->folded[2] ?? '') === 'rank' && ! isset($call->folded[3]);
         if ((isset($call->folded[2]) && ! $isRank) || ($part !== null && ! in_array($part, self::PARTS, true) && $pack->field($part) === null)) {
-            $findings[] = Checking::unknownPart($call, isset($call->folded[2]) ? 2 : 1, isset($call->folded[2]) ? ($hasRanks ? ['rank'] : []) : [...self::PARTS, ...array_map(static fn (Field $field): string => $field->name, array_values($pack->fields))]);
+            $findings[] = Checking::unknownPart($call, isset($call->folded[2]) ? 2 : 1, isset($call->folded[2]) ? ($hasRanks ? ['rank'] : []) : $this->parts($pack));
         }
 
         return $findings;
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         $part = $call->folded[1] ?? '';
         $longestName = $in->profile->longestName;
@@ -115,7 +116,12 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         return $this->isAlwaysThere() ? $outlook : $outlook->orNothing();
     }
 
-    public function value(Call $call, Run $run): null|bool|int|string|Value
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): null|bool|int|string|Value => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): null|bool|int|string|Value
     {
         $person = $this->person($run);
         if (! isset($call->folded[1]) || ! $person instanceof Person) {
@@ -142,6 +148,16 @@ abstract readonly class PersonName implements Name, Remembering, Writable
             'followed', 'subscribed', 'account_made', 'category', 'link' => self::asked($part, $person, $run),
             default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
         };
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return [...self::PARTS, ...array_column($pack->fields, 'name')];
+    }
+
+    public function isPerson(): bool
+    {
+        return true;
     }
 
     public function mayRead(Call $call): bool
@@ -206,7 +222,7 @@ abstract readonly class PersonName implements Name, Remembering, Writable
         return $ladder !== null && (is_int($has) || $has instanceof Number) ? $ladder->rank($has) : ($has instanceof Gap ? $has : null);
     }
 
-    private static function fieldOutlook(Field $field, Forecast $in): Outlook
+    private static function fieldOutlook(Field $field, EstimateContext $in): Outlook
     {
         return match ($field->type) {
             FieldType::Points => Outlook::whole(Range::ofACount()),

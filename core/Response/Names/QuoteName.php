@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Names;
 
+use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Fold;
@@ -20,9 +21,10 @@ use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Range;
+use SilverParrot\Value\Value;
 
 /** `quote`, `quote 12`, `quote words`: one quote for equal arguments within a response. */
-final readonly class QuoteName implements Name
+final readonly class QuoteName extends Name
 {
     private const TELLS = [
         'number' => ['a whole number', 'Its number, which it keeps for good.'],
@@ -46,7 +48,7 @@ final readonly class QuoteName implements Name
         };
     }
 
-    public function outlook(Call $call, Forecast $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): Outlook
     {
         $outlook = match ($call->folded[1] ?? 'text') {
             'number' => Outlook::whole(Range::ofACount(1)),
@@ -59,14 +61,21 @@ final readonly class QuoteName implements Name
         return $outlook->orNothing()->orGap(GapReason::NotSearched);
     }
 
-    public function value(Call $call, Run $run): null|int|string|Quote|Moment|Gap
+    public function prepared(Call $call): Closure
     {
-        $quote = $this->quote($call, $run);
-        if (! $quote instanceof Quote) {
-            return $quote;
-        }
+        $part = $call->folded[1] ?? '';
+        $asked = ($call->operands[0] ?? null)?->prepared();
 
-        return match ($call->folded[1] ?? '') {
+        return static function (Run $run) use ($part, $asked): null|int|string|Quote|Moment|Gap {
+            $quote = self::quote($asked === null ? null : $asked($run), $run);
+
+            return $quote instanceof Quote ? self::part($quote, $part) : $quote;
+        };
+    }
+
+    private static function part(Quote $quote, string $part): null|int|string|Quote|Moment
+    {
+        return match ($part) {
             '' => $quote,
             'number' => $quote->number,
             'by' => $quote->by === '' ? null : $quote->by,
@@ -76,9 +85,8 @@ final readonly class QuoteName implements Name
         };
     }
 
-    private function quote(Call $call, Run $run): Quote|Gap|null
+    private static function quote(null|bool|int|string|Value $asked, Run $run): Quote|Gap|null
     {
-        $asked = isset($call->operands[0]) ? $call->operands[0]->evaluate($run) : null;
         if ($asked instanceof Gap) {
             return $asked;
         }

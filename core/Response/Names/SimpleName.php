@@ -9,7 +9,7 @@ use SilverParrot\Response\Name;
 use SilverParrot\Response\Syntax\Call;
 
 /** A name without parts. */
-abstract readonly class SimpleName implements Name
+abstract readonly class SimpleName extends Name
 {
     public function check(Call $call, Pack $pack): array
     {

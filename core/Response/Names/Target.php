@@ -7,14 +7,14 @@ namespace SilverParrot\Response\Names;
 use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Described;
-use SilverParrot\Response\Direct;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Ends;
 use SilverParrot\Value\Gap;
 
-final readonly class Target extends PersonName implements Direct
+final readonly class Target extends PersonName
 {
     public function describe(): Described
     {
@@ -70,8 +70,18 @@ final readonly class Target extends PersonName implements Direct
         return $first !== '' && $run->world->profile->couldBeName($first) ? $first : null;
     }
 
-    public function direct(Call $call): ?Closure
+    public function prepared(Call $call): Closure
     {
-        return isset($call->folded[1]) ? null : fn (Run $run): Person|Gap|null => $run->scene->wordList === [] ? null : $this->person($run);
+        return isset($call->folded[1]) ? parent::prepared($call) : fn (Run $run): Person|Gap|null => $run->scene->wordList === [] ? null : $this->person($run);
+    }
+
+    public function readsLine(): bool
+    {
+        return true;
+    }
+
+    public function whenNothing(Call $call, Pack $pack): string
+    {
+        return isset($pack->fields[$call->folded[1] ?? '']) ? 'nobody is named, or nothing is kept for them' : 'nobody is named';
     }
 }

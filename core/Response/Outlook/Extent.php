@@ -20,9 +20,22 @@ final readonly class Extent
         return new self(0, 0, 0, 0);
     }
 
+    public static function ofText(string $text): self
+    {
+        $length = Outlook::length($text);
+
+        return new self($length, $length, 0, strlen($text));
+    }
+
     public function plus(self $other): self
     {
         return new self($this->shortest + $other->shortest, $this->longest + $other->longest, $this->typed + $other->typed, $this->bytes + $other->bytes);
+    }
+
+    /** At its shortest. */
+    public function oneShorter(): self
+    {
+        return new self($this->shortest - 1, $this->longest, $this->typed, $this->bytes);
     }
 
     /** One or the other. */

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 
 /** `a and b`: whether there is a value on both sides. */
-final readonly class AndAlso implements Expression
+final readonly class AndAlso extends Expression
 {
     public function __construct(public Expression $left, public Expression $right)
     {
@@ -21,14 +24,35 @@ final readonly class AndAlso implements Expression
         return $this->left->span()->through($this->right->span());
     }
 
-    public function evaluate(Run $run): bool|Gap
+    public function children(): array
     {
-        $left = $this->left->evaluate($run);
-        if ($left instanceof Gap || ! Truth::of($left)) {
-            return $left instanceof Gap ? $left : false;
-        }
-        $right = $this->right->evaluate($run);
+        return [$this->left, $this->right];
+    }
 
-        return $right instanceof Gap ? $right : Truth::of($right);
+    public function prepared(): Closure
+    {
+        [$left, $right] = [$this->left->prepared(), $this->right->prepared()];
+
+        return static function (Run $run) use ($left, $right): bool|Gap {
+            $one = $left($run);
+            if ($one instanceof Gap || ! Truth::of($one)) {
+                return $one instanceof Gap ? $one : false;
+            }
+            $other = $right($run);
+
+            return $other instanceof Gap ? $other : Truth::of($other);
+        };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        return $in->lengths->yesNo()->orGap(...$in->value($this->left)->gaps, ...$in->value($this->right)->gaps);
+    }
+
+    public function thereWhen(bool $holds): array
+    {
+        [$left, $right] = [$this->left->thereWhen($holds), $this->right->thereWhen($holds)];
+
+        return $holds ? [...$left, ...$right] : array_values(array_intersect($left, $right));
     }
 }

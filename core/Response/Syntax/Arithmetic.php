@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\Sum;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
 /** `a + b`, `a / b` … */
-final readonly class Arithmetic implements Expression
+final readonly class Arithmetic extends Expression
 {
     public function __construct(public Operation $operation, public Expression $left, public Expression $right)
     {
@@ -22,11 +26,24 @@ final readonly class Arithmetic implements Expression
         return $this->left->span()->through($this->right->span());
     }
 
-    public function evaluate(Run $run): int|Value
+    public function children(): array
     {
-        $left = $this->left->evaluate($run);
-        $right = $this->right->evaluate($run);
+        return [$this->left, $this->right];
+    }
 
-        return Numbers::combine($this->operation, $left, $right);
+    public function prepared(): Closure
+    {
+        [$operation, $left, $right] = [$this->operation, $this->left->prepared(), $this->right->prepared()];
+
+        return static function (Run $run) use ($operation, $left, $right): int|Value {
+            $one = $left($run);
+
+            return Numbers::combine($operation, $one, $right($run));
+        };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        return Sum::of($this->operation, $in->value($this->left), $in->value($this->right), $in);
     }
 }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
 /** A name that an earlier slot gave with `as`. Nothing, where that slot was in a branch that was not taken. */
-final readonly class Bound implements Expression
+final readonly class Bound extends Expression
 {
     public function __construct(private Span $span, public string $name)
     {
@@ -20,8 +23,35 @@ final readonly class Bound implements Expression
         return $this->span;
     }
 
-    public function evaluate(Run $run): null|bool|int|string|Value
+    public function children(): array
     {
-        return $run->bound($this->name);
+        return [];
+    }
+
+    public function prepared(): Closure
+    {
+        $name = $this->name;
+
+        return static fn (Run $run): null|bool|int|string|Value => $run->bound($name);
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        return $in->bound($this->name);
+    }
+
+    public function key(): string
+    {
+        return "as {$this->name}";
+    }
+
+    public function isPerson(): bool
+    {
+        return true;
+    }
+
+    public function saysOwnText(): bool
+    {
+        return false;
     }
 }

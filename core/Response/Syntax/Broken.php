@@ -6,10 +6,12 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Extent;
 use SilverParrot\Source\Span;
 
 /** A slot that could not be read: its findings say why. */
-final readonly class Broken implements Filled
+final readonly class Broken extends Filled
 {
     public function __construct(public Span $span)
     {
@@ -17,6 +19,13 @@ final readonly class Broken implements Filled
 
     public function prepared(): Closure
     {
-        return fn (): never => throw Failed::unreadable($this->span);
+        $span = $this->span;
+
+        return static fn (): never => throw Failed::unreadable($span);
+    }
+
+    public function extent(EstimateContext $in): Extent
+    {
+        return Extent::none();
     }
 }

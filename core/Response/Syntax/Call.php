@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
-use SilverParrot\Response\Direct;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Name;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
-use SilverParrot\Value\Value;
 
 /** A use of a name: `caller`, `counter.planks for target`, `list.knots 3`. */
-final readonly class Call implements Expression, Prepares
+final readonly class Call extends Expression
 {
     /**
      * @param  list<string>  $path  as typed; the first is the name's own
@@ -36,16 +36,67 @@ final readonly class Call implements Expression, Prepares
         return $this->span;
     }
 
-    public function evaluate(Run $run): null|bool|int|string|Value
+    public function children(): array
     {
-        return $this->name->value($this, $run);
+        return [...$this->operands, ...array_values($this->named), ...($this->for === null ? [] : [$this->for])];
     }
 
     public function prepared(): Closure
     {
-        $name = $this->name;
+        return $this->name->prepared($this);
+    }
 
-        return ($name instanceof Direct ? $name->direct($this) : null) ?? fn (Run $run): null|bool|int|string|Value => $name->value($this, $run);
+    public function outlook(EstimateContext $in): Outlook
+    {
+        $gaps = array_map(static fn (Expression $one): array => $in->value($one)->gaps, $this->children());
+
+        return $this->name->outlook($this, $in)->orGap(...array_merge(...$gaps));
+    }
+
+    public function key(): ?string
+    {
+        return $this->name->key($this);
+    }
+
+    public function readsLine(): bool
+    {
+        return $this->name->readsLine();
+    }
+
+    public function check(Pack $pack): array
+    {
+        return $this->name->check($this, $pack);
+    }
+
+    public function place(): string
+    {
+        return implode('.', array_slice($this->folded, 0, 2));
+    }
+
+    public function whenNothing(Pack $pack): ?string
+    {
+        return $this->name->whenNothing($this, $pack);
+    }
+
+    public function isPerson(): bool
+    {
+        return $this->name->isPerson() && ! isset($this->path[1]);
+    }
+
+    public function isLevel(): bool
+    {
+        return $this->name->isPerson() && ($this->folded[1] ?? '') === 'level';
+    }
+
+    public function isLevels(): bool
+    {
+        return $this->name->isPerson() && ($this->folded[1] ?? '') === 'levels';
+    }
+
+    /** Whom a name is asked for is not said. */
+    public function saysOwnText(): bool
+    {
+        return $this->name->saysOwnText();
     }
 
     public function isPlain(): bool

@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Verb;
 use SilverParrot\Response\Writable;
+use SilverParrot\Source\Finding;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 /** `add 1 to counter.planks`: its value is what is kept afterwards. */
-final readonly class Change implements Expression
+final readonly class Change extends Expression
 {
     /** @param  Call  $place of a name that is a Writable */
     public function __construct(private Span $span, public Verb $verb, public ?Expression $amount, public Call $place)
@@ -25,17 +31,58 @@ final readonly class Change implements Expression
         return $this->span;
     }
 
-    public function evaluate(Run $run): null|bool|int|string|Value
+    public function children(): array
     {
-        $amount = $this->amount?->evaluate($run);
-        if ($amount instanceof Gap) {
-            throw Failed::gap($amount, $this->span);
-        }
-        $cell = $this->place->name instanceof Writable ? $this->place->name->cell($this->place, $run) : null;
-        if ($cell === null || $cell instanceof Gap) {
-            throw $cell === null ? Failed::unreadable($this->span) : Failed::gap($cell, $this->span);
-        }
+        return [...($this->amount === null ? [] : [$this->amount]), $this->place];
+    }
 
-        return $this->verb->apply($cell, $amount, $this->span);
+    public function prepared(): Closure
+    {
+        [$span, $verb, $place, $of] = [$this->span, $this->verb, $this->place, $this->amount?->prepared()];
+        $name = $place->name;
+
+        return static function (Run $run) use ($span, $verb, $place, $of, $name): null|bool|int|string|Value {
+            $amount = $of === null ? null : $of($run);
+            if ($amount instanceof Gap) {
+                throw Failed::gap($amount, $span);
+            }
+            $cell = $name instanceof Writable ? $name->cell($place, $run) : null;
+            if ($cell === null || $cell instanceof Gap) {
+                throw $cell === null ? Failed::unreadable($span) : Failed::gap($cell, $span);
+            }
+
+            return $verb->apply($cell, $amount, $span);
+        };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        $amount = $this->amount === null ? null : $in->value($this->amount);
+        $kept = $this->verb->outlook($this->place->name->outlook($this->place, $in)->withoutGaps(), $amount);
+        $in->keep($this->place, $this->place->folded[count($this->place->folded) - 1], $kept);
+
+        return $kept;
+    }
+
+    public function check(Pack $pack): array
+    {
+        $name = $this->place->name;
+
+        return $name instanceof Writable && ! $name->canBeWritten($this->place, $pack) && $this->place->check($pack) === []
+            ? [new Finding(Mistake::CannotBeChanged, $this->place->span(), data: ['name' => implode('.', $this->place->path)])] : [];
+    }
+
+    public function needs(): array
+    {
+        $keys = [...There::with($this->amount?->key()), ...There::with($this->place->for?->key())];
+
+        return $this->place->folded[0] === 'target' ? [...$keys, ...There::with('target')] : $keys;
+    }
+
+    public function countsWith(): array
+    {
+        $key = $this->verb->counts() ? $this->amount?->key() : null;
+
+        return $key === null ? [] : [$key];
     }
 }

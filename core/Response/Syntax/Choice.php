@@ -8,15 +8,16 @@ use Closure;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Extent;
 use SilverParrot\Response\Said;
-use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 
 /** `[when …] … [else] … [end]` */
-final readonly class Choice implements Filled
+final readonly class Choice extends Filled
 {
     /**
-     * @param  list<array{Expression, list<Part>, Span}>  $branches  condition, what is said, the span of the condition's slot
+     * @param  list<Branch>  $branches
      * @param  list<Part>  $otherwise
      */
     public function __construct(public array $branches, public array $otherwise)
@@ -25,7 +26,7 @@ final readonly class Choice implements Filled
 
     public function prepared(): Closure
     {
-        $branches = array_map(static fn (array $branch): array => [Preparing::value($branch[0]), Row::of($branch[1]), $branch[2]], $this->branches);
+        $branches = array_map(static fn (Branch $branch): array => [$branch->condition->prepared(), Row::of($branch->parts), $branch->span], $this->branches);
         $otherwise = Row::of($this->otherwise);
 
         return static function (Run $run) use ($branches, $otherwise): Said {
@@ -38,11 +39,26 @@ final readonly class Choice implements Filled
                 $holds = Truth::of($value);
                 $run->trace?->choice($span, $holds);
                 if ($holds) {
-                    return new Said($row->fill($run), [], $row->own);
+                    return new Said($row->fill($run), $row->origins);
                 }
             }
 
-            return new Said($otherwise->fill($run), [], $otherwise->own);
+            return new Said($otherwise->fill($run), $otherwise->origins);
         };
+    }
+
+    public function extent(EstimateContext $in): Extent
+    {
+        return $in->choice($this);
+    }
+
+    public function inside(): array
+    {
+        return [...array_merge(...array_map(static fn (Branch $branch): array => $branch->parts, $this->branches)), ...$this->otherwise];
+    }
+
+    public function values(): array
+    {
+        return array_map(static fn (Branch $branch): Expression => $branch->condition, $this->branches);
     }
 }

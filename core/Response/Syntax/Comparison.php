@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
+use SilverParrot\Chat\Level;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 
 /** `a is b`, `a is not one of b, c`, `a < b`, `a contains b`. */
-final readonly class Comparison implements Expression
+final readonly class Comparison extends Expression
 {
     /** @param  non-empty-list<Expression>  $right more than one for `one of` */
     public function __construct(public Relation $relation, public bool $isNegated, public Expression $left, public array $right)
@@ -22,23 +30,70 @@ final readonly class Comparison implements Expression
         return $this->left->span()->through($this->right[count($this->right) - 1]->span());
     }
 
-    public function evaluate(Run $run): bool|Gap
+    public function children(): array
     {
-        $left = $this->left->evaluate($run);
-        $holds = false;
-        foreach ($this->right as $expression) {
-            $right = $expression->evaluate($run);
-            // `is nothing` is the one comparison that ends a gap.
-            $asksForNothing = $right === null && $this->relation === Relation::Is;
-            if ($right instanceof Gap || ($left instanceof Gap && (! $asksForNothing || $left->isPending()))) {
-                return $right instanceof Gap ? $right : $left;
+        return [$this->left, ...$this->right];
+    }
+
+    public function prepared(): Closure
+    {
+        [$relation, $isNegated, $asked] = [$this->relation, $this->isNegated, $this->left->prepared()];
+        $given = array_map(static fn (Expression $one): Closure => $one->prepared(), $this->right);
+
+        return static function (Run $run) use ($relation, $isNegated, $asked, $given): bool|Gap {
+            $left = $asked($run);
+            foreach ($given as $one) {
+                $right = $one($run);
+                // `is nothing` is the one comparison that ends a gap.
+                $asksForNothing = $right === null && $relation === Relation::Is;
+                if ($right instanceof Gap || ($left instanceof Gap && (! $asksForNothing || $left->isPending()))) {
+                    return $right instanceof Gap ? $right : $left;
+                }
+                if ($asksForNothing ? $left === null || $left instanceof Gap : $relation->holds($left, $right, $run)) {
+                    return ! $isNegated;
+                }
             }
-            if ($asksForNothing ? $left === null || $left instanceof Gap : $this->relation->holds($left, $right, $run)) {
-                $holds = true;
-                break;
+
+            return $isNegated;
+        };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        $gaps = $this->asksForNothing() ? [] : array_merge(...array_map(static fn (Expression $one): array => $in->value($one)->gaps, $this->children()));
+
+        return $in->lengths->yesNo()->orGap(...$gaps);
+    }
+
+    public function thereWhen(bool $holds): array
+    {
+        $isSo = $holds !== $this->isNegated;
+        if ($this->asksForNothing()) {
+            return $isSo ? [] : There::with($this->left->key());
+        }
+
+        // With nothing everything is no, so what compares is there.
+        return $isSo ? [...There::with($this->left->key()), ...(count($this->right) === 1 ? There::with($this->right[0]->key()) : [])] : [];
+    }
+
+    /** A level is compared with a level: a word that names none would never hold. */
+    public function check(Pack $pack): array
+    {
+        // A part of a word may be asked for too: only whole ones are levels.
+        $isWhole = $this->relation !== Relation::StartsWith && $this->relation !== Relation::EndsWith && ($this->relation !== Relation::Contains || $this->left->isLevels());
+        $findings = [];
+        foreach ($isWhole && ($this->left->isLevel() || $this->left->isLevels()) ? $this->right : [] as $one) {
+            if ($one instanceof Literal && is_string($one->value) && Level::named($one->value) === null) {
+                $nearest = Nearest::to($one->value, Level::words());
+                $findings[] = new Finding(Mistake::UnknownLevel, $one->span(), data: ['text' => $one->value] + ($nearest === null ? [] : ['nearest' => "“{$nearest}”"]), replacement: $nearest === null ? null : "\"$nearest\"");
             }
         }
 
-        return $holds !== $this->isNegated;
+        return $findings;
+    }
+
+    private function asksForNothing(): bool
+    {
+        return $this->relation === Relation::Is && count($this->right) === 1 && $this->right[0]->isNothing();
     }
 }

@@ -6,11 +6,13 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
 /** `either "port", "starboard"`: one of them, each equally likely; the others are not looked at. */
-final readonly class Either implements Expression, Prepares
+final readonly class Either extends Expression
 {
     /** @param  non-empty-list<Expression>  $options */
     public function __construct(private Span $span, public array $options)
@@ -22,35 +24,30 @@ final readonly class Either implements Expression, Prepares
         return $this->span;
     }
 
-    public function evaluate(Run $run): null|bool|int|string|Value
+    public function children(): array
     {
-        return $this->options[$run->draw($this->span)->getInt(0, count($this->options) - 1)]->evaluate($run);
+        return $this->options;
     }
 
     public function prepared(): Closure
     {
         $last = count($this->options) - 1;
         $span = $this->span;
-        $values = $this->written();
-        if ($values !== null) {
+        $written = array_filter($this->options, static fn (Expression $one): bool => $one instanceof Literal);
+        if (count($written) === count($this->options)) {
+            $values = array_column($written, 'value');
+
             return static fn (Run $run): null|bool|int|string|Value => $values[$run->draw($span)->getInt(0, $last)];
         }
-        $options = array_map(Preparing::value(...), $this->options);
+        $options = array_map(static fn (Expression $one): Closure => $one->prepared(), $this->options);
 
         return static fn (Run $run): null|bool|int|string|Value => $options[$run->draw($span)->getInt(0, $last)]($run);
     }
 
-    /** @return non-empty-list<null|bool|int|string|Value>|null the values, where all are written out */
-    private function written(): ?array
+    public function outlook(EstimateContext $in): Outlook
     {
-        $values = [];
-        foreach ($this->options as $option) {
-            if (! $option instanceof Literal) {
-                return null;
-            }
-            $values[] = $option->value;
-        }
+        $outlooks = array_map($in->value(...), $this->options);
 
-        return $values;
+        return array_reduce(array_slice($outlooks, 1), static fn (Outlook $one, Outlook $other): Outlook => $one->orElse($other), $outlooks[0]);
     }
 }

@@ -10,8 +10,8 @@ use SilverParrot\Response\Said;
 use SilverParrot\Value\Value;
 
 /** A part that is filled in when the response is said. */
-interface Filled extends Part
+abstract readonly class Filled extends Part
 {
     /** @return Closure(Run): (null|bool|int|string|Value|Said) a value to be printed, for which a slot stands; or what was said, and told to the trace, already */
-    public function prepared(): Closure;
+    abstract public function prepared(): Closure;
 }

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
+use SilverParrot\Response\ChangesText;
 use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Filter;
-use SilverParrot\Response\Filters\TextFilter;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -19,7 +21,7 @@ use function is_string;
 use function strlen;
 
 /** A value with a filter behind it. */
-final readonly class Filtered implements Expression, Prepares
+final readonly class Filtered extends Expression
 {
     /**
      * @param  list<Expression>  $arguments
@@ -34,69 +36,86 @@ final readonly class Filtered implements Expression, Prepares
         return $this->span;
     }
 
-    public function evaluate(Run $run): null|bool|int|string|Value
+    public function children(): array
     {
-        $value = $this->value->evaluate($run);
-        if ($value instanceof Gap && ($value->isPending() || ! $this->filter instanceof EndsGaps)) {
-            return $value;
-        }
-        $run->work(Bounds::steps($this->filter, $value));
-        if ($this->arguments === [] && $this->named === []) {
-            return Bounds::of($this->filter->apply($value, [], [], $run));
-        }
-        $arguments = [];
-        foreach ($this->arguments as $argument) {
-            $arguments[] = $given = $argument->evaluate($run);
-            if ($given instanceof Gap) {
-                return $given;
-            }
-        }
-        $named = [];
-        foreach ($this->named as $name => $argument) {
-            $named[$name] = $given = $argument->evaluate($run);
-            if ($given instanceof Gap) {
-                return $given;
-            }
-        }
-
-        return Bounds::of($this->filter->apply($value, $arguments, $named, $run));
+        return [$this->value, ...$this->arguments, ...array_values($this->named)];
     }
 
     public function prepared(): Closure
     {
-        if ($this->arguments !== [] || $this->named !== []) {
-            return $this->evaluate(...);
-        }
-        $filter = $this->filter;
-        $before = Preparing::value($this->value);
-        $endsGaps = $filter instanceof EndsGaps;
-        if ($filter instanceof TextFilter) {
-            // Most filters change a text, and most values are one: nothing else need be looked at.
-            return static function (Run $run) use ($filter, $before): null|bool|int|string|Value {
+        [$filter, $before] = [$this->filter, $this->value->prepared()];
+        $standIn = $filter instanceof EndsGaps ? $filter : null;
+        if ($this->arguments === [] && $this->named === []) {
+            $changesText = $filter instanceof ChangesText ? $filter : null;
+
+            return static function (Run $run) use ($filter, $before, $standIn, $changesText): null|bool|int|string|Value {
                 $value = $before($run);
-                if (! is_string($value)) {
-                    if ($value instanceof Gap) {
-                        return $value;
-                    }
-                    $run->work(Bounds::steps($filter, $value));
+                if ($changesText !== null && is_string($value)) {
+                    $run->work(Bounds::stepsFor($filter, strlen($value)));
+                    $value = $changesText->change($value, $run);
 
-                    return Bounds::of($filter->apply($value, [], [], $run));
+                    return strlen($value) > Limits::VALUE && Bounds::isTooLong($value) ? Bounds::tooLong() : $value;
                 }
-                $run->work(Bounds::stepsFor($filter, strlen($value)));
-                $changed = $filter->change($value, $run);
+                if ($value instanceof Gap && ($value->isPending() || $standIn === null)) {
+                    return $value;
+                }
+                $run->work(Bounds::steps($filter, $value));
 
-                return strlen($changed) > Limits::VALUE && Bounds::isTooLong($changed) ? Bounds::tooLong() : $changed;
+                return Bounds::of($filter->apply($value, [], [], $run));
             };
         }
+        $prepared = static fn (Expression $one): Closure => $one->prepared();
+        [$arguments, $named] = [array_map($prepared, $this->arguments), array_map($prepared, $this->named)];
 
-        return static function (Run $run) use ($filter, $before, $endsGaps): null|bool|int|string|Value {
+        return static function (Run $run) use ($filter, $before, $standIn, $arguments, $named): null|bool|int|string|Value {
             $value = $before($run);
-            if ($value instanceof Gap && ($value->isPending() || ! $endsGaps)) {
+            if ($value instanceof Gap && ($value->isPending() || $standIn === null)) {
+                return $value;
+            }
+            if ($standIn?->isNeededFor($value) === false) {
                 return $value;
             }
             $run->work(Bounds::steps($filter, $value));
+            $given = $givenByName = [];
+            foreach ($arguments as $argument) {
+                $given[] = $one = $argument($run);
+                if ($one instanceof Gap) {
+                    return $one;
+                }
+            }
+            foreach ($named as $name => $argument) {
+                $givenByName[$name] = $one = $argument($run);
+                if ($one instanceof Gap) {
+                    return $one;
+                }
+            }
 
-            return Bounds::of($filter->apply($value, [], [], $run));
+            return Bounds::of($filter->apply($value, $given, $givenByName, $run));
         };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        $value = $in->value($this->value);
+        $arguments = array_map($in->value(...), $this->arguments);
+        $named = array_map($in->value(...), $this->named);
+        $in->work(Bounds::stepsFor($this->filter, $value->bytes));
+        $gaps = array_map(static fn (Outlook $one): array => $one->gaps, [...$arguments, ...array_values($named)]);
+
+        if ($this->filter instanceof EndsGaps) {
+            return $this->filter->outlook($value, $arguments, $named, $in)->orGap(...($value->mayBeNoValue() ? array_merge(...$gaps) : []));
+        }
+
+        return $this->filter->outlook($value, $arguments, $named, $in)->orGap(...$value->gaps, ...array_merge(...$gaps));
+    }
+
+    public function needs(): array
+    {
+        return $this->value->needs();
+    }
+
+    public function countsWith(): array
+    {
+        return $this->value->countsWith();
     }
 }

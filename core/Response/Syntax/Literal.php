@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Range;
 use SilverParrot\Value\Value;
 
 /** A value written out: a number, a text in quotes, yes, no, nothing. */
-final readonly class Literal implements Expression, Prepares
+final readonly class Literal extends Expression
 {
     public function __construct(private Span $span, public null|bool|int|string|Value $value)
     {
@@ -21,9 +24,9 @@ final readonly class Literal implements Expression, Prepares
         return $this->span;
     }
 
-    public function evaluate(Run $run): null|bool|int|string|Value
+    public function children(): array
     {
-        return $this->value;
+        return [];
     }
 
     public function prepared(): Closure
@@ -31,5 +34,23 @@ final readonly class Literal implements Expression, Prepares
         $value = $this->value;
 
         return static fn (): null|bool|int|string|Value => $value;
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        $value = $this->value;
+
+        return match (true) {
+            is_string($value) => Outlook::written($value),
+            is_int($value) => Outlook::whole(new Range($value, $value)),
+            is_bool($value) => $in->lengths->yesNo(),
+            $value instanceof Number => Outlook::exactly($value),
+            default => Outlook::nothing(),
+        };
+    }
+
+    public function isNothing(): bool
+    {
+        return $this->value === null;
     }
 }

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\Sum;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Operation;
+use SilverParrot\Value\Range;
 use SilverParrot\Value\Value;
 
 /** `-a` */
-final readonly class Minus implements Expression
+final readonly class Minus extends Expression
 {
     public function __construct(private Span $span, public Expression $value)
     {
@@ -22,8 +27,20 @@ final readonly class Minus implements Expression
         return $this->span;
     }
 
-    public function evaluate(Run $run): int|Value
+    public function children(): array
     {
-        return Numbers::combine(Operation::Minus, 0, $this->value->evaluate($run));
+        return [$this->value];
+    }
+
+    public function prepared(): Closure
+    {
+        $of = $this->value->prepared();
+
+        return static fn (Run $run): int|Value => Numbers::combine(Operation::Minus, 0, $of($run));
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        return Sum::of(Operation::Minus, Outlook::whole(new Range(0, 0)), $in->value($this->value), $in);
     }
 }

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 
 /** `not a`: whether there is no value. */
-final readonly class Not implements Expression
+final readonly class Not extends Expression
 {
     public function __construct(private Span $span, public Expression $value)
     {
@@ -21,10 +24,29 @@ final readonly class Not implements Expression
         return $this->span;
     }
 
-    public function evaluate(Run $run): bool|Gap
+    public function children(): array
     {
-        $value = $this->value->evaluate($run);
+        return [$this->value];
+    }
 
-        return $value instanceof Gap ? $value : ! Truth::of($value);
+    public function prepared(): Closure
+    {
+        $of = $this->value->prepared();
+
+        return static function (Run $run) use ($of): bool|Gap {
+            $value = $of($run);
+
+            return $value instanceof Gap ? $value : ! Truth::of($value);
+        };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        return $in->lengths->yesNo()->orGap(...$in->value($this->value)->gaps);
+    }
+
+    public function thereWhen(bool $holds): array
+    {
+        return $this->value->thereWhen(! $holds);
     }
 }

@@ -7,12 +7,14 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 /** `a or b`: a where there is one, else b. */
-final readonly class OrElse implements Expression, Prepares
+final readonly class OrElse extends Expression
 {
     public function __construct(public Expression $left, public Expression $right)
     {
@@ -23,24 +25,40 @@ final readonly class OrElse implements Expression, Prepares
         return $this->left->span()->through($this->right->span());
     }
 
-    public function evaluate(Run $run): null|bool|int|string|Value
+    public function children(): array
     {
-        $value = $this->left->evaluate($run);
-
-        return self::stands($value) ? $value : $this->right->evaluate($run);
+        return [$this->left, $this->right];
     }
 
     public function prepared(): Closure
     {
-        $left = Preparing::value($this->left);
+        $left = $this->left->prepared();
         if ($this->right instanceof Literal) {
             $else = $this->right->value;
 
             return static fn (Run $run): null|bool|int|string|Value => ($value = $left($run)) !== null && self::stands($value) ? $value : $else;
         }
-        $right = Preparing::value($this->right);
+        $right = $this->right->prepared();
 
         return static fn (Run $run): null|bool|int|string|Value => self::stands($value = $left($run)) ? $value : $right($run);
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        $left = $in->value($this->left);
+        if (! $left->mayBeNoValue()) {
+            return $left;
+        }
+        $right = $in->value($this->right);
+
+        return $left->kinds === [] ? $right : $left->known()->orElse($right);
+    }
+
+    public function thereWhen(bool $holds): array
+    {
+        [$left, $right] = [$this->left->thereWhen($holds), $this->right->thereWhen($holds)];
+
+        return $holds ? array_values(array_intersect($left, $right)) : [...$left, ...$right];
     }
 
     /** Whether there is a value, or may be: what is not fetched yet can still turn out to be there. */

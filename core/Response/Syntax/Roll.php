@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Range;
 
 /** `roll 6`, `roll 1 to 100`: a whole number, each equally likely. */
-final readonly class Roll implements Expression
+final readonly class Roll extends Expression
 {
     /** @param  Expression|null  $to null: from 1 to the one bound */
     public function __construct(private Span $span, public Expression $from, public ?Expression $to)
@@ -24,37 +28,51 @@ final readonly class Roll implements Expression
         return $this->span;
     }
 
-    public function evaluate(Run $run): int|Gap
+    public function children(): array
     {
-        $from = Numbers::whole($this->from->evaluate($run));
-        $to = $this->to === null ? $from : Numbers::whole($this->to->evaluate($run));
-        if ($from instanceof Gap) {
-            return $this->because($from);
-        }
-        if ($to instanceof Gap) {
-            return $this->because($to);
-        }
-        if ($this->to === null) {
-            $from = 1;
-            if ($to < 1) {
-                return $this->badRoll();
+        return [$this->from, ...($this->to === null ? [] : [$this->to])];
+    }
+
+    public function prepared(): Closure
+    {
+        [$span, $first, $second] = [$this->span, $this->from->prepared(), $this->to?->prepared()];
+
+        return static function (Run $run) use ($span, $first, $second): int|Gap {
+            $from = Numbers::whole($first($run));
+            $to = $second === null ? $from : Numbers::whole($second($run));
+            if ($from instanceof Gap || $to instanceof Gap) {
+                $gap = $from instanceof Gap ? $from : $to;
+
+                return $gap->reason === GapReason::NotWhole ? self::badRoll() : $gap;
             }
-        }
-        [$low, $high] = [min($from, $to), max($from, $to)];
-        // Compared as floats: the difference of two ints may be more than an int.
-        if ((float) $high - (float) $low >= Limits::WIDEST_ROLL) {
-            return $this->badRoll();
-        }
+            if ($second === null) {
+                $from = 1;
+                if ($to < 1) {
+                    return self::badRoll();
+                }
+            }
+            [$low, $high] = [min($from, $to), max($from, $to)];
 
-        return $run->draw($this->span)->getInt($low, $high);
+            // Compared as floats: the difference of two ints may be more than an int.
+            return (float) $high - (float) $low >= Limits::WIDEST_ROLL ? self::badRoll() : $run->draw($span)->getInt($low, $high);
+        };
     }
 
-    private function because(Gap $gap): Gap
+    public function outlook(EstimateContext $in): Outlook
     {
-        return $gap->reason === GapReason::NotWhole ? $this->badRoll() : $gap;
+        $from = $in->value($this->from)->asNumber();
+        $to = $this->to === null ? $from : $in->value($this->to)->asNumber();
+        $gaps = [...$from->gaps, ...$to->gaps];
+        if ($from->range === null || $to->range === null) {
+            return Outlook::whole(new Range(-Limits::COUNTER, Limits::COUNTER))->orGap(GapReason::BadRoll, ...$gaps);
+        }
+        $range = $this->to === null ? new Range(1, max(1, $from->range->high)) : $from->range->through($to->range);
+        $isBad = $range->hasNoEnd() || (float) $range->high - (float) $range->low >= Limits::WIDEST_ROLL || ($this->to === null && $from->range->low < 1);
+
+        return Outlook::whole($range)->orGap(...$gaps, ...($isBad ? [GapReason::BadRoll] : []));
     }
 
-    private function badRoll(): Gap
+    private static function badRoll(): Gap
     {
         return new Gap(GapReason::BadRoll, ['limit' => (string) Limits::WIDEST_ROLL]);
     }

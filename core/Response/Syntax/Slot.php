@@ -6,13 +6,15 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Extent;
 use SilverParrot\Response\Said;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 /** A bracketed part that is filled in when the response is said. */
-final readonly class Slot implements Filled
+final readonly class Slot extends Filled
 {
     /** @param  string  $as the name that the value is given for the rest of the response, folded; empty for none */
     public function __construct(public Span $span, public Expression $value, public bool $isQuiet, public string $as)
@@ -21,7 +23,7 @@ final readonly class Slot implements Filled
 
     public function prepared(): Closure
     {
-        $of = Preparing::value($this->value);
+        $of = $this->value->prepared();
         if ($this->as === '' && ! $this->isQuiet) {
             return $of;
         }
@@ -41,5 +43,15 @@ final readonly class Slot implements Filled
 
             return new Said;
         };
+    }
+
+    public function extent(EstimateContext $in): Extent
+    {
+        return $in->slot($this);
+    }
+
+    public function values(): array
+    {
+        return [$this->value];
     }
 }

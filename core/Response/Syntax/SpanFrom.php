@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\TimeSpan;
 
 /** `since occasion.leak`, `until "2027-01-01"`. Nothing, where the moment is on the wrong side of now. */
-final readonly class SpanFrom implements Expression
+final readonly class SpanFrom extends Expression
 {
     public function __construct(private Span $span, public bool $isSince, public Expression $moment)
     {
@@ -23,13 +29,42 @@ final readonly class SpanFrom implements Expression
         return $this->span;
     }
 
-    public function evaluate(Run $run): TimeSpan|Gap|null
+    public function children(): array
     {
-        $moment = Moments::of($this->moment->evaluate($run), $run);
-        if (! $moment instanceof Moment) {
-            return $moment;
-        }
+        return [$this->moment];
+    }
 
-        return $this->isSince ? TimeSpan::between($moment, $run->world->now) : TimeSpan::between($run->world->now, $moment);
+    public function prepared(): Closure
+    {
+        [$isSince, $of] = [$this->isSince, $this->moment->prepared()];
+
+        return static function (Run $run) use ($isSince, $of): TimeSpan|Gap|null {
+            $moment = Moments::of($of($run), $run);
+            if (! $moment instanceof Moment) {
+                return $moment;
+            }
+
+            return $isSince ? TimeSpan::between($moment, $run->world->now) : TimeSpan::between($run->world->now, $moment);
+        };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        $moment = $in->value($this->moment);
+        $isDay = is_string($moment->written) && Moment::fromIso($moment->written, $in->pack->channel->zone) !== null;
+
+        return $in->lengths->span()->orNothing()->orGap(...$moment->gaps, ...($moment->isOnly(ValueKind::Moment) || $isDay || $moment->kinds === [] ? [] : [GapReason::WrongKind]));
+    }
+
+    public function whenNothing(Pack $pack): ?string
+    {
+        return str_starts_with($this->moment->place() ?? '', 'occasion.') ? ($this->isSince ? 'it never was, or is still to come' : 'it is past, or never was set') : null;
+    }
+
+    public function key(): ?string
+    {
+        $key = $this->moment->key();
+
+        return $key === null ? null : ($this->isSince ? 'since ' : 'until ').$key;
     }
 }

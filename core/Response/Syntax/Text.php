@@ -4,10 +4,23 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Extent;
+
 /** Said as it stands. */
-final readonly class Text implements Part
+final readonly class Text extends Part
 {
     public function __construct(public string $text)
     {
+    }
+
+    public function extent(EstimateContext $in): Extent
+    {
+        return Extent::ofText($this->text);
+    }
+
+    public function isOpen(): bool
+    {
+        return false;
     }
 }

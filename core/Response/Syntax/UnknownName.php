@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
-use SilverParrot\Response\Evaluation\Run;
+use Closure;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
 /** A name that nothing has. It is a finding already; said all the same, it is a gap. */
-final readonly class UnknownName implements Expression
+final readonly class UnknownName extends Expression
 {
     public function __construct(private Span $span, public string $name)
     {
@@ -21,8 +23,20 @@ final readonly class UnknownName implements Expression
         return $this->span;
     }
 
-    public function evaluate(Run $run): Gap
+    public function children(): array
     {
-        return new Gap(GapReason::Unknown, ['name' => $this->name]);
+        return [];
+    }
+
+    public function prepared(): Closure
+    {
+        $gap = new Gap(GapReason::Unknown, ['name' => $this->name]);
+
+        return static fn (): Gap => $gap;
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        return Outlook::nothing()->orGap(GapReason::Unknown);
     }
 }

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
+use Closure;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 
 /** What was typed after the trigger: `word 1`, `words`, `words 2`, `words 2 to 4`. */
-final readonly class Words implements Expression
+final readonly class Words extends Expression
 {
     /** @param  int|null  $to the last word, counted from 1; null for all that follow */
     public function __construct(private Span $span, public int $from, public ?int $to)
@@ -20,13 +24,47 @@ final readonly class Words implements Expression
         return $this->span;
     }
 
-    public function evaluate(Run $run): ?string
+    public function children(): array
+    {
+        return [];
+    }
+
+    public function prepared(): Closure
     {
         if ($this->from === 1 && $this->to === null) {
-            return $run->scene->words === '' ? null : $run->scene->words;
+            return static fn (Run $run): ?string => $run->scene->words === '' ? null : $run->scene->words;
         }
-        $chosen = array_slice($run->scene->wordList, $this->from - 1, $this->to === null ? null : max(0, $this->to - $this->from + 1));
+        [$at, $most] = [$this->from - 1, $this->to === null ? null : max(0, $this->to - $this->from + 1)];
 
-        return $chosen === [] ? null : implode(' ', $chosen);
+        return static function (Run $run) use ($at, $most): ?string {
+            $chosen = array_slice($run->scene->wordList, $at, $most);
+
+            return $chosen === [] ? null : implode(' ', $chosen);
+        };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        return Outlook::text(1, $in->typedRoom())->typed()->orNothing();
+    }
+
+    public function key(): string
+    {
+        return "words {$this->from} {$this->to}";
+    }
+
+    public function whenNothing(Pack $pack): string
+    {
+        return 'nothing is typed';
+    }
+
+    public function readsLine(): bool
+    {
+        return true;
+    }
+
+    public function saysOwnText(): bool
+    {
+        return false;
     }
 }

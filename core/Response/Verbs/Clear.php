@@ -27,6 +27,11 @@ final readonly class Clear implements Verb
         return true;
     }
 
+    public function counts(): bool
+    {
+        return false;
+    }
+
     public function outlook(Outlook $place, ?Outlook $amount): Outlook
     {
         return Outlook::nothing();

@@ -28,6 +28,11 @@ final readonly class Set implements Verb
         return true;
     }
 
+    public function counts(): bool
+    {
+        return false;
+    }
+
     public function outlook(Outlook $place, ?Outlook $amount): Outlook
     {
         return self::kept($place, $amount)->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);

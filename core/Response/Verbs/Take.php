@@ -31,6 +31,11 @@ final readonly class Take implements Verb
         return false;
     }
 
+    public function counts(): bool
+    {
+        return true;
+    }
+
     public function outlook(Outlook $place, ?Outlook $amount): Outlook
     {
         return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);

@@ -175,6 +175,8 @@ final class ChecksTest extends TestCase
             '[when counter.planks > counter.ballast]x[end][when counter.ballast * 2 > 30]y[end][when caller.boat is "a" or channel.category is "b"]z[end]' => '',
             '[when word 1 < 0]x[end][when word 1 > 0]y[end]' => '',
             '[when caller.boat or occasion.leak]Boat [caller.boat].[end][when caller.boat and occasion.leak]Boat [caller.boat].[end]' => 'can-be-nothing 40-53',
+            // what one branch asks for is not there in the next
+            '[when caller.tier is 3]x[else when caller.tier]y[end]' => '',
             // conditions that may hold, though few values make them so
             '[when counter.planks > 2.5 and counter.planks < 3.5]x[end][when caller.height > 2.2 and caller.height < 2.3]y[end]' => '',
             '[when caller is word 1]x[end][when word 1 is caller]y[end][when caller.level is word 1]z[end][when word 1 is word 2]w[end]' => '',

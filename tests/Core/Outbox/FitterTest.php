@@ -11,6 +11,7 @@ use SilverParrot\Outbox\Cutting;
 use SilverParrot\Outbox\Draft;
 use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
+use SilverParrot\Response\Origin;
 use SilverParrot\Response\Said;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Unseen;
@@ -79,7 +80,7 @@ final class FitterTest extends TestCase
 
     public function test_what_the_pack_says_itself_may_begin_with_another_talkers_mark(): void
     {
-        $said = new Said(['', '!tide', ' and ', '!knot', ''], [], [1 => true]);
+        $said = new Said(['!tide', ' and ', '!knot'], [Origin::Pack, Origin::Author]);
         self::assertSame('!tide and !knot', Fitter::fit($said, new Room(ChatProfile::stream(), 'lantern_cove', 'silver_parrot'))->text());
     }
 
@@ -177,11 +178,6 @@ final class FitterTest extends TestCase
     /** @param  list<array{string, bool}>  $pieces  text, and whether a slot filled it in */
     private static function spoken(array $pieces): Said
     {
-        $row = [];
-        foreach ($pieces as [$piece, $isSlot]) {
-            array_push($row, ...($isSlot ? ['', $piece] : [$piece, '']));
-        }
-
-        return new Said($row);
+        return new Said(array_column($pieces, 0), array_map(static fn (bool $isSlot): Origin => $isSlot ? Origin::People : Origin::Author, array_column($pieces, 1)));
     }
 }

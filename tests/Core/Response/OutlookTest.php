@@ -19,6 +19,8 @@ use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Outlook\EstimatedCondition;
+use SilverParrot\Response\Outlook\EstimatedSlot;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Lengths;
 use SilverParrot\Response\Outlook\Outlook;
@@ -135,7 +137,7 @@ final class OutlookTest extends TestCase
                 self::fail("{$response->text} said “{$text}” for “{$typed}”: $length characters and ".strlen($text)." bytes, not {$extent->shortest} to {$extent->longest} and {$extent->bytes}");
             }
         } elseif ($said instanceof Failed && ($reason = GapReason::tryFrom($said->reason)) !== null && $reason !== GapReason::TooLarge && $reason !== GapReason::NotWhole) {
-            $told = array_merge([], ...array_map(static fn (array $one): array => $one[1]->gaps, [...$prospect->slots, ...$prospect->conditions]));
+            $told = array_merge([], ...array_map(static fn (EstimatedSlot|EstimatedCondition $one): array => $one->outlook->gaps, [...$prospect->slots, ...$prospect->conditions]));
             self::assertContains($reason, $told, "{$response->text} fails with {$reason->value} for “{$typed}”");
         }
 

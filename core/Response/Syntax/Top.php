@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Syntax;
+
+use Closure;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Outlook\EstimateContext;
+use SilverParrot\Response\Outlook\Many;
+use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Outlook\ValueKind;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
+use SilverParrot\Source\Nearest;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Items;
+
+/** `top 5 by pebbles`: who has the most of something, best first. */
+final readonly class Top extends Expression
+{
+    /** @param  string  $field  as typed */
+    public function __construct(private Span $span, public Expression $count, public string $field, private string $folded)
+    {
+    }
+
+    public function span(): Span
+    {
+        return $this->span;
+    }
+
+    public function children(): array
+    {
+        return [$this->count];
+    }
+
+    public function check(Pack $pack): array
+    {
+        $field = $pack->field($this->folded);
+        if ($field !== null && $field->type->isNumber()) {
+            return [];
+        }
+        $numbers = array_filter($pack->fields, static fn (Field $one): bool => $one->type->isNumber());
+        $nearest = Nearest::to($this->field, array_column($numbers, 'name'));
+
+        return [new Finding(Mistake::UnknownPart, $this->span, data: ['of' => 'top', 'name' => $this->field] + ($nearest === null ? [] : ['nearest' => "top … by $nearest"]))];
+    }
+
+    public function prepared(): Closure
+    {
+        [$name, $of] = [$this->folded, $this->count->prepared()];
+
+        return static function (Run $run) use ($name, $of): Items|Gap|null {
+            $field = $run->world->pack->field($name);
+            $count = Numbers::whole($of($run));
+            if ($field === null || $count instanceof Gap) {
+                return $count instanceof Gap ? $count : new Gap(GapReason::Unknown, ['name' => $name]);
+            }
+            if ($count < 1 || $count > Limits::TOP) {
+                return new Gap(GapReason::WrongKind, ['text' => (string) $count, 'wanted' => 'a number from 1 to '.Limits::TOP]);
+            }
+            $best = $run->read(Request::top($field->id, $count));
+
+            return $best instanceof Items || $best instanceof Gap ? $best : null;
+        };
+    }
+
+    public function outlook(EstimateContext $in): Outlook
+    {
+        $count = $in->value($this->count)->asNumber();
+        $most = max(1, min(Limits::TOP, $count->range->high ?? Limits::TOP));
+        $isBad = $count->range === null || $count->range->low < 1 || $count->range->high > Limits::TOP;
+
+        return Outlook::items(Many::of(Outlook::of(ValueKind::Person, 1, $in->profile->longestName), $most), $in->lengths->joint())
+            ->orGap(GapReason::NotSearched, ...$count->gaps, ...($isBad ? [GapReason::WrongKind] : []));
+    }
+
+    public function place(): string
+    {
+        return "top.{$this->folded}";
+    }
+
+    public function saysOwnText(): bool
+    {
+        return false;
+    }
+}
