@@ -13,7 +13,7 @@ use Illuminate\Http\Request;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Zones;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Pack;
 
 final class ChannelsController

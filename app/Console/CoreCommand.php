@@ -6,7 +6,7 @@ namespace App\Console;
 
 use Illuminate\Console\Command;
 use SilverParrot\Chat\ChatProfile;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;

@@ -10,13 +10,13 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Prepared;
-use SilverParrot\Pack\Command;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Answer;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Response\Prepared;
 use SilverParrot\Source\Finding;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -54,7 +54,7 @@ final class SayCommand extends CoreCommand
         $isFlawed = $flaws !== [];
         if (is_string($response)) {
             $flaws = [...$flaws, ...(new Prepared)->response($response)->findings($pack)];
-            $pack = $pack->withCommand(Command::saying(self::TRIGGER, $response)->gated(Cooldown::none()), self::TRIGGER);
+            $pack = $pack->withCommand(Say::on(self::TRIGGER, $response)->gated(Cooldown::none()), self::TRIGGER);
             $line = self::TRIGGER.' '.$this->text('words');
         }
         $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile());

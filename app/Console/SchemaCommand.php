@@ -6,7 +6,7 @@ namespace App\Console;
 
 use Illuminate\Console\Command;
 use SilverParrot\Hearing\Gates\GateSettings;
-use SilverParrot\Hearing\Gates\Refusal;
+use SilverParrot\Pack\Refusal;
 use Symfony\Component\Console\Output\OutputInterface;
 
 final class SchemaCommand extends Command

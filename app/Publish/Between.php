@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Publish;
 
 use App\Write\FindingsOfPack;
+use SilverParrot\Format\Difference;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Difference;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Holding;
 

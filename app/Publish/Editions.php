@@ -9,7 +9,8 @@ use App\Models\Edition;
 use App\Models\User;
 use App\Storage\Assembler;
 use Illuminate\Support\Facades\DB;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\PackFormat;
+use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
@@ -81,7 +82,7 @@ final readonly class Editions
         [$pack] = PackFormat::read($edition->document);
         foreach ($pack->commands as $command) {
             if (in_array(Fold::caseless($command->id), $silenced, true)) {
-                $pack = $pack->withCommand($command->switched(false), $command->trigger);
+                $pack = $pack->withCommand($command->gated(new Enabled(false)), $command->trigger);
             }
         }
 

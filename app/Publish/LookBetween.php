@@ -7,8 +7,8 @@ namespace App\Publish;
 use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Write\Findings;
-use SilverParrot\Pack\Differences;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\Differences;
+use SilverParrot\Format\PackFormat;
 
 /** Looks at what stands between the draft and the air. What takes long is kept, and done some at a time. */
 final readonly class LookBetween

@@ -12,14 +12,13 @@ use Closure;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
-use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
-use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\Counted;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 

@@ -13,19 +13,19 @@ use App\Models\Expectation as ExpectationRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use SilverParrot\Document\Document;
+use SilverParrot\Format\CommandFormat;
+use SilverParrot\Format\ExpectationFormat;
+use SilverParrot\Format\StepFormat;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\InOneSentence;
-use SilverParrot\Hearing\Steps\Step;
 use SilverParrot\Hearing\Triggered;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse as Response;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Expectation;
-use SilverParrot\Pack\Format\CommandFormat;
-use SilverParrot\Pack\Format\Document;
-use SilverParrot\Pack\Format\ExpectationFormat;
-use SilverParrot\Pack\Format\StepFormat;
+use SilverParrot\Pack\Step;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Fold;
 
@@ -151,7 +151,7 @@ final class CommandRows
             'stable_id' => $command->id,
             'trigger' => $command->trigger,
             'trigger_folded' => Fold::caseless($command->trigger),
-            'gates' => (object) $command->gates->write(),
+            'gates' => (object) GateSettings::write($command->gates),
             'refusals' => (object) array_filter($command->refusals, static fn (string $text): bool => $text !== ''),
             'if_it_fails' => $command->ifItFails,
             'listed' => $command->about->listed,

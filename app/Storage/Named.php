@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
-use SilverParrot\Hearing\Prepared;
+use SilverParrot\Response\Prepared;
 
 /** Which lists and facts some texts name: the others need not be brought whole to say them. */
 final readonly class Named

@@ -8,10 +8,10 @@ use App\Models\Channel;
 use App\Storage\Assembler;
 use Illuminate\Http\Request;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Document\Document;
+use SilverParrot\Format\CommandFormat;
 use SilverParrot\Pack\Brought;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Format\CommandFormat;
-use SilverParrot\Pack\Format\Document;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Write;
 
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Source\Finding;
 
 /** One command that is brought along, before anything is kept. */
@@ -22,7 +22,7 @@ final readonly class BroughtRow
     /** Of its one response. */
     public function text(): string
     {
-        return ($this->command->responses[0] ?? CommandResponse::saying(''))->text();
+        return ($this->command->responses[0] ?? Say::response(''))->text();
     }
 
     public function canBeMended(): bool

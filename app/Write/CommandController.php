@@ -17,8 +17,9 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Sample;
+use SilverParrot\Hearing\Gates\Enabled;
+use SilverParrot\Hearing\Sample;
+use SilverParrot\Hearing\Steps\Say;
 
 /** One command's page. */
 final readonly class CommandController
@@ -32,7 +33,7 @@ final readonly class CommandController
         $sample = Sample::tryFrom($request->string('sample')->value());
 
         // Kind starting values: 10 s for the channel, 60 s for a person.
-        return $this->page->view($channel, null, $sample === null ? Command::saying('!', '') : $sample->command($assembler->names($channel)), line: $request->integer('line'));
+        return $this->page->view($channel, null, $sample === null ? Say::on('!', '') : $sample->command($assembler->names($channel)), line: $request->integer('line'));
     }
 
     public function edit(Request $request, Channel $channel, Row $command): View
@@ -54,7 +55,7 @@ final readonly class CommandController
     {
         $core = CommandRows::toCore($command);
         try {
-            $this->rows->save($channel, $command, $core->switched(! $core->isOn()), $user, $command->revision);
+            $this->rows->save($channel, $command, $core->gated(new Enabled(! $core->isOn())), $user, $command->revision);
         } catch (SavedMeanwhile) {
             return back()->with('notice', "Somebody saved {$command->trigger} at this moment; look at it and press again.");
         }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Write;
 
 use Illuminate\Http\Request;
+use SilverParrot\Document\Document;
+use SilverParrot\Format\CommandFormat;
 use SilverParrot\Hearing\Gates\GateSettings;
-use SilverParrot\Hearing\Gates\Refusal;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Format\CommandFormat;
-use SilverParrot\Pack\Format\Document;
+use SilverParrot\Pack\Refusal;
 use SilverParrot\Source\Finding;
 
 /** What the author has in the fields of a command's page, read by the same reader as a pack document. */

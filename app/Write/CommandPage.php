@@ -10,10 +10,10 @@ use App\Rehearse\Expectations;
 use App\Rehearse\TryChat;
 use App\Storage\CommandRows;
 use Illuminate\Contracts\View\View;
+use SilverParrot\Format\CommandFormat;
+use SilverParrot\Format\Differences;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Differences;
-use SilverParrot\Pack\Format\CommandFormat;
 
 /** Everything that stands on a command's page. */
 final readonly class CommandPage

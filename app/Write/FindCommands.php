@@ -9,7 +9,7 @@ use App\Models\Command as Row;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
 use SilverParrot\Hearing\InOneSentence;
-use SilverParrot\Hearing\Prepared;
+use SilverParrot\Response\Prepared;
 use SilverParrot\Source\Fold;
 
 /** Finds commands by trigger, alias, text, group, note, or what their sentence says. */

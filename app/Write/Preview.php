@@ -15,7 +15,6 @@ use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Prepared;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
@@ -26,6 +25,7 @@ use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Prepared;
 use SilverParrot\Response\Response;
 use SilverParrot\Value\Moment;
 
@@ -99,7 +99,7 @@ final readonly class Preview
 
     private static function caller(Pack $pack, Command $command, string $login): Person
     {
-        $chosen = array_filter($pack->cast, static fn (CastMember $member): bool => $login === '' ? $command->levels()->admits($member->person()->levels) : $member->login === $login);
+        $chosen = array_filter($pack->cast, static fn (CastMember $member): bool => $login === '' ? $command->isFor($member->person()->levels) : $member->login === $login);
 
         return CastMember::lowest($chosen === [] ? $pack->cast : array_values($chosen))?->person() ?? Person::known('cast-somebody', 'somebody', 'Somebody', Levels::of(Level::Streamer));
     }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Hearing\Gates\GateSettings;
-use SilverParrot\Hearing\Prepared;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Prepared;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\FindingKind;
 

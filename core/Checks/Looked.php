@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Hearing\Prepared;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Outlook\Forecast;
 use SilverParrot\Response\Outlook\Lengths;
+use SilverParrot\Response\Prepared;
 
 /** What checks look at: a pack, its responses read once for all of them, and what is around it. */
 final readonly class Looked

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -40,7 +41,7 @@ final readonly class NoCooldown extends Concern
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            if ($command->isOn() && $command->gates->get(Cooldown::class)->write() === Cooldown::none()->write() && $command->levels()->isForEveryone()) {
+            if ($command->isOn() && $command->gates->get(Cooldown::class)->write() === Cooldown::none()->write() && $command->gates->get(ForLevels::class)->rule->isForEveryone()) {
                 $findings[] = new Finding($this, null, "/commands/$index/cooldown", ['trigger' => $command->trigger]);
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing;
 
+use LogicException;
 use SilverParrot\Chance\Weighted;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Event;
@@ -11,11 +12,13 @@ use SilverParrot\Hearing\Gates\Closed;
 use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\FloodGate;
 use SilverParrot\Hearing\Gates\Gate;
+use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\Gates\Open;
 use SilverParrot\Hearing\Gates\Pending;
 use SilverParrot\Hearing\Gates\Reach;
 use SilverParrot\Hearing\Steps\Ran;
 use SilverParrot\Hearing\Steps\Stage;
+use SilverParrot\Hearing\Steps\Step;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\Overlay;
 use SilverParrot\Pack\Command;
@@ -23,6 +26,7 @@ use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Prepared;
 use SilverParrot\World;
 
 /** The whole job: an event sets a command off, its gates are looked at, the steps of one of its responses are run. */
@@ -87,7 +91,7 @@ final readonly class Talker implements Parrot
     {
         $needed = new Needed;
         $context = new Context($command, $event, $world);
-        $open = self::stand([...$command->gates->gates, ...$this->floods], $context, $needed, $trace);
+        $open = self::stand([...GateSettings::gates($command->gates), ...$this->floods], $context, $needed, $trace);
         if ($open instanceof Closed) {
             return $this->refuse($open, $context, $scene, $trace);
         }
@@ -175,7 +179,8 @@ final readonly class Talker implements Parrot
         $sayings = $effects = [];
         $place = "{$stage->command->id}/{$response->id}";
         for ($at = $from; $at < count($response->steps); $at++) {
-            $ran = $response->steps[$at]->run($stage->at($at === 0 ? $place : "$place/$at"));
+            $step = $response->steps[$at];
+            $ran = ! $step instanceof Step ? throw new LogicException('A step that cannot be run: '.$step::class) : $step->run($stage->at($at === 0 ? $place : "$place/$at"));
             if (! $ran instanceof Ran) {
                 return $ran;
             }

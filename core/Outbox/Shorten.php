@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Outbox;
 
 use SilverParrot\Response\Origin;
+use SilverParrot\Source\Cutting;
 
 /** Cut to the longest message of the chat profile. */
 final readonly class Shorten implements Fitting

@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Pack;
 
-use SilverParrot\Hearing\Gates\Enabled;
-use SilverParrot\Hearing\Gates\ForLevels;
-use SilverParrot\Hearing\Gates\GateSetting;
-use SilverParrot\Hearing\Gates\GateSettings;
-use SilverParrot\Hearing\Gates\Refusal;
+use SilverParrot\Chat\Levels;
 
 /** What the parrot does when something sets it off: gates, then the steps of one of its responses. */
 final readonly class Command
@@ -22,7 +18,7 @@ final readonly class Command
     /** @var list<CommandResponse> each with an id of its own */
     public array $responses;
 
-    public GateSettings $gates;
+    public Gates $gates;
 
     /**
      * @param  list<CommandResponse>  $responses  one is drawn by weight
@@ -33,7 +29,7 @@ final readonly class Command
     public function __construct(
         public Triggers $triggers,
         array $responses = [],
-        ?GateSettings $gates = null,
+        ?Gates $gates = null,
         public array $refusals = [],
         public string $ifItFails = '',
         public Delivery $delivery = new Delivery,
@@ -43,34 +39,24 @@ final readonly class Command
         $this->trigger = $triggers->word;
         $this->id = $id === '' ? $triggers->word : $id;
         $this->responses = self::told($responses);
-        $this->gates = $gates ?? GateSettings::of();
-    }
-
-    /** The plain case: any number of texts, one of which is said. */
-    public static function saying(string $trigger, string|CommandResponse ...$responses): self
-    {
-        return new self(new Triggers($trigger), array_map(static fn (string|CommandResponse $one): CommandResponse => is_string($one) ? CommandResponse::saying($one) : $one, array_values($responses)));
+        $this->gates = $gates ?? Gates::of();
     }
 
     public function isOn(): bool
     {
-        return $this->gates->get(Enabled::class)->isOn;
+        return $this->gates->areOn();
     }
 
-    public function levels(): LevelRule
+    /** Whether somebody with these levels may ever set it off. */
+    public function isFor(Levels $levels): bool
     {
-        return $this->gates->get(ForLevels::class)->rule;
+        return $this->gates->admit($levels);
     }
 
     /** @param  string  $id  of one of its responses */
     public function response(string $id): ?CommandResponse
     {
         return array_values(array_filter($this->responses, static fn (CommandResponse $response): bool => $response->id === $id))[0] ?? null;
-    }
-
-    public function switched(bool $isOn): self
-    {
-        return $this->gated(new Enabled($isOn));
     }
 
     /** @param  class-string<GateSetting>  ...$kinds  whose gates count, and no others */
@@ -190,7 +176,7 @@ final readonly class Command
         return $responses;
     }
 
-    /** @param  array{triggers?: Triggers, responses?: list<CommandResponse>, gates?: GateSettings, refusals?: array<string, string>, ifItFails?: string, delivery?: Delivery, about?: Description, id?: string}  $other */
+    /** @param  array{triggers?: Triggers, responses?: list<CommandResponse>, gates?: Gates, refusals?: array<string, string>, ifItFails?: string, delivery?: Delivery, about?: Description, id?: string}  $other */
     private function with(array $other): self
     {
         return new self(

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Pack;
 
-use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Steps\Step;
-
 /** One of the responses that a command draws from: its steps, one after another, and its share of the draws. */
 final readonly class CommandResponse
 {
@@ -19,11 +16,6 @@ final readonly class CommandResponse
     {
     }
 
-    public static function saying(string $text, int $weight = 1, string $id = ''): self
-    {
-        return new self([new Say($text)], $weight, $id);
-    }
-
     public function called(string $id): self
     {
         return new self($this->steps, $this->weight, $id);
@@ -33,8 +25,9 @@ final readonly class CommandResponse
     public function text(): string
     {
         foreach ($this->steps as $step) {
-            if ($step instanceof Say) {
-                return $step->text;
+            $says = $step->says();
+            if ($says !== null) {
+                return $says;
             }
         }
 
@@ -75,6 +68,6 @@ final readonly class CommandResponse
     /** Whether all it does is say a text, as nearly all do. */
     public function isPlain(): bool
     {
-        return count($this->steps) === 1 && $this->steps[0] instanceof Say;
+        return count($this->steps) === 1 && $this->steps[0]->says() !== null;
     }
 }

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace SilverParrot\Rehearsal;
 
+use SilverParrot\Document\Document;
+use SilverParrot\Document\Flaw;
+use SilverParrot\Document\LevelFormat;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
-use SilverParrot\Pack\Format\Document;
-use SilverParrot\Pack\Format\Flaw;
-use SilverParrot\Pack\Format\LevelFormat;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;

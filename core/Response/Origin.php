@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
-use SilverParrot\Pack\Pack;
-
 /** Where a piece of what is said came from. */
 enum Origin
 {

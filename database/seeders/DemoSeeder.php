@@ -12,7 +12,7 @@ use App\Storage\MemoryRows;
 use App\Storage\PackRows;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Rehearsal\MemoryFormat;
 
 /** Lantern Cove: a made-up world to learn in, from the documents in docs/examples. */

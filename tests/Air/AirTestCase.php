@@ -6,9 +6,9 @@ namespace Tests\Air;
 
 use Ground\Port;
 use PHPUnit\Framework\TestCase;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
-use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Hearing\Steps\Say;
 use Tests\Ground\Sandbox;
 
 /** The talker as it runs: real processes, a real chat over a socket, a real database. One instance serves all of these tests. */
@@ -52,8 +52,8 @@ abstract class AirTestCase extends TestCase
         $read['flood'] = ['person' => 0, 'channel' => 0];
         // The demo's counter stops at a ceiling that hundreds of answers would come to.
         $read['counters'] = [['name' => 'planks']];
-        $pack = PackFormat::read(json_encode($read, JSON_THROW_ON_ERROR))[0]->withCommand(Command::saying('!count', $count)->gated(Cooldown::none()), '!count');
-        $pack = $since === '' ? $pack : $pack->withCommand(Command::saying('!since', $since)->gated(Cooldown::none()), '!since');
+        $pack = PackFormat::read(json_encode($read, JSON_THROW_ON_ERROR))[0]->withCommand(Say::on('!count', $count)->gated(Cooldown::none()), '!count');
+        $pack = $since === '' ? $pack : $pack->withCommand(Say::on('!since', $since)->gated(Cooldown::none()), '!since');
         $number = (int) $database->query('SELECT MAX(number) FROM editions WHERE channel_id = 1')->fetchColumn() + 1;
         $database->prepare('INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (1, ?, "", ?, UTC_TIMESTAMP())')->execute([$number, PackFormat::write($pack)]);
         $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);

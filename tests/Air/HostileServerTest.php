@@ -9,11 +9,11 @@ use App\Air\ChatConnection;
 use App\Air\Patience;
 use App\Air\Standing;
 use PHPUnit\Framework\Attributes\DataProvider;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\ForLevels;
-use SilverParrot\Pack\Command;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Flood;
-use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Pack;
 
 use function Amp\async;
@@ -232,8 +232,8 @@ final class HostileServerTest extends AirTestCase
     {
         $database = $this->air->database();
         $pack = new Pack(\SilverParrot\Chat\Channel::of('loud_cove', 'Loud Cove'), flood: new Flood(0, 0), counters: ['planks' => new \SilverParrot\Pack\Counter('planks')], commands: [
-            Command::saying('!count', '[add 1 to counter.planks]')->gated(Cooldown::none()),
-            Command::saying('!launch', 'launched')->gated(new ForLevels(new \SilverParrot\Pack\LevelRule(atLeast: \SilverParrot\Chat\Level::Streamer)), Cooldown::none()),
+            Say::on('!count', '[add 1 to counter.planks]')->gated(Cooldown::none()),
+            Say::on('!launch', 'launched')->gated(new ForLevels(new \SilverParrot\Pack\LevelRule(atLeast: \SilverParrot\Chat\Level::Streamer)), Cooldown::none()),
         ]);
         $server = json_encode(['host' => '127.0.0.1', 'port' => $port, 'tls' => false, 'nick' => 'loud_parrot', 'room' => 'loud_cove', 'sign_in' => 'none', 'account' => ''], JSON_THROW_ON_ERROR);
         $database->prepare("INSERT INTO channels (id, login, name, talkers, details, chat_server, flood_person, flood_channel) VALUES (88, 'loud_cove', 'Loud Cove', '[]', '{}', ?, 0, 0)")->execute([$server]);

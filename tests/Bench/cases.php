@@ -35,7 +35,7 @@ foreach (glob(__DIR__.'/../Core/Response/language/*.test') ?: [] as $file) {
         }
     }
 }
-$commands = array_map(static fn (int $i): Command => Command::saying("!c$i", $sources[$i % count($sources)]), range(1, 2_000));
+$commands = array_map(static fn (int $i): Command => Say::on("!c$i", $sources[$i % count($sources)]), range(1, 2_000));
 $pack = World::pack()->withCommands($commands);
 
 return [

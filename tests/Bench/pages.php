@@ -19,8 +19,7 @@ use Ground\Paths;
 use Ground\TestDatabase;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
-use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\PackFormat;
 use Tests\Bench\Budget;
 
 $project = dirname(__DIR__, 2);
@@ -65,7 +64,7 @@ try {
     $standings = new MariaDbStandings(DB::connection(), $cove->id);
     $budget->of('ranking, 200,000 viewers', 5, 20, static fn () => $standings->top('pebbles', 10));
     DB::statement("INSERT INTO list_items (channel_id, stable_id, list_id, position, text, weight) SELECT channel_id, CONCAT('k', s.seq), id, 1000 + s.seq, CONCAT('knot ', s.seq), 1 FROM lists, seq_1_to_10000 s WHERE name = 'knots'");
-    $preview = static fn (int $i) => $app->make(Preview::class)->of($cove, Command::saying('!new', "[caller] ties [list.knots] $i"), 0, '', '');
+    $preview = static fn (int $i) => $app->make(Preview::class)->of($cove, Say::on('!new', "[caller] ties [list.knots] $i"), 0, '', '');
     $budget->of('a preview after a key, 3,000 definitions, a list of 10,000', 150, 1, $preview);
 } finally {
     $database->end();

@@ -18,9 +18,9 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Channel as CoreChannel;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
-use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\MemoryFormat;
 
@@ -94,7 +94,7 @@ abstract class TestCase extends Base
     /** Another channel with one command of its own, !bell. */
     protected function harbour(User $streamer): Channel
     {
-        $bell = \SilverParrot\Pack\Command::saying('!bell', 'ding');
+        $bell = \SilverParrot\Hearing\Steps\Say::on('!bell', 'ding');
 
         return app(PackRows::class)->make(new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]), $streamer);
     }

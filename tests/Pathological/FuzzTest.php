@@ -8,9 +8,9 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
-use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Rehearsal\ChatFile;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Response;
@@ -123,7 +123,7 @@ final class FuzzTest extends TestCase
             self::assertDoesNotMatchRegularExpression('/\{[a-z]+\}/', str_replace($source, '', $finding->sentence().$finding->mend()));
         }
         self::assertSame($response->text, implode('', array_column(Segments::of($source), 0)), 'segments are the whole text');
-        $pack = World::pack()->withCommand(Command::saying('!say', $source)->gated(Cooldown::none()));
+        $pack = World::pack()->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
         $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
         $outcome = $rehearsal->line('e', World::people()[0]->person(), "!say $words", new Moment(1_795_597_200_000));
         foreach ($outcome->texts() as $text) {

@@ -11,8 +11,8 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Zones;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
-use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
@@ -45,7 +45,7 @@ final class WorldFuzzTest extends TestCase
             $now = new Moment([-62_135_596_800_000, 253_402_300_799_999, $random->getInt(-62_135_596_800_000, 253_402_300_799_999), $random->getInt(1_700_000_000_000, 1_900_000_000_000)][$random->getInt(0, 3)]);
             $memory = World::situation($pack);
             $memory = new Situation(['occasion'."\x1F".'leak'."\x1F" => (new Moment($random->getInt(-62_135_596_800_000, 253_402_300_799_999)))->iso()] + $memory->memory, $memory->channel);
-            $this->rehearse($pack->withCommand(\SilverParrot\Pack\Command::saying('!say', $source)->gated(Cooldown::none())), $memory, '!say '.self::TYPED[$random->getInt(0, count(self::TYPED) - 1)], $now, "{$pack->channel->language} {$pack->channel->zone->getName()} {$now->iso()} $source");
+            $this->rehearse($pack->withCommand(\SilverParrot\Hearing\Steps\Say::on('!say', $source)->gated(Cooldown::none())), $memory, '!say '.self::TYPED[$random->getInt(0, count(self::TYPED) - 1)], $now, "{$pack->channel->language} {$pack->channel->zone->getName()} {$now->iso()} $source");
         }
         self::assertSame($rounds, $i);
     }

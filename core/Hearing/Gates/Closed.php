@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Memory\Change;
+use SilverParrot\Pack\Refusal;
 use SilverParrot\Value\Value;
 
 /** A closed gate, with the reason that can be shown and what would open it. */

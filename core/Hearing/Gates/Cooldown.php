@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Checks\NoCooldown;
-use SilverParrot\Pack\Format\Document;
+use SilverParrot\Document\Document;
+use SilverParrot\Pack\Refusal;
 
 /** How many seconds must lie between two runs, for everybody together and for each person. */
-final readonly class Cooldown implements GateSetting
+final readonly class Cooldown extends GateSetting
 {
     /** A day: longer pauses are for timers and occasions. */
     public const LONGEST = 86_400;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Gates;
 
-use SilverParrot\Pack\Format\Document;
+use SilverParrot\Document\Document;
 
 /** Whether the command is switched on at all. */
-final readonly class Enabled implements Gate, GateSetting
+final readonly class Enabled extends GateSetting implements Gate
 {
     public function __construct(public bool $isOn = true)
     {
@@ -71,5 +71,10 @@ final readonly class Enabled implements Gate, GateSetting
     public function stand(Context $context): Open|Closed
     {
         return $this->isOn ? new Open : new Closed($this->name(), 'switched-off', 'the command is switched off', 'switch it on');
+    }
+
+    public function isOn(): bool
+    {
+        return $this->isOn;
     }
 }

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Chat\Level;
-use SilverParrot\Pack\Format\Document;
-use SilverParrot\Pack\Format\LevelFormat;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Document\Document;
+use SilverParrot\Document\LevelFormat;
 use SilverParrot\Pack\LevelRule;
+use SilverParrot\Pack\Refusal;
 
 /** Who may set the command off. What no person sets off is nobody's to be refused. */
-final readonly class ForLevels implements Gate, GateSetting
+final readonly class ForLevels extends GateSetting implements Gate
 {
     public function __construct(public LevelRule $rule = new LevelRule)
     {
@@ -94,5 +96,10 @@ final readonly class ForLevels implements Gate, GateSetting
         $needs = $this->rule->inWords();
 
         return new Closed($this->name(), 'level', "it is for $needs", 'speak as one of them', ['needs' => $needs], self::refusal());
+    }
+
+    public function admits(Levels $levels): bool
+    {
+        return $this->rule->admits($levels);
     }
 }

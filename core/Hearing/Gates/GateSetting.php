@@ -5,45 +5,46 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Checks\Check;
-use SilverParrot\Pack\Format\Document;
+use SilverParrot\Document\Document;
+use SilverParrot\Pack\GateSetting as PackGateSetting;
+use SilverParrot\Pack\Refusal;
 
 /**
  * What an author may set of a command's gates, with all that is its own: the value, how documents and rows keep it, what
  * its fields in a form mean, its part of the command's sentence, its checks, its gates. Its form fragment is the view
  * write/gates/KEY. A new one is one class, that view, and one line in GateSettings.
  */
-interface GateSetting
+abstract readonly class GateSetting extends PackGateSetting
 {
     /** Its key in documents, rows and forms: "cooldown". */
-    public static function key(): string;
+    abstract public static function key(): string;
 
-    /** What holds where a command says nothing of it. */
-    public static function usual(): self;
+    abstract public static function usual(): self;
 
     /** What is wrong with it is noted in the document. */
-    public static function read(Document $at): self;
+    abstract public static function read(Document $at): self;
 
     /** @return array<string, mixed>|bool|int|string|null as read takes it; null where it goes without saying */
-    public function write(): array|bool|int|string|null;
+    abstract public function write(): array|bool|int|string|null;
 
     /** @return array<string, mixed> JSON Schema of what read takes */
-    public static function schema(): array;
+    abstract public static function schema(): array;
 
     /**
      * @param  mixed  $fields  what a form holds under its key; null where that is nothing, as of a box that is not ticked
      * @return mixed as read takes it, null where it is as usual; what cannot be is left as it was typed, for read to find
      */
-    public static function typed(mixed $fields): mixed;
+    abstract public static function typed(mixed $fields): mixed;
 
     /** A part of the command's sentence ("every 10 s"), a whole one that stands before it ("Switched off."), or nothing. */
-    public function inWords(): string;
+    abstract public function inWords(): string;
 
     /** The reply that may be given where one of its gates is closed; null where there is none. */
-    public static function refusal(): ?Refusal;
+    abstract public static function refusal(): ?Refusal;
 
     /** @return list<Gate> in the order in which they are looked at */
-    public function gates(): array;
+    abstract public function gates(): array;
 
     /** @return list<Check> of commands, as far as it is about this setting */
-    public static function checks(): array;
+    abstract public static function checks(): array;
 }

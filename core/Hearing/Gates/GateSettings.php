@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Checks\Check;
-use SilverParrot\Pack\Format\Document;
+use SilverParrot\Document\Document;
+use SilverParrot\Pack\Gates;
+use SilverParrot\Pack\Refusal;
 
-/** What is set of a command's gates: one of each kind. */
-final readonly class GateSettings
+/** The kinds of what is set of a command's gates. */
+final class GateSettings
 {
     /**
      * In the order in which their gates are looked at, their fields stand on the screen, and their words in the sentence.
@@ -23,69 +25,27 @@ final readonly class GateSettings
         Cooldown::class,
     ];
 
-    /** @var list<Gate> */
-    public array $gates;
-
-    /**
-     * @param  array<class-string<GateSetting>, GateSetting>  $settings  by kind, with every kind of the table
-     * @param  list<class-string<GateSetting>>|null  $lookedAt  the kinds whose gates count; null for all
-     */
-    private function __construct(private array $settings, ?array $lookedAt = null)
+    /** @return list<GateSetting> of every kind, in their order */
+    public static function all(Gates $gates): array
     {
-        $counting = $lookedAt === null ? $settings : array_intersect_key($settings, array_flip($lookedAt));
-        $this->gates = array_merge([], ...array_map(static fn (GateSetting $setting): array => $setting->gates(), array_values($counting)));
-    }
-
-    /** What is not given is as usual. */
-    public static function of(GateSetting ...$given): self
-    {
-        $settings = [];
-        foreach (self::KINDS as $kind) {
-            $settings[$kind] = $kind::usual();
-        }
-        foreach ($given as $setting) {
-            $settings[$setting::class] = $setting;
+        $settings = array_map(static fn (string $kind): GateSetting => $gates->get($kind), self::KINDS);
+        foreach ($gates->given() as $setting) {
+            if ($setting instanceof GateSetting && ! in_array($setting::class, self::KINDS, true)) {
+                $settings[] = $setting;
+            }
         }
 
-        return new self($settings);
+        return $settings;
     }
 
-    public function with(GateSetting ...$given): self
+    /** @return list<Gate> that are asked, in their order */
+    public static function gates(Gates $gates): array
     {
-        return self::of(...array_values($this->settings), ...array_values($given));
-    }
-
-    /**
-     * The same settings, of which only some have a say: what is tried again and again has no cooldown.
-     *
-     * @param  class-string<GateSetting>  ...$kinds
-     */
-    public function lookingAt(string ...$kinds): self
-    {
-        return new self($this->settings, array_values($kinds));
-    }
-
-    /**
-     * @template T of GateSetting
-     *
-     * @param  class-string<T>  $kind
-     * @return T
-     */
-    public function get(string $kind): GateSetting
-    {
-        $setting = $this->settings[$kind] ?? $kind::usual();
-
-        return $setting instanceof $kind ? $setting : throw new \LogicException("$kind is kept under another’s name.");
-    }
-
-    /** @return list<GateSetting> */
-    public function all(): array
-    {
-        return array_values($this->settings);
+        return array_merge([], ...array_map(static fn (GateSetting $setting): array => $gates->counts($setting::class) ? $setting->gates() : [], self::all($gates)));
     }
 
     /** @param  Document  $of  what has the settings under their keys, among others */
-    public static function read(Document $of): self
+    public static function read(Document $of): Gates
     {
         $given = [];
         foreach (self::KINDS as $kind) {
@@ -94,14 +54,14 @@ final readonly class GateSettings
             }
         }
 
-        return self::of(...$given);
+        return Gates::of(...$given);
     }
 
     /** @return array<string, mixed> by key, without what goes without saying */
-    public function write(): array
+    public static function write(Gates $gates): array
     {
         $written = [];
-        foreach ($this->settings as $setting) {
+        foreach (self::all($gates) as $setting) {
             $written[$setting::key()] = $setting->write();
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Gates;
 
+use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Owner;
 
 /** Whom a gate counts for. */

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Checks\NothingWhileOffline;
+use SilverParrot\Document\Document;
 use SilverParrot\Lookup\Request;
-use SilverParrot\Pack\Format\Document;
+use SilverParrot\Pack\Refusal;
 use SilverParrot\Value\Gap;
 
 /** Whether the stream must be live, or must not. Where the service does not say which it is, nobody is refused for it. */
-final readonly class WhileStream implements Gate, GateSetting
+final readonly class WhileStream extends GateSetting implements Gate
 {
     /** @param  StreamState|null  $state  null: either */
     public function __construct(public ?StreamState $state = null)

@@ -7,7 +7,6 @@ namespace SilverParrot\Hearing\Steps;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Chat\Voice;
-use SilverParrot\Hearing\Prepared;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\Overlay;
 use SilverParrot\Outbox\Fitter;
@@ -17,6 +16,7 @@ use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Prepared;
 use SilverParrot\Response\Said;
 use SilverParrot\World;
 

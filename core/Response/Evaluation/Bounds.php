@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
-use SilverParrot\Response\Filter;
-use SilverParrot\Response\Laborious;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -17,9 +15,6 @@ final class Bounds
 {
     /** Bytes that any text of the longest kind fits into (RFC 3629): fewer need no counting of characters. */
     public const BYTES = 4 * Limits::VALUE;
-
-    /** Bytes of a text that are gone over in a step. */
-    private const BYTES_A_STEP = 100;
 
     public static function isTooLong(string $text): bool
     {
@@ -41,21 +36,6 @@ final class Bounds
         };
     }
 
-    /** @return int steps that a filter takes for a value */
-    public static function steps(Filter $filter, null|bool|int|string|Value $value): int
-    {
-        return self::stepsFor($filter, match (true) {
-            is_string($value) => strlen($value),
-            $value instanceof Items => self::bytes($value),
-            default => 0,
-        });
-    }
-
-    public static function stepsFor(Filter $filter, int $bytes): int
-    {
-        return $filter instanceof Laborious ? $filter->steps($bytes) : 1 + intdiv($bytes, self::BYTES_A_STEP);
-    }
-
     private static function list(Items $items): Items|Gap
     {
         if (count($items->items) > Limits::PARTS) {
@@ -68,16 +48,5 @@ final class Bounds
         }
 
         return $items;
-    }
-
-    private static function bytes(Items $items): int
-    {
-        // Whatever else can be in a list is said in some twenty letters.
-        $bytes = 20 * count($items->items);
-        foreach ($items->items as $item) {
-            $bytes += is_string($item) ? strlen($item) : 0;
-        }
-
-        return $bytes;
     }
 }

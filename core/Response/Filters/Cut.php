@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Filters;
 
-use SilverParrot\Outbox\Cutting;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
@@ -12,6 +11,7 @@ use SilverParrot\Response\Filter;
 use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
+use SilverParrot\Source\Cutting;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;

@@ -49,7 +49,7 @@ final readonly class CommandsName extends Name
             if ($for !== null && ! $person instanceof Person) {
                 return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
             }
-            $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->isOn() && $command->about->listed && (! $person instanceof Person || $command->levels()->admits($person->levels)));
+            $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->isOn() && $command->about->listed && (! $person instanceof Person || $command->isFor($person->levels)));
 
             return new Items(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
         };

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Outlook;
 
-use SilverParrot\Chat\Person;
-use SilverParrot\Response\Syntax\Text;
-use SilverParrot\Value\Number;
-
 /** What a value can be. Nothing, and the gap, are told apart from these. */
 enum ValueKind: string
 {

@@ -9,6 +9,7 @@ use SilverParrot\Response\ChangesText;
 use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Work;
 use SilverParrot\Response\Filter;
 use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
@@ -51,7 +52,7 @@ final readonly class Filtered extends Expression
             return static function (Run $run) use ($filter, $before, $standIn, $changesText): null|bool|int|string|Value {
                 $value = $before($run);
                 if ($changesText !== null && is_string($value)) {
-                    $run->work(Bounds::stepsFor($filter, strlen($value)));
+                    $run->work(Work::stepsFor($filter, strlen($value)));
                     $value = $changesText->change($value, $run);
 
                     return strlen($value) > Limits::VALUE && Bounds::isTooLong($value) ? Bounds::tooLong() : $value;
@@ -59,7 +60,7 @@ final readonly class Filtered extends Expression
                 if ($value instanceof Gap && ($value->isPending() || $standIn === null)) {
                     return $value;
                 }
-                $run->work(Bounds::steps($filter, $value));
+                $run->work(Work::steps($filter, $value));
 
                 return Bounds::of($filter->apply($value, [], [], $run));
             };
@@ -75,7 +76,7 @@ final readonly class Filtered extends Expression
             if ($standIn?->isNeededFor($value) === false) {
                 return $value;
             }
-            $run->work(Bounds::steps($filter, $value));
+            $run->work(Work::steps($filter, $value));
             $given = $givenByName = [];
             foreach ($arguments as $argument) {
                 $given[] = $one = $argument($run);
@@ -99,7 +100,7 @@ final readonly class Filtered extends Expression
         $value = $in->value($this->value);
         $arguments = array_map($in->value(...), $this->arguments);
         $named = array_map($in->value(...), $this->named);
-        $in->work(Bounds::stepsFor($this->filter, $value->bytes));
+        $in->work(Work::stepsFor($this->filter, $value->bytes));
         $gaps = array_map(static fn (Outlook $one): array => $one->gaps, [...$arguments, ...array_values($named)]);
 
         if ($this->filter instanceof EndsGaps) {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Verbs;
 
-use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Numbers;

@@ -2,7 +2,7 @@
     $isNew = $row === null;
     $mayWrite = auth()->user()->can('write', $channel);
     $sum = array_sum(array_map(fn ($one) => $one->weight, $command->responses));
-    $responses = $command->responses === [] ? [SilverParrot\Pack\CommandResponse::saying('')] : $command->responses;
+    $responses = $command->responses === [] ? [SilverParrot\Hearing\Steps\Say::response('')] : $command->responses;
 @endphp
 <x-book :title="($isNew ? 'New command' : $command->trigger).' · '.$channel->name" :channel="$channel" room="write" :address="$isNew ? route('write.new', $channel) : route('write.command', [$channel, $row])">
     <main class="book">
@@ -26,7 +26,7 @@
                 <p>You typed something here <span data-offer-when></span> that was never saved. <button type="button" class="as-link" data-take-up>Take it up</button> or <button type="button" class="as-link" data-throw-away>throw it away</button>.</p>
             </div>
             @if ($isNew && $problems === [] && ! $conflict)
-                <p class="samples">Begin with @foreach (SilverParrot\Pack\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}" data-throw-away>{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
+                <p class="samples">Begin with @foreach (SilverParrot\Hearing\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}" data-throw-away>{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
             @endif
             <form id="command" method="post" action="{{ $isNew ? route('write.store', $channel) : route('write.update', [$channel, $row]) }}" data-command="{{ $row?->id ?? 'new' }}" data-channel="{{ $channel->id }}" data-revision="{{ $revision }}"
                 data-preview="{{ route('write.preview', $channel) }}" data-reference="{{ route('write.reference', $channel) }}" @if (session('saved')) data-saved @endif @if ($conflict || $problems !== []) data-unsaved @endif autocomplete="off">
@@ -39,11 +39,11 @@
                 <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="60" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(' ', $command->triggers->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with spaces between" spellcheck="false"></h1>
                 @foreach (array_merge($problems['trigger'] ?? [], $problems['aliases'] ?? []) as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <p class="who">
-                    @foreach ($command->gates->all() as $setting)
+                    @foreach (SilverParrot\Hearing\Gates\GateSettings::all($command->gates) as $setting)
                         @include('write.gates.'.$setting::key(), ['setting' => $setting])
                     @endforeach
                     The parrot says:</p>
-                @foreach ($command->gates->all() as $setting)
+                @foreach (SilverParrot\Hearing\Gates\GateSettings::all($command->gates) as $setting)
                     @foreach ($problems['gates.'.$setting::key()] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 @endforeach
                 <div data-responses>
@@ -53,7 +53,7 @@
                 </div>
                 @foreach ($problems['responses'] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <p class="small"><button type="button" class="as-link" data-add-response>Another response to draw from</button> · <button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What can stand here</button></p>
-                <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => SilverParrot\Pack\CommandResponse::saying(''), 'several' => true])</template>
+                <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => SilverParrot\Hearing\Steps\Say::response(''), 'several' => true])</template>
                 </fieldset>
                 <div class="preview-head small">
                     <label>Said to <select name="person" class="blank" aria-label="Said to whom">

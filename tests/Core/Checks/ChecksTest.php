@@ -10,11 +10,13 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Checks\Concern;
 use SilverParrot\Checks\Surroundings;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Gates\StreamState;
 use SilverParrot\Hearing\Gates\WhileStream;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
@@ -22,7 +24,6 @@ use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
-use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
@@ -43,7 +44,7 @@ final class ChecksTest extends TestCase
 
     public function test_a_check_that_fails_says_so_and_hinders_no_other(): void
     {
-        $pack = new Pack(World::pack()->channel, commands: [Command::saying('!a', '[caler]')]);
+        $pack = new Pack(World::pack()->channel, commands: [Say::on('!a', '[caler]')]);
         $broken = new class implements \SilverParrot\Checks\Check
         {
             public function look(\SilverParrot\Checks\Looked $at): array
@@ -62,7 +63,7 @@ final class ChecksTest extends TestCase
         foreach (['words contains "x%d"', 'words is "%d"', 'word 1 > %d', 'counter.planks + %d > 5', 'roll 6 is %d', 'caller is "u%d"', 'words'] as $form) {
             foreach ([' or ', ' and '] as $between) {
                 $conditions = implode($between, array_map(static fn (int $i): string => sprintf($form, $i), range(1, 66)));
-                self::assertNotContains('not-looked-at', array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of(new Pack(World::pack()->channel, commands: [Command::saying('!a', "[when $conditions]x[end]")]))), $form);
+                self::assertNotContains('not-looked-at', array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of(new Pack(World::pack()->channel, commands: [Say::on('!a', "[when $conditions]x[end]")]))), $form);
             }
         }
     }
@@ -71,21 +72,21 @@ final class ChecksTest extends TestCase
     {
         self::assertSame(
             ['/commands/0/responses/1/text unknown-name', '/commands/0/refusals/level unknown-part', '/commands/0/if_it_fails empty-slot'],
-            $this->found(Command::saying('!a', 'fine', '[caler]')->refusing(ForLevels::refusal(), '[caller.nme]')->failing('[]')),
+            $this->found(Say::on('!a', 'fine', '[caler]')->refusing(ForLevels::refusal(), '[caller.nme]')->failing('[]')),
         );
     }
 
     public function test_a_trigger_that_is_taken_is_found_where_it_comes_second(): void
     {
         $say = ['x'];
-        self::assertSame(['/commands/1/trigger trigger-taken', '/commands/1/aliases/1 trigger-taken'], $this->found(Command::saying('!tide', ...$say)->alsoOn('!flow'), Command::saying('!FLOW', ...$say)->alsoOn('!ebb', '!tide')));
-        self::assertSame([], $this->found(Command::saying('!tide', ...$say)->alsoOn('!flow'), Command::saying('!ebb', ...$say)));
+        self::assertSame(['/commands/1/trigger trigger-taken', '/commands/1/aliases/1 trigger-taken'], $this->found(Say::on('!tide', ...$say)->alsoOn('!flow'), Say::on('!FLOW', ...$say)->alsoOn('!ebb', '!tide')));
+        self::assertSame([], $this->found(Say::on('!tide', ...$say)->alsoOn('!flow'), Say::on('!ebb', ...$say)));
     }
 
     public function test_a_command_with_nothing_to_say_is_found_unless_it_is_switched_off(): void
     {
-        self::assertSame(['/commands/0/responses nothing-to-say'], $this->found(Command::saying('!a', " \u{200B}")));
-        self::assertSame([], $this->found(Command::saying('!a')->gated(new Enabled(false))));
+        self::assertSame(['/commands/0/responses nothing-to-say'], $this->found(Say::on('!a', " \u{200B}")));
+        self::assertSame([], $this->found(Say::on('!a')->gated(new Enabled(false))));
     }
 
     /** @return iterable<string, array{string, string}> a response, and what is found in it: code, span, replacement; empty for silence */
@@ -200,7 +201,7 @@ final class ChecksTest extends TestCase
     #[DataProvider('texts')]
     public function test_what_is_found_in_a_text_and_where_it_stays_silent(string $source, string $expected): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!a', $source));
+        $pack = World::pack()->withCommand(Say::on('!a', $source));
         $found = array_values(array_filter(Checks::ofCommand($pack->commands[0], $pack, Surroundings::at(Moment::fromIso('2026-11-25'))), static fn (Finding $finding): bool => $finding->at === '/responses/0/text'));
         self::assertSame($expected, implode('; ', array_map(static fn (Finding $finding): string => rtrim("{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}".($finding->replacement === null ? '' : " {$finding->replacement}"), "\n"), $found)));
         foreach ($found as $finding) {
@@ -211,20 +212,20 @@ final class ChecksTest extends TestCase
     public function test_what_is_found_on_commands_and_where_it_stays_silent(): void
     {
         $say = ['x'];
-        self::assertSame(['/commands/0/trigger trigger-too-long'], $this->found(Command::saying('!averyveryverylongword', ...$say)));
-        self::assertSame([], $this->found(Command::saying('!averyveryverylongword', ...$say)->alsoOn('!short'), Command::saying('!anotherlongtriggerword', ...$say)->described(new Description(listed: false))));
-        self::assertSame(['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'], $this->found(Command::saying('!tide', ...$say)->alsoOn('!TIDE', '!flow', '!Flow')));
-        self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(Command::saying('!a', ...$say)->gated(Cooldown::none())));
-        $offline = Command::saying('!a', 'On for [channel.uptime]')->gated(new WhileStream(StreamState::Offline));
+        self::assertSame(['/commands/0/trigger trigger-too-long'], $this->found(Say::on('!averyveryverylongword', ...$say)));
+        self::assertSame([], $this->found(Say::on('!averyveryverylongword', ...$say)->alsoOn('!short'), Say::on('!anotherlongtriggerword', ...$say)->described(new Description(listed: false))));
+        self::assertSame(['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'], $this->found(Say::on('!tide', ...$say)->alsoOn('!TIDE', '!flow', '!Flow')));
+        self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(Say::on('!a', ...$say)->gated(Cooldown::none())));
+        $offline = Say::on('!a', 'On for [channel.uptime]')->gated(new WhileStream(StreamState::Offline));
         self::assertContains('/commands/0/responses/0/text nothing-while-offline', $this->found($offline));
-        self::assertNotContains('/commands/0/responses/0/text nothing-while-offline', $this->found($offline->gated(new WhileStream(StreamState::Live)), Command::saying('!b', '[channel.title]')->gated(new WhileStream(StreamState::Offline))));
+        self::assertNotContains('/commands/0/responses/0/text nothing-while-offline', $this->found($offline->gated(new WhileStream(StreamState::Live)), Say::on('!b', '[channel.title]')->gated(new WhileStream(StreamState::Offline))));
         $moderators = new LevelRule(atLeast: Level::Moderator);
-        self::assertSame([], $this->found(Command::saying('!a', ...$say)->gated(new ForLevels($moderators), Cooldown::none()), Command::saying('!b', ...$say)->gated(new Cooldown(0)), Command::saying('!c', ...$say)->gated(Cooldown::none(), new Enabled(false))));
+        self::assertSame([], $this->found(Say::on('!a', ...$say)->gated(new ForLevels($moderators), Cooldown::none()), Say::on('!b', ...$say)->gated(new Cooldown(0)), Say::on('!c', ...$say)->gated(Cooldown::none(), new Enabled(false))));
     }
 
     public function test_a_category_that_the_service_does_not_have_is_found_where_its_categories_are_known(): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!a', '[when channel.category is "Plankng"]x[else when channel.category is one of "planking", "Sailing"]y[end][when caller.boat is "Plankng"]z[end]'));
+        $pack = World::pack()->withCommand(Say::on('!a', '[when channel.category is "Plankng"]x[else when channel.category is one of "planking", "Sailing"]y[end][when caller.boat is "Plankng"]z[end]'));
         $found = static fn (Surroundings $around): array => array_map(static fn (Finding $finding): string => "{$finding->span?->from} {$finding->replacement}", array_values(array_filter(Checks::of($pack, $around), static fn (Finding $finding): bool => $finding->kind->code() === 'unknown-category')));
         self::assertSame(['26 "Planking"', '87 '], $found(new Surroundings(categories: ['Planking', 'Caulking'])));
         self::assertSame([], $found(new Surroundings));
@@ -232,7 +233,7 @@ final class ChecksTest extends TestCase
 
     public function test_what_is_declared_and_never_used_is_found(): void
     {
-        $pack = new Pack(World::pack()->channel, commands: [Command::saying('!a', '[fact.used][list.used][add 1 to counter.used][caller.boat]')],
+        $pack = new Pack(World::pack()->channel, commands: [Say::on('!a', '[fact.used][list.used][add 1 to counter.used][caller.boat]')],
             facts: ['used' => new Fact('used', 'x'), 'spare' => new Fact('spare', 'y')], lists: ['used' => new TextList('used', [new WeightedText('x')])],
             counters: ['used' => new Counter('used'), 'spare' => new Counter('Spare')], occasions: ['leak' => new Occasion('leak')], fields: ['boat' => new Field('boat'), 'hat' => new Field('hat'), 'oar' => new Field('oar')],
             cast: [new CastMember('pia', 'Pia', record: ['oar' => 'x'])]);
@@ -241,7 +242,7 @@ final class ChecksTest extends TestCase
 
     public function test_what_is_used_by_a_ranking_or_under_another_name_is_used(): void
     {
-        $pack = static fn (string $text): Pack => new Pack(World::pack()->channel, commands: [Command::saying('!a', $text)], fields: ['pebbles' => new Field('pebbles', FieldType::Points), 'height' => new Field('height', FieldType::Number)], goods: ['rope' => new Goods('rope')]);
+        $pack = static fn (string $text): Pack => new Pack(World::pack()->channel, commands: [Say::on('!a', $text)], fields: ['pebbles' => new Field('pebbles', FieldType::Points), 'height' => new Field('height', FieldType::Number)], goods: ['rope' => new Goods('rope')]);
         $unused = static fn (Pack $pack): array => array_map(static fn (Finding $finding): string => $finding->data['name'], array_values(array_filter(Checks::of($pack), static fn (Finding $finding): bool => $finding->kind->code() === 'never-used')));
         self::assertSame(['goods.rope', 'the field pebbles', 'the field height'], $unused($pack('x')));
         self::assertSame([], $unused($pack('[goods.rope] [top 3 by height] [caller.points]')));

@@ -10,8 +10,8 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Checks\Surroundings;
-use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\PackFormat;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
@@ -34,7 +34,7 @@ final class SeededMistakesTest extends TestCase
     #[DataProvider('committed')]
     public function test_a_committed_mistake_is_found(string $source, string $code): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!a', $source));
+        $pack = World::pack()->withCommand(Say::on('!a', $source));
         self::assertContains($code, array_map(static fn (Finding $finding): string => $finding->kind->code(), Checks::ofCommand($pack->commands[0], $pack, self::around())));
     }
 

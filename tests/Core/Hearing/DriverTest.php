@@ -17,6 +17,7 @@ use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Parrot;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Request;
@@ -26,7 +27,6 @@ use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownView;
 use SilverParrot\Memory\Owner;
-use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Flood;
@@ -41,7 +41,7 @@ final class DriverTest extends TestCase
 {
     public function test_an_event_that_is_delivered_twice_changes_memory_once(): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!plank', '[add 1 to counter.planks]')->gated(Cooldown::none()));
+        $pack = World::pack()->withCommand(Say::on('!plank', '[add 1 to counter.planks]')->gated(Cooldown::none()));
         $store = new InMemoryStore([Key::counter('planks')->id() => 3]);
         $driver = new Driver(new Talker, $store);
         $first = $driver->hear($this->line('!plank'), $this->world($pack))->outcome;
@@ -53,7 +53,7 @@ final class DriverTest extends TestCase
 
     public function test_an_answer_that_changes_nothing_goes_through_a_turn_all_the_same(): void
     {
-        $pack = (new Pack(World::pack()->channel, commands: [Command::saying('!plain', 'as ever')->gated(Cooldown::none())], flood: new Flood(0, 0)));
+        $pack = (new Pack(World::pack()->channel, commands: [Say::on('!plain', 'as ever')->gated(Cooldown::none())], flood: new Flood(0, 0)));
         $driver = new Driver(new Talker, new InMemoryStore);
         $first = $driver->hear($this->line('!plain'), $this->world($pack))->outcome;
         self::assertSame(['as ever'], $first instanceof Outcome ? $first->texts() : null);
@@ -70,7 +70,7 @@ final class DriverTest extends TestCase
 
     public function test_the_outside_is_asked_once_for_equal_things_and_what_it_never_says_is_a_gap(): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!since', '[caller.followed or "?"] [caller.followed or "?"] [channel.title or "no title"] [add 1 to counter.planks]')->gated(Cooldown::none()));
+        $pack = World::pack()->withCommand(Say::on('!since', '[caller.followed or "?"] [caller.followed or "?"] [channel.title or "no title"] [add 1 to counter.planks]')->gated(Cooldown::none()));
         $web = new class implements Web
         {
             /** @var list<list<string>> */
@@ -122,7 +122,7 @@ final class DriverTest extends TestCase
 
     public function test_a_look_up_is_not_asked_while_a_gate_may_be_closed(): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!tide', '[lookup.tide.high] [counter.planks]'));
+        $pack = World::pack()->withCommand(Say::on('!tide', '[lookup.tide.high] [counter.planks]'));
         $world = new HeardIn($pack, new KnownView([]), new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
         $needs = (new Talker)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
@@ -136,7 +136,7 @@ final class DriverTest extends TestCase
 
     public function test_nothing_is_said_while_a_look_up_is_on_its_way_though_a_gap_may_stand(): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!tide', '[lookup.tide.high | quiet as high]Mind the slipway.'));
+        $pack = World::pack()->withCommand(Say::on('!tide', '[lookup.tide.high | quiet as high]Mind the slipway.'));
         $known = new KnownView(array_fill_keys([Key::lastRun('!tide')->id(), Key::lastRun('!tide', Owner::viewer('cast-tamsin'))->id(), Key::recentAnswers()->id(), Key::recentAnswers(Owner::viewer('cast-tamsin'))->id()], null));
         $world = new HeardIn($pack, $known, new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
         $needs = (new Talker)->hear($this->line('!tide'), $world);
@@ -149,7 +149,7 @@ final class DriverTest extends TestCase
 
     public function test_without_a_trace_the_same_is_said(): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!x', '[roll 1000] [caller]', 'b'));
+        $pack = World::pack()->withCommand(Say::on('!x', '[roll 1000] [caller]', 'b'));
         $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new KnownView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Owner::viewer('cast-tamsin'))->id() => null, Key::recentAnswers()->id() => null, Key::recentAnswers(Owner::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
         $with = $hear(true);
         $without = $hear(false);
@@ -163,9 +163,9 @@ final class DriverTest extends TestCase
     public function test_a_command_is_told_in_one_sentence(): void
     {
         $cases = [
-            'Anyone, every 10 s, each person once in a minute.' => Command::saying('!a', 'x'),
-            'Moderators and up, as often as they like, changes counter.planks.' => Command::saying('!a', '[add 1 to counter.planks]', '[take 1 from counter.planks]')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Moderator)), Cooldown::none()),
-            'Switched off. The streamer, every 90 s, each person once in 2 hours, as a whisper, in the streamer’s voice, not on the public list.' => Command::saying('!a', 'x')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Streamer)), new Cooldown(90, 7200), new Enabled(false))->delivered(new Delivery(voice: \SilverParrot\Chat\Voice::Streamer, place: \SilverParrot\Chat\Place::Whisper))->described(new Description(listed: false)),
+            'Anyone, every 10 s, each person once in a minute.' => Say::on('!a', 'x'),
+            'Moderators and up, as often as they like, changes counter.planks.' => Say::on('!a', '[add 1 to counter.planks]', '[take 1 from counter.planks]')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Moderator)), Cooldown::none()),
+            'Switched off. The streamer, every 90 s, each person once in 2 hours, as a whisper, in the streamer’s voice, not on the public list.' => Say::on('!a', 'x')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Streamer)), new Cooldown(90, 7200), new Enabled(false))->delivered(new Delivery(voice: \SilverParrot\Chat\Voice::Streamer, place: \SilverParrot\Chat\Place::Whisper))->described(new Description(listed: false)),
         ];
         foreach ($cases as $sentence => $command) {
             self::assertSame($sentence, InOneSentence::of($command));

@@ -34,6 +34,7 @@ use SilverParrot\Memory\KnownView;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
+use SilverParrot\Pack\Gates;
 use SilverParrot\Rehearsal\Heard;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
@@ -52,7 +53,7 @@ final class GatesAndStepsTest extends TestCase
     public function test_a_cost_and_a_verb_on_the_same_field_are_both_taken(): void
     {
         $key = Key::field('pebbles', 'cast-tamsin');
-        $command = Command::saying('!a', '[take 5 from caller.pebbles] left')->gated(Cooldown::none(), self::costs($key, 10));
+        $command = Say::on('!a', '[take 5 from caller.pebbles] left')->gated(Cooldown::none(), self::costs($key, 10));
         $outcome = $this->hear($command, [$key->id() => 40]);
         self::assertSame(['25 left'], $outcome->texts());
         self::assertSame([[40, 25]], $this->changesOf($outcome, $key));
@@ -61,7 +62,7 @@ final class GatesAndStepsTest extends TestCase
     public function test_a_cost_is_kept_on_success_only_and_a_cooldown_always(): void
     {
         $key = Key::field('pebbles', 'cast-tamsin');
-        $command = Command::saying('!a', '[1 / 0]')->gated(new Cooldown(10, 0), self::costs($key, 10));
+        $command = Say::on('!a', '[1 / 0]')->gated(new Cooldown(10, 0), self::costs($key, 10));
         $outcome = $this->hear($command, [$key->id() => 40]);
         self::assertNotNull($outcome->failed);
         self::assertSame([], $this->changesOf($outcome, $key));
@@ -72,18 +73,18 @@ final class GatesAndStepsTest extends TestCase
     {
         $key = Key::counter('planks');
         $unlucky = new TestSetting(static fn (Context $context): Closed => new Closed('chance', 'chance', 'it was one in three', 'try again', ['left' => 2], TestSetting::refusal(), [new Change($key, 3, 4, 'counter.planks', 'channel')]));
-        $outcome = $this->hear(Command::saying('!a', 'won')->gated($unlucky)->refusing(TestSetting::refusal(), 'no: [outcome.reason], [outcome.left] left'), []);
+        $outcome = $this->hear(Say::on('!a', 'won')->gated($unlucky)->refusing(TestSetting::refusal(), 'no: [outcome.reason], [outcome.left] left'), []);
         self::assertSame([['no: it was one in three, 2 left'], 'chance'], [$outcome->texts(), $outcome->closed?->code]);
         self::assertSame([[3, 4]], $this->changesOf($outcome, $key));
         self::assertSame([], $this->changesOf($outcome, Key::lastRun('!a')), 'what did not run has no cooldown');
         // Without a reply it is kept all the same.
-        self::assertSame([[3, 4]], $this->changesOf($this->hear(Command::saying('!a', 'won')->gated($unlucky), []), $key));
+        self::assertSame([[3, 4]], $this->changesOf($this->hear(Say::on('!a', 'won')->gated($unlucky), []), $key));
     }
 
     public function test_a_gate_that_waits_leaves_those_behind_it_undecided_and_asks_for_its_own_in_the_same_round(): void
     {
         $waits = new TestSetting(static fn (Context $context): Open|Pending => $context->world->readings->read(Request::channel('live')) === true ? new Open : Pending::request(Request::channel('live')));
-        $command = Command::saying('!a', '[counter.planks] [lookup.tide.high]')->gated(new Cooldown(10, 60), $waits);
+        $command = Say::on('!a', '[counter.planks] [lookup.tide.high]')->gated(new Cooldown(10, 60), $waits);
         $world = $this->world($command, new KnownView([]), new CannedReadings([], restIsDown: false));
         $needs = (new Talker)->hear($this->line('!a'), $world);
         self::assertInstanceOf(Needs::class, $needs);
@@ -92,7 +93,7 @@ final class GatesAndStepsTest extends TestCase
         self::assertContains(Key::lastRun('!a')->id(), array_keys($needs->reads->keys));
         // One that is closed behind it may be told only when it is known that those before it are open.
         $shut = new TestSetting(static fn (): Closed => new Closed('test', 'test', 'never', 'nothing'));
-        self::assertInstanceOf(Needs::class, (new Talker)->hear($this->line('!a'), $this->world(Command::saying('!a', 'x')->gated(new Cooldown(10, 60), $shut), new KnownView([]), new CannedReadings)));
+        self::assertInstanceOf(Needs::class, (new Talker)->hear($this->line('!a'), $this->world(Say::on('!a', 'x')->gated(new Cooldown(10, 60), $shut), new KnownView([]), new CannedReadings)));
         // One that is closed for good before anything is asked ends it there.
         $closed = (new Talker)->hear($this->line('!a'), $this->world($command->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer)), new KnownView([]), new CannedReadings([], restIsDown: false)));
         self::assertSame('level', $closed instanceof Outcome ? $closed->closed?->code : null);
@@ -122,10 +123,10 @@ final class GatesAndStepsTest extends TestCase
                 return null;
             }
         };
-        $command = Command::saying('!a', 'x')->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer));
+        $command = Say::on('!a', 'x')->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer));
         $context = new Context($command, $event, $this->world($command, new WholeView, new CannedReadings));
         $kept = [];
-        foreach ($command->gates->gates as $gate) {
+        foreach (GateSettings::gates($command->gates) as $gate) {
             $open = $gate->stand($context);
             self::assertInstanceOf(Open::class, $open, $gate->name());
             array_push($kept, ...$open->kept);
@@ -137,16 +138,16 @@ final class GatesAndStepsTest extends TestCase
     public function test_steps_run_one_after_another_see_what_was_changed_and_fail_together(): void
     {
         $steps = static fn (string $last): CommandResponse => new CommandResponse([new Say('[add 1 to counter.planks]'), TestStep::effect('bell'), new Say($last)]);
-        $outcome = $this->hear(Command::saying('!a', $steps('now [counter.planks]')), [Key::counter('planks')->id() => 3]);
+        $outcome = $this->hear(Say::on('!a', $steps('now [counter.planks]')), [Key::counter('planks')->id() => 3]);
         self::assertSame([['4', 'now 4'], [['rings' => 'bell']]], [$outcome->texts(), array_map(static fn (Effect $effect): array => $effect->toArray(), $outcome->effects)]);
-        $failed = $this->hear(Command::saying('!a', $steps('[1 / 0]')), [Key::counter('planks')->id() => 3]);
+        $failed = $this->hear(Say::on('!a', $steps('[1 / 0]')), [Key::counter('planks')->id() => 3]);
         self::assertSame([[], [], []], [$failed->texts(), $failed->effects, $failed->authoredChanges()]);
     }
 
     public function test_a_pause_of_ten_seconds_is_waited_out_in_a_rehearsal_while_other_lines_go_on(): void
     {
         $response = new CommandResponse([new Say('[add 1 to counter.planks] [caller] begins'), TestStep::pause(10), new Say('[counter.planks] for [caller]: [words]')]);
-        $pack = World::pack()->withCommand(Command::saying('!a', $response)->gated(Cooldown::none()))->withCommand(Command::saying('!b', '[add 5 to counter.planks]')->gated(Cooldown::none()));
+        $pack = World::pack()->withCommand(Say::on('!a', $response)->gated(Cooldown::none()))->withCommand(Say::on('!b', '[add 5 to counter.planks]')->gated(Cooldown::none()));
         $report = Runner::run(new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream()), [
             new TimedLine(0, 'tamsin', '!a oak'), new TimedLine(4_000, 'bram', '!b'), new TimedLine(10_000, 'bram', '!b'), new TimedLine(10_001, 'bram', 'hi'),
         ], [], new Moment(self::START));
@@ -160,7 +161,7 @@ final class GatesAndStepsTest extends TestCase
 
     public function test_a_command_that_is_gone_after_its_pause_says_no_more_and_each_stretch_fails_by_itself(): void
     {
-        $command = Command::saying('!a', new CommandResponse([new Say('[add 1 to counter.planks]'), TestStep::pause(10), new Say('[1 / 0]'), TestStep::pause(10), new Say('never')]));
+        $command = Say::on('!a', new CommandResponse([new Say('[add 1 to counter.planks]'), TestStep::pause(10), new Say('[1 / 0]'), TestStep::pause(10), new Say('never')]));
         $first = $this->hear($command, [Key::counter('planks')->id() => 3]);
         self::assertSame([['4'], 1], [$first->texts(), count($first->later)]);
         $later = $first->later[0];
@@ -169,13 +170,13 @@ final class GatesAndStepsTest extends TestCase
         $second = (new Talker)->hear($later, $this->world($command, new WholeView([Key::counter('planks')->id() => 4]), new CannedReadings));
         self::assertInstanceOf(Outcome::class, $second);
         self::assertSame([[], true, []], [$second->texts(), $second->failed !== null, $second->later]);
-        $gone = (new Talker)->hear($later, $this->world(Command::saying('!other', 'x'), new WholeView, new CannedReadings));
+        $gone = (new Talker)->hear($later, $this->world(Say::on('!other', 'x'), new WholeView, new CannedReadings));
         self::assertSame([], $gone instanceof Outcome ? $gone->sayings : null);
     }
 
     public function test_a_new_trigger_is_another_word_for_the_same_command(): void
     {
-        $before = Command::saying('!a', 'x');
+        $before = Say::on('!a', 'x');
         $after = $before->on(new \SilverParrot\Pack\Triggers('!b'));
         $kept = $this->hear($before, [])->changes;
         $memory = array_combine(array_map(static fn (Change $change): string => $change->key->id(), $kept), array_map(static fn (Change $change): null|bool|int|string|array => $change->to, $kept));
@@ -184,12 +185,12 @@ final class GatesAndStepsTest extends TestCase
 
     public function test_every_setting_of_the_table_has_its_view_reads_what_it_writes_and_says_what_its_form_holds(): void
     {
-        foreach (GateSettings::of()->all() as $setting) {
+        foreach (GateSettings::all(Gates::of()) as $setting) {
             self::assertFileExists(dirname(__DIR__, 3).'/resources/views/write/gates/'.$setting::key().'.blade.php');
             self::assertArrayHasKey($setting::key(), GateSettings::schema());
         }
-        self::assertEquals(GateSettings::of()->all(), GateSettings::read(\SilverParrot\Pack\Format\Document::of(GateSettings::of()->write()))->all());
-        self::assertSame('Anyone, every 10 s, each person once in a minute.', InOneSentence::of(Command::saying('!a', 'x')));
+        self::assertEquals(GateSettings::all(Gates::of()), GateSettings::all(GateSettings::read(\SilverParrot\Document\Document::of(GateSettings::write(Gates::of())))));
+        self::assertSame('Anyone, every 10 s, each person once in a minute.', InOneSentence::of(Say::on('!a', 'x')));
     }
 
     private static function costs(Key $key, int $price): TestSetting
@@ -206,7 +207,7 @@ final class GatesAndStepsTest extends TestCase
 
     public function test_what_is_for_while_the_stream_is_live_is_refused_offline_and_to_nobody_while_nobody_knows(): void
     {
-        $command = Command::saying('!a', 'x')->gated(Cooldown::none(), new WhileStream(StreamState::Live))->refusing(WhileStream::refusal(), 'not now, [outcome.reason]');
+        $command = Say::on('!a', 'x')->gated(Cooldown::none(), new WhileStream(StreamState::Live))->refusing(WhileStream::refusal(), 'not now, [outcome.reason]');
         $hear = fn (Command $command, ?bool $live, bool $restIsDown = true): Outcome|Needs => (new Talker)->hear($this->line('!a'), $this->world($command, new WholeView, new CannedReadings($live === null ? [] : ['channel.live' => $live], $restIsDown)));
         $said = static fn (Outcome|Needs $heard): ?array => $heard instanceof Outcome ? [...$heard->texts(), $heard->closed?->code] : null;
         self::assertSame(['x', null], $said($hear($command, true)));

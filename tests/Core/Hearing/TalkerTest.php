@@ -15,9 +15,9 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Triggered;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Pack;
@@ -32,7 +32,7 @@ final class TalkerTest extends TestCase
 
     public function test_the_first_word_sets_a_command_off_caseless_and_past_what_cannot_be_seen(): void
     {
-        $rehearsal = $this->rehearsal(Command::saying('!tide', 'high at four, [words]')->alsoOn('!Flut')->gated(Cooldown::none()));
+        $rehearsal = $this->rehearsal(Say::on('!tide', 'high at four, [words]')->alsoOn('!Flut')->gated(Cooldown::none()));
         foreach (['!tide now', '!TIDE now', "\u{200B}!tide now \u{E0000}", '  !flut   now'] as $line) {
             self::assertSame(['high at four, now'], $this->hear($rehearsal, $line)->texts(), $line);
         }
@@ -44,9 +44,9 @@ final class TalkerTest extends TestCase
 
     public function test_a_mistyped_trigger_is_told_with_the_nearest(): void
     {
-        $why = $this->why($this->hear($this->rehearsal(Command::saying('!tide', 'x')), '!tidee'));
+        $why = $this->why($this->hear($this->rehearsal(Say::on('!tide', 'x')), '!tidee'));
         self::assertSame('silent: nothing is called !tidee: did you mean !tide?', $why[1]);
-        $why = $this->why($this->hear($this->rehearsal(Command::saying('!tide', 'x')), '!anchor'));
+        $why = $this->why($this->hear($this->rehearsal(Say::on('!tide', 'x')), '!anchor'));
         self::assertSame('silent: nothing is called !anchor', $why[1]);
     }
 
@@ -74,7 +74,7 @@ final class TalkerTest extends TestCase
 
     public function test_a_closed_gate_has_a_reason_a_way_to_open_it_and_its_refusal_reply(): void
     {
-        $rehearsal = $this->rehearsal(Command::saying('!splinter', 'ouch')->gated(new ForLevels(new LevelRule([], Level::Moderator)))->refusing(ForLevels::refusal(), 'Only [outcome.needs], [caller].'));
+        $rehearsal = $this->rehearsal(Say::on('!splinter', 'ouch')->gated(new ForLevels(new LevelRule([], Level::Moderator)))->refusing(ForLevels::refusal(), 'Only [outcome.needs], [caller].'));
         $outcome = $this->hear($rehearsal, '!splinter');
         self::assertSame(['Only moderators and up, Tamsin.'], $outcome->texts());
         self::assertSame('level', $outcome->closed?->gate);
@@ -85,7 +85,7 @@ final class TalkerTest extends TestCase
 
     public function test_the_channel_cooldown_holds_everybody_back_and_the_persons_only_that_person(): void
     {
-        $rehearsal = $this->rehearsal(Command::saying('!knot', 'bowline')->gated(new Cooldown(10, 60))->refusing(Cooldown::refusal(), 'again in [outcome.left]'));
+        $rehearsal = $this->rehearsal(Say::on('!knot', 'bowline')->gated(new Cooldown(10, 60))->refusing(Cooldown::refusal(), 'again in [outcome.left]'));
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 0)->texts());
         $closed = $this->hear($rehearsal, '!knot', 4, 'bram');
         self::assertSame('the channel cooldown runs another 6 s', $closed->closed?->reason);
@@ -100,7 +100,7 @@ final class TalkerTest extends TestCase
     {
         $pack = World::pack();
         foreach (['!a', '!b', '!c'] as $trigger) {
-            $pack = $pack->withCommand(Command::saying($trigger, 'x')->gated(new ForLevels($trigger === '!c' ? new LevelRule([], Level::Streamer) : new LevelRule), Cooldown::none())->refusing(ForLevels::refusal(), 'no'));
+            $pack = $pack->withCommand(Say::on($trigger, 'x')->gated(new ForLevels($trigger === '!c' ? new LevelRule([], Level::Streamer) : new LevelRule), Cooldown::none())->refusing(ForLevels::refusal(), 'no'));
         }
         $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
         $said = 0;
@@ -121,20 +121,20 @@ final class TalkerTest extends TestCase
 
     public function test_what_was_noted_under_a_clock_that_was_wrong_closes_nothing(): void
     {
-        $rehearsal = $this->rehearsal(Command::saying('!a', 'x')->gated(new Cooldown(10, 60)));
+        $rehearsal = $this->rehearsal(Say::on('!a', 'x')->gated(new Cooldown(10, 60)));
         // An hour ahead, then the clock is put right.
         self::assertSame(['x'], $this->hear($rehearsal, '!a', 3600)->texts());
         self::assertSame(['x'], $this->hear($rehearsal, '!a', 0)->texts());
         self::assertSame('channel cooldown', $this->hear($rehearsal, '!a', 1)->closed?->gate);
         // A line that comes a moment out of order is another thing.
-        $rehearsal = $this->rehearsal(Command::saying('!a', 'x')->gated(new Cooldown(10, 60)));
+        $rehearsal = $this->rehearsal(Say::on('!a', 'x')->gated(new Cooldown(10, 60)));
         $this->hear($rehearsal, '!a', 5);
         self::assertSame('channel cooldown', $this->hear($rehearsal, '!a', 3)->closed?->gate);
     }
 
     public function test_a_response_that_fails_changes_nothing_says_its_other_text_and_starts_the_cooldown(): void
     {
-        $rehearsal = $this->rehearsal(Command::saying('!give', '[add 1 to counter.planks][take 99 from caller.pebbles]')->failing('no gift: [outcome.reason]'));
+        $rehearsal = $this->rehearsal(Say::on('!give', '[add 1 to counter.planks][take 99 from caller.pebbles]')->failing('no gift: [outcome.reason]'));
         $outcome = $this->hear($rehearsal, '!give', 0);
         self::assertSame(['no gift: There are not enough pebbles: only 40.'], $outcome->texts());
         self::assertSame('not-enough', $outcome->failed?->reason);
@@ -144,13 +144,13 @@ final class TalkerTest extends TestCase
 
     public function test_a_command_that_is_switched_off_stays_silent_and_says_why(): void
     {
-        $outcome = $this->hear($this->rehearsal(Command::saying('!regatta', 'soon')->gated(new Enabled(false))), '!regatta');
+        $outcome = $this->hear($this->rehearsal(Say::on('!regatta', 'soon')->gated(new Enabled(false))), '!regatta');
         self::assertSame(['the command is switched off', []], [$outcome->closed?->reason, $outcome->texts()]);
     }
 
     public function test_what_a_talker_says_sets_nothing_off(): void
     {
-        $pack = new Pack(World::pack()->channel, 'silver_parrot', ['harbour_bell'], [Command::saying('!tide', 'x')]);
+        $pack = new Pack(World::pack()->channel, 'silver_parrot', ['harbour_bell'], [Say::on('!tide', 'x')]);
         $rehearsal = new Rehearsal($pack, World::situation(World::pack()), '1', ChatProfile::stream());
         foreach (['silver_parrot', 'harbour_bell'] as $login) {
             $outcome = $rehearsal->line($login, Person::known($login, $login, 'Bell', Levels::of(Level::Streamer)), '!tide', $this->now(0));
@@ -161,7 +161,7 @@ final class TalkerTest extends TestCase
 
     public function test_several_responses_are_drawn_by_weight_and_the_same_line_draws_the_same(): void
     {
-        $command = Command::saying('!luck', CommandResponse::saying('a', 1), CommandResponse::saying('b', 3))->gated(Cooldown::none());
+        $command = Say::on('!luck', Say::response('a', 1), Say::response('b', 3))->gated(Cooldown::none());
         $drawn = [];
         for ($i = 0; $i < 400; $i++) {
             $drawn[] = (new Rehearsal(World::pack()->withCommand($command), World::situation(World::pack()), 'seed', ChatProfile::stream()))->line("line $i", World::people()[0]->person(), '!luck', $this->now(0))->texts()[0];
@@ -175,10 +175,10 @@ final class TalkerTest extends TestCase
 
     public function test_voice_and_place_go_with_the_saying(): void
     {
-        $saying = $this->hear($this->rehearsal(Command::saying('!x', 'y')->delivered(new Delivery(voice: Voice::Streamer, place: Place::Reply))), '!x')->sayings[0];
+        $saying = $this->hear($this->rehearsal(Say::on('!x', 'y')->delivered(new Delivery(voice: Voice::Streamer, place: Place::Reply))), '!x')->sayings[0];
         self::assertSame([Voice::Streamer, Place::Reply, 'line 1'], [$saying->voice, $saying->place, $saying->answerTo]);
         // On a plain server the name of who speaks takes room in the line: "lantern_cove" is shorter than "silver_parrot" by one, and stands there twice.
-        $long = static fn (Voice $voice): Pack => World::pack()->withCommand(Command::saying('!x', str_repeat('plank ', 90))->delivered(new Delivery(voice: $voice)));
+        $long = static fn (Voice $voice): Pack => World::pack()->withCommand(Say::on('!x', str_repeat('plank ', 90))->delivered(new Delivery(voice: $voice)));
         [$parrot, $streamer] = array_map(fn (Voice $voice): int => strlen((new Rehearsal($long($voice), World::situation(World::pack()), '1', ChatProfile::irc()))->line('x', World::people()[0]->person(), '!x', $this->now(0))->texts()[0] ?? ''), [Voice::Parrot, Voice::Streamer]);
         self::assertGreaterThan(350, $streamer);
         self::assertGreaterThanOrEqual($parrot, $streamer);
@@ -186,7 +186,7 @@ final class TalkerTest extends TestCase
 
     public function test_the_why_tells_the_whole_story_in_order(): void
     {
-        $outcome = $this->hear($this->rehearsal(Command::saying('!plank', '[when words][add word 1 to counter.planks][else]none[end] ok')), '!plank 2');
+        $outcome = $this->hear($this->rehearsal(Say::on('!plank', '[when words][add word 1 to counter.planks][else]none[end] ok')), '!plank 2');
         self::assertSame([
             'heard: “!plank 2” from Tamsin',
             '!plank was set off',
@@ -199,7 +199,7 @@ final class TalkerTest extends TestCase
 
     public function test_a_saying_of_which_nothing_is_left_is_silence_with_a_reason(): void
     {
-        $outcome = $this->hear($this->rehearsal(Command::saying('!echo', '[words]')), '!echo //');
+        $outcome = $this->hear($this->rehearsal(Say::on('!echo', '[words]')), '!echo //');
         self::assertSame([], $outcome->sayings);
         self::assertStringContainsString('“//” at the beginning came from a slot', implode("\n", $this->why($outcome)));
         self::assertStringContainsString('the parrot stays silent', implode("\n", $this->why($outcome)));

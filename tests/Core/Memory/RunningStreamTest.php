@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Memory;
 
 use PHPUnit\Framework\TestCase;
-use SilverParrot\Memory\Counted;
 use SilverParrot\Memory\RunningStream;
+use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Value\Moment;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Core\Pack;
 
 use PHPUnit\Framework\TestCase;
+use SilverParrot\Format\Difference;
+use SilverParrot\Format\Differences;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Command;
-use SilverParrot\Pack\CommandResponse;
-use SilverParrot\Pack\Difference;
-use SilverParrot\Pack\Differences;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Pack;
 use Tests\Core\Response\World;
@@ -24,8 +24,8 @@ final class DifferencesTest extends TestCase
 
     public function test_new_changed_and_dropped_commands_are_told_apart_by_field(): void
     {
-        $before = $this->pack(Command::saying('!tide', 'high', 'low'), Command::saying('!knot', 'bowline'));
-        $after = $this->pack(Command::saying('!TIDE', 'high', CommandResponse::saying('ebb', 3))->gated(new Cooldown(20), new Enabled(false)), Command::saying('!wave', 'hi'));
+        $before = $this->pack(Say::on('!tide', 'high', 'low'), Say::on('!knot', 'bowline'));
+        $after = $this->pack(Say::on('!TIDE', 'high', Say::response('ebb', 3))->gated(new Cooldown(20), new Enabled(false)), Say::on('!wave', 'hi'));
         $told = array_map(static fn (Difference $one): array => [$one->trigger, $one->kind, $one->fields], Differences::between($before, $after));
         self::assertSame([
             ['!TIDE', 'changed', ['trigger' => ['!tide', '!TIDE'], 'responses 2 text' => ['low', 'ebb'], 'cooldown channel' => ['10', '20'], 'responses 2 weight' => ['', '3'], 'enabled' => ['', 'no']]],
@@ -36,7 +36,7 @@ final class DifferencesTest extends TestCase
 
     public function test_everything_is_new_where_nothing_was_on_the_air(): void
     {
-        $differences = Differences::between(null, $this->pack(Command::saying('!tide', 'high')));
+        $differences = Differences::between(null, $this->pack(Say::on('!tide', 'high')));
         self::assertCount(1, $differences);
         self::assertSame('new', $differences[0]->kind);
     }

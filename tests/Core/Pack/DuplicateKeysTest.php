@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Pack;
 
 use PHPUnit\Framework\TestCase;
-use SilverParrot\Pack\Format\DuplicateKeys;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Document\DuplicateKeys;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Source\Finding;
 
 final class DuplicateKeysTest extends TestCase

@@ -8,13 +8,12 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Channel;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Flood;
-use SilverParrot\Pack\Format\PackFormat;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
@@ -54,7 +53,7 @@ final class PackFormatTest extends TestCase
     public function test_ids_outlive_a_new_name_a_new_order_and_a_new_text(): void
     {
         $list = new TextList('knots', [new WeightedText('reef knot', 1, TextList::idsByText([new WeightedText('bowline')])[0]), new WeightedText('bowline', 1, 'other')], id: 'old');
-        $command = Command::saying('!tide', 'high', 'low')->called('c1')->on(new Triggers('!ebb'));
+        $command = Say::on('!tide', 'high', 'low')->called('c1')->on(new Triggers('!ebb'));
         $command = $command->answering(array_reverse($command->responses));
         $pack = new Pack(self::channel(), commands: [$command], lists: ['knots' => $list]);
         $again = PackFormat::read(PackFormat::write($pack))[0];
@@ -71,7 +70,7 @@ final class PackFormatTest extends TestCase
             $weight = max(1, $number);
             $pack = new Pack(
                 self::channel(),
-                commands: [Command::saying('!tide', new CommandResponse([new Say('high')], $weight))->gated(new Cooldown(8 + $count, 60 + $number))],
+                commands: [Say::on('!tide', new CommandResponse([new Say('high')], $weight))->gated(new Cooldown(8 + $count, 60 + $number))],
                 lists: ['knots' => new TextList('knots', [new WeightedText('reef knot', $weight), new WeightedText('bowline', 4 - $weight)])],
                 counters: ['planks' => new Counter('planks', start: $number, floor: $number, ceiling: $number), 'ropes' => new Counter('ropes', floor: null)],
                 goods: ['tea' => new Goods('tea', $count)],
@@ -85,7 +84,7 @@ final class PackFormatTest extends TestCase
 
     public function test_a_response_of_several_steps_is_written_and_read_the_same(): void
     {
-        $pack = new Pack(self::channel(), commands: [Command::saying('!tide', new CommandResponse([new Say('one'), new Say('two')], 3, 'r'))]);
+        $pack = new Pack(self::channel(), commands: [Say::on('!tide', new CommandResponse([new Say('one'), new Say('two')], 3, 'r'))]);
         [$again, $findings] = PackFormat::read(PackFormat::write($pack));
         self::assertSame([], $findings);
         self::assertEquals($pack, $again);

@@ -11,12 +11,14 @@ use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Voice;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\Gates\StreamState;
 use SilverParrot\Hearing\Gates\WhileStream;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
@@ -30,7 +32,7 @@ use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\Gates;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
@@ -74,8 +76,8 @@ final class RandomPacksTest extends TestCase
     {
         return new Command(
             new Triggers($trigger, $this->of([[], ["$trigger-a", "$trigger-b"]])),
-            $this->several(fn (): CommandResponse => CommandResponse::saying($this->text(), $this->random->getInt(1, 1000), $this->of(['', 'r'.$this->random->getInt(0, PHP_INT_MAX)]))),
-            GateSettings::of(
+            $this->several(fn (): CommandResponse => Say::response($this->text(), $this->random->getInt(1, 1000), $this->of(['', 'r'.$this->random->getInt(0, PHP_INT_MAX)]))),
+            Gates::of(
                 new Enabled($this->of([true, false])),
                 new ForLevels($this->of([new LevelRule, new LevelRule($this->levels()), new LevelRule([], $this->of(Level::cases()))])),
                 new WhileStream($this->of([null, ...StreamState::cases()])),

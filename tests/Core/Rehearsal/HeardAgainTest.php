@@ -13,11 +13,11 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\WholeView;
-use SilverParrot\Pack\Command;
 use SilverParrot\Rehearsal\HeardAgain;
 use SilverParrot\Value\Moment;
 use SilverParrot\World as HeardIn;
@@ -27,7 +27,7 @@ final class HeardAgainTest extends TestCase
 {
     public function test_it_says_the_same_however_memory_went_on_and_a_draft_sees_the_rest_as_it_is_now(): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!mix', '[add 1 to counter.planks] [roll 1000000] [list.knots] [channel.category] [target]')->gated(new Cooldown(5)));
+        $pack = World::pack()->withCommand(Say::on('!mix', '[add 1 to counter.planks] [roll 1000000] [list.knots] [channel.category] [target]')->gated(new Cooldown(5)));
         $store = new InMemoryStore(World::situation($pack)->memory);
         $line = new ChatLine('m-1', Person::known('account:pia', 'pia', 'Pia', Levels::of()), '!mix @odo', Moment::fromIso(World::NOW) ?? new Moment(0));
         $readings = World::situation($pack)->readings();
@@ -43,7 +43,7 @@ final class HeardAgainTest extends TestCase
         self::assertNotNull($outcome->trace);
         self::assertSame(5, $store->values()[Key::counter('planks')->id()], 'hearing again keeps nothing');
 
-        $draft = $pack->withCommand(Command::saying('!mix', '[counter.planks] [counter.ballast] [channel.title] [channel.category]'), '!mix');
+        $draft = $pack->withCommand(Say::on('!mix', '[counter.planks] [counter.ballast] [channel.title] [channel.category]'), '!mix');
         self::assertSame(['3 10 now Planking'], $again->by($draft, $line, $carried->memory, $carried->readings)->texts());
     }
 }

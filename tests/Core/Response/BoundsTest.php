@@ -9,9 +9,9 @@ use PHPUnit\Framework\TestCase;
 use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\WholeView;
-use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
@@ -120,7 +120,7 @@ final class BoundsTest extends TestCase
     {
         self::assertLessThanOrEqual(Limits::SOURCE, mb_strlen($source));
 
-        return array_map(static fn (Finding $finding): string => $finding->kind->code(), Checks::ofCommand(Command::saying('!say', $source), self::pack()));
+        return array_map(static fn (Finding $finding): string => $finding->kind->code(), Checks::ofCommand(Say::on('!say', $source), self::pack()));
     }
 
     private static function pack(): Pack

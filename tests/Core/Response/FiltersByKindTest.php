@@ -8,7 +8,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Hearing\Gates\Cooldown;
-use SilverParrot\Pack\Command;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Vocabulary;
 use SilverParrot\Value\Moment;
@@ -30,7 +30,7 @@ final class FiltersByKindTest extends TestCase
     #[DataProvider('cells')]
     public function test_what_a_filter_makes_of_a_kind_of_value(string $source, string $expected): void
     {
-        $pack = World::pack()->withCommand(Command::saying('!say', $source)->gated(Cooldown::none()));
+        $pack = World::pack()->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
         $outcome = (new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream()))->line('cell', World::people()[0]->person(), '!say', Moment::fromIso(World::NOW) ?? new Moment(0));
         self::assertSame($expected, $outcome->failed === null ? substr($outcome->texts()[0] ?? '', 1) : "!{$outcome->failed->reason}");
     }

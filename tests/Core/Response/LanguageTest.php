@@ -15,11 +15,11 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Hearing\Trace\Told;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Reads;
-use SilverParrot\Pack\Command;
 use SilverParrot\Response\Response;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
@@ -90,7 +90,7 @@ final class LanguageTest extends TestCase
      */
     private function say(string $source, array $case, bool $isTraced = true): Outcome
     {
-        $pack = World::pack($case['language'] ?? 'en', $case['zone'] ?? 'UTC')->withCommand(Command::saying('!say', $source)->gated(Cooldown::none()));
+        $pack = World::pack($case['language'] ?? 'en', $case['zone'] ?? 'UTC')->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
         $situation = World::situation($pack, ($case['odo'] ?? '') !== 'unseen');
         $store = new InMemoryStore($situation->memory);
         $now = Moment::fromIso(World::NOW);

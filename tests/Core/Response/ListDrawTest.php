@@ -9,7 +9,7 @@ use PHPUnit\Framework\TestCase;
 use SilverParrot\Chance\Weighted;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Hearing\Gates\Cooldown;
-use SilverParrot\Pack\Command;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\DrawTable;
 use SilverParrot\Pack\Flood;
@@ -157,7 +157,7 @@ final class ListDrawTest extends TestCase
     private function rehearsal(DrawOrder $order, array $items, string $seed, array $memory, string $response): Rehearsal
     {
         $texts = array_map(static fn (string $text, int $weight): WeightedText => new WeightedText($text, $weight), array_keys($items), $items);
-        $pack = new Pack(World::pack()->channel, commands: [Command::saying('!draw', $response)->gated(Cooldown::none())], lists: ['items' => new TextList('items', $texts, $order)], flood: new Flood(0, 0));
+        $pack = new Pack(World::pack()->channel, commands: [Say::on('!draw', $response)->gated(Cooldown::none())], lists: ['items' => new TextList('items', $texts, $order)], flood: new Flood(0, 0));
 
         return new Rehearsal($pack, new Situation($memory), $seed, ChatProfile::stream());
     }

@@ -11,7 +11,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Imagined;
 use SilverParrot\Rehearsal\LongestAnswer;

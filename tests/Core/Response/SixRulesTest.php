@@ -10,8 +10,8 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Key;
-use SilverParrot\Pack\Command;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Response\Response;
@@ -48,7 +48,7 @@ final class SixRulesTest extends TestCase
             self::assertSame([], $outcome->authoredChanges(), $source);
             self::assertSame([], $outcome->texts(), $source);
         }
-        $command = Command::saying('!say', '[1 / 0]')->gated(new Cooldown(10, 0))->failing('That did not work.');
+        $command = Say::on('!say', '[1 / 0]')->gated(new Cooldown(10, 0))->failing('That did not work.');
         $rehearsal = new Rehearsal(World::pack()->withCommand($command), World::situation(World::pack()), '1', ChatProfile::stream());
         self::assertSame(['That did not work.'], $this->line($rehearsal, '!say', 0)->texts());
         self::assertSame('channel cooldown', $this->line($rehearsal, '!say', 5)->closed?->gate);
@@ -105,7 +105,7 @@ final class SixRulesTest extends TestCase
     public function test_the_same_circumstances_say_the_same_words(): void
     {
         $source = '[roll 1 to 1000000] [list.knots] [either "port", "starboard"] [now] [quote] [lookup.wind.speed]';
-        $said = fn (string $seed, string $key): string => (new Rehearsal(World::pack()->withCommand(Command::saying('!say', $source)), World::situation(World::pack()), $seed, ChatProfile::stream()))->line($key, World::people()[0]->person(), '!say', $this->now(0))->texts()[0] ?? '';
+        $said = fn (string $seed, string $key): string => (new Rehearsal(World::pack()->withCommand(Say::on('!say', $source)), World::situation(World::pack()), $seed, ChatProfile::stream()))->line($key, World::people()[0]->person(), '!say', $this->now(0))->texts()[0] ?? '';
         self::assertSame($said('1', 'a'), $said('1', 'a'));
         self::assertNotSame($said('1', 'a'), $said('2', 'a'));
         self::assertNotSame($said('1', 'a'), $said('1', 'b'));
@@ -113,7 +113,7 @@ final class SixRulesTest extends TestCase
 
     private function say(string $source, string $typed, ?Person $by = null): Outcome
     {
-        $pack = World::pack()->withCommand(Command::saying('!say', $source)->gated(Cooldown::none()));
+        $pack = World::pack()->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
         $situation = World::situation($pack);
         $rehearsal = new Rehearsal($pack, new Situation($situation->memory, $situation->channel, $situation->readings, $situation->people, $situation->quotes), '1', ChatProfile::stream());
 

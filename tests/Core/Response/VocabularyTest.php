@@ -7,7 +7,7 @@ namespace Tests\Core\Response;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Hearing\Gates\Cooldown;
-use SilverParrot\Pack\Command;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Described;
 use SilverParrot\Response\Mistake;
@@ -26,7 +26,7 @@ final class VocabularyTest extends TestCase
         foreach ($this->described() as $described) {
             $pack = World::pack();
             self::assertSame([], Response::of($described->example)->findings($pack), $described->example);
-            $pack = $pack->withCommand(Command::saying('!say', $described->example)->gated(Cooldown::none()));
+            $pack = $pack->withCommand(Say::on('!say', $described->example)->gated(Cooldown::none()));
             $outcome = (new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream()))->line('e', World::people()[0]->person(), '!say odo', $this->now());
             self::assertNull($outcome->failed, "{$described->example}: {$outcome->failed?->getMessage()}");
         }

@@ -13,6 +13,7 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\Key;
@@ -47,7 +48,7 @@ final class WorkTest extends TestCase
             for ($i = 0; $i < $keys; $i++) {
                 $memory[Key::field('pebbles', "p$i")->id()] = $i;
             }
-            $rehearsal = new Rehearsal(new Pack(Pack::blank()->channel, commands: [Command::saying('!a', 'x')]), new Situation($memory), '1', ChatProfile::stream(), traced: false);
+            $rehearsal = new Rehearsal(new Pack(Pack::blank()->channel, commands: [Say::on('!a', 'x')]), new Situation($memory), '1', ChatProfile::stream(), traced: false);
             $rehearsal->line('first', self::tamsin(), 'hello', new Moment(0));
 
             return self::asked(static fn () => $rehearsal->line('second', self::tamsin(), 'hello there', new Moment(1000)));
@@ -60,7 +61,7 @@ final class WorkTest extends TestCase
     {
         foreach (DrawOrder::cases() as $order) {
             $items = array_map(static fn (int $i): WeightedText => new WeightedText("knot $i", 1 + $i % 3), range(1, 10_000));
-            $pack = new Pack(Pack::blank()->channel, commands: [Command::saying('!a', '[list.knots]')->gated(Cooldown::none())], lists: ['knots' => new TextList('knots', $items, $order)], flood: new Flood(0, 0));
+            $pack = new Pack(Pack::blank()->channel, commands: [Say::on('!a', '[list.knots]')->gated(Cooldown::none())], lists: ['knots' => new TextList('knots', $items, $order)], flood: new Flood(0, 0));
             $rehearsal = new Rehearsal($pack, new Situation, '1', ChatProfile::stream(), traced: false);
             $first = $rehearsal->line('first', self::tamsin(), '!a', new Moment(0))->texts();
             $said = [];
@@ -92,7 +93,7 @@ final class WorkTest extends TestCase
 
     public function test_a_traced_line_that_sets_nothing_off_seeks_what_was_meant_only_when_somebody_asks(): void
     {
-        $pack = new Pack(Pack::blank()->channel, commands: array_map(static fn (int $i): Command => Command::saying("!command$i", 'x'), range(1, 2_000)));
+        $pack = new Pack(Pack::blank()->channel, commands: array_map(static fn (int $i): Command => Say::on("!command$i", 'x'), range(1, 2_000)));
         $outcome = null;
         $hear = static function (string $line) use ($pack, &$outcome): void {
             $outcome = (new Talker)->hear(new ChatLine('e', self::tamsin(), $line, new Moment(0)), new World($pack, new WholeView, new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), true));

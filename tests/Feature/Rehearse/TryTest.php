@@ -9,7 +9,7 @@ use App\Storage\Assembler;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Format\PackFormat;
 use Tests\Feature\TestCase;
 
 final class TryTest extends TestCase

@@ -66,7 +66,7 @@ final class EmotesTest extends TestCase
         }
         $this->add('coveBell15', $big)->assertSessionHas('notice', 'There is no more room for emotes: drop one first, or take smaller pictures.');
         $this->add('coveSmall')->assertSessionHas('notice', 'coveSmall is an emote now.');
-        self::assertLessThan(\SilverParrot\Source\Limits::PACK, strlen(\SilverParrot\Pack\Format\PackFormat::write(app(Assembler::class)->document($this->cove->refresh()))));
+        self::assertLessThan(\SilverParrot\Source\Limits::PACK, strlen(\SilverParrot\Format\PackFormat::write(app(Assembler::class)->document($this->cove->refresh()))));
     }
 
     public function test_nobody_touches_the_emotes_of_another_channel(): void

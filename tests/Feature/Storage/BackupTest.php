@@ -19,15 +19,15 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use SilverParrot\Chat\Level;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
-use SilverParrot\Pack\Command;
-use SilverParrot\Pack\Format\PackFormat;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
 
@@ -180,7 +180,7 @@ final class BackupTest extends TestCase
         $air = app(Editions::class)->onAir($cove);
         self::assertEquals(PackFormat::read((string) file_get_contents(base_path('tests/Core/Pack/version-1.pack.json')))[0]->commands, $draft->commands);
         self::assertEquals($draft, $air, 'an edition of then and the draft have the same ids');
-        self::assertSame('Anyone, every 15 s, each person once in a minute.', InOneSentence::of($draft->command('!tide') ?? Command::saying('')));
+        self::assertSame('Anyone, every 15 s, each person once in a minute.', InOneSentence::of($draft->command('!tide') ?? Say::on('')));
         $planks = fn (): mixed => $this->remembered(Key::counter('planks'), $cove);
         $before = $planks();
         self::assertIsInt($before);

@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
@@ -20,7 +21,6 @@ use SilverParrot\Memory\KnownStandings;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
-use SilverParrot\Pack\Command;
 use SilverParrot\Source\Fold;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
@@ -65,7 +65,7 @@ final class StandingsTest extends TestCase
 
     public function test_a_ranking_is_said_on_the_air_and_in_the_simulated_chat(): void
     {
-        app(CommandRows::class)->save($this->cove, null, Command::saying('!rich', 'Richest: [top 2 by pebbles | scores]')->gated(Cooldown::none()), $this->wren, null);
+        app(CommandRows::class)->save($this->cove, null, Say::on('!rich', 'Richest: [top 2 by pebbles | scores]')->gated(Cooldown::none()), $this->wren, null);
         $odo = Person::known('cast-odo', 'odo', 'Odo', Levels::of());
         $quill = Person::known('cast-quill', 'quill', 'Quill', Levels::of());
         DB::table('balances')->where('channel_id', $this->cove->id)->where('unit', 'pebbles')->delete();

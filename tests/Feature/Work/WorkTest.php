@@ -16,11 +16,10 @@ use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Gates\ForLevels;
-use SilverParrot\Hearing\Prepared;
-use SilverParrot\Pack\Command;
-use SilverParrot\Pack\CommandResponse;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Response\Prepared;
 use SilverParrot\Source\Finding;
 use Tests\Feature\TestCase;
 
@@ -36,13 +35,13 @@ final class WorkTest extends TestCase
         self::assertSame('', $named->facts['d7']->text);
         self::assertNotSame('', $named->facts['tide']->text);
         self::assertCount(1_002, $named->lists, 'the names of all are there, for completing and for findings');
-        $asked = $this->asked(fn () => (new Preview(app(Assembler::class), app(MemoryRows::class), $prepared))->of($this->cove, Command::saying('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]')->refusing(ForLevels::refusal(), 'not you'), 0, '', ''));
+        $asked = $this->asked(fn () => (new Preview(app(Assembler::class), app(MemoryRows::class), $prepared))->of($this->cove, Say::on('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]')->refusing(ForLevels::refusal(), 'not you'), 0, '', ''));
         self::assertSame(2, $prepared->read, 'the response and the reply, each once for findings, answers, edges, length and sentence');
         self::assertSame([], array_filter($asked, static fn (string $sql): bool => preg_match('/`?picture`?(?! <> )/', $sql) === 1), 'no pixels');
         $few = count($asked);
         DB::table('facts')->where('name', 'like', 'd%')->delete();
         DB::table('lists')->where('name', 'like', 'd%')->where('name', '!=', 'd3')->delete();
-        self::assertCount($few, $this->asked(fn () => app(Preview::class)->of($this->cove, Command::saying('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]'), 0, '', '')));
+        self::assertCount($few, $this->asked(fn () => app(Preview::class)->of($this->cove, Say::on('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]'), 0, '', '')));
     }
 
     public function test_the_reference_asks_the_database_as_often_for_three_thousand_definitions_as_for_few(): void
@@ -67,7 +66,7 @@ final class WorkTest extends TestCase
         self::assertSame(0, $look(), 'all is known');
         $row = $this->command('!tide');
         $rows = app(CommandRows::class);
-        $rows->save($this->cove, $row, CommandRows::toCore($row)->answering([CommandResponse::saying('[fact.tide] and [caler]')]), $this->wren, $row->revision);
+        $rows->save($this->cove, $row, CommandRows::toCore($row)->answering([Say::response('[fact.tide] and [caler]')]), $this->wren, $row->revision);
         $ofOne = $look();
         self::assertLessThan(5, $ofOne, 'the texts of one command');
         self::assertGreaterThan(0, $ofOne);
@@ -134,7 +133,7 @@ final class WorkTest extends TestCase
 
     private function bad(string $trigger, string $text): void
     {
-        app(CommandRows::class)->save($this->cove, null, Command::saying($trigger, $text)->alsoOn('!tidal'.strlen($trigger)), $this->wren, null);
+        app(CommandRows::class)->save($this->cove, null, Say::on($trigger, $text)->alsoOn('!tidal'.strlen($trigger)), $this->wren, null);
     }
 
     /** @return list<string> names of lists whose items are there */

@@ -143,7 +143,7 @@ final class CommandsTest extends TestCase
 
     public function test_the_assembled_pack_is_the_pack_that_was_stored(): void
     {
-        [$pack] = \SilverParrot\Pack\Format\PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
+        [$pack] = \SilverParrot\Format\PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
         self::assertEquals($pack, app(Assembler::class)->document($this->cove));
     }
 

@@ -7,7 +7,7 @@ namespace Tests\Feature\Write;
 use App\Models\Command;
 use App\Models\Role;
 use App\Storage\CommandRows;
-use SilverParrot\Pack\Command as CoreCommand;
+use SilverParrot\Hearing\Steps\Say;
 use Tests\Feature\TestCase;
 
 final class FindingsTest extends TestCase
@@ -50,7 +50,7 @@ final class FindingsTest extends TestCase
 
     private function bell(string $text): Command
     {
-        return app(CommandRows::class)->save($this->cove, null, CoreCommand::saying('!bell', $text), $this->wren, null);
+        return app(CommandRows::class)->save($this->cove, null, Say::on('!bell', $text), $this->wren, null);
     }
 
     private function mend(Command $row, string $code, int $from, ?int $revision = null): \Illuminate\Testing\TestResponse

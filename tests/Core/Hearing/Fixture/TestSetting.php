@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Tests\Core\Hearing\Fixture;
 
 use Closure;
+use SilverParrot\Document\Document;
 use SilverParrot\Hearing\Gates\Closed;
 use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\Gate;
 use SilverParrot\Hearing\Gates\GateSetting;
 use SilverParrot\Hearing\Gates\Open;
 use SilverParrot\Hearing\Gates\Pending;
-use SilverParrot\Hearing\Gates\Refusal;
-use SilverParrot\Pack\Format\Document;
+use SilverParrot\Pack\Refusal;
 
 /** A gate that stands as a test says. */
-final readonly class TestSetting implements Gate, GateSetting
+final readonly class TestSetting extends GateSetting implements Gate
 {
     /** @param  Closure(Context): (Open|Closed|Pending)  $stands */
     public function __construct(private Closure $stands)

@@ -39,6 +39,11 @@ final readonly class TestStep implements Step
         }]));
     }
 
+    public function says(): ?string
+    {
+        return null;
+    }
+
     public function sources(): array
     {
         return [];

@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Format;
 
+use SilverParrot\Document\Document;
+use SilverParrot\Document\Flaw;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Source\Limits;

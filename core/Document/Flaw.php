@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Document;
 
 use SilverParrot\Source\FindingKind;
 use SilverParrot\Source\Severity;

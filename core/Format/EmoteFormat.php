@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Format;
 
+use SilverParrot\Document\Document;
+use SilverParrot\Document\Flaw;
+use SilverParrot\Document\LevelFormat;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\LevelRule;
 

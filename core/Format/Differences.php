@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack;
+namespace SilverParrot\Format;
 
-use SilverParrot\Pack\Format\CommandFormat;
-use SilverParrot\Pack\Format\PackFormat;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 
 /** What differs between two packs, by command and by field. */

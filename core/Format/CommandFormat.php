@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Format;
 
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Voice;
+use SilverParrot\Document\Document;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Delivery;
@@ -52,7 +53,7 @@ final class CommandFormat
             + ['trigger' => $command->trigger]
             + ($command->triggers->aliases === [] ? [] : ['aliases' => $command->triggers->aliases])
             + ['responses' => array_map(ResponseFormat::write(...), $command->responses, array_keys($command->responses))]
-            + $command->gates->write()
+            + GateSettings::write($command->gates)
             + array_filter(['refusals' => array_filter($command->refusals, static fn (string $text): bool => $text !== '')], static fn (array $refusals): bool => $refusals !== [])
             + array_filter(['if_it_fails' => $command->ifItFails, 'group' => $about->group, 'note' => $about->note], static fn (string $text): bool => $text !== '')
             + ($about->listed ? [] : ['listed' => false])

@@ -2,10 +2,13 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Format;
 
-use SilverParrot\Hearing\Steps\Step;
+use SilverParrot\Document\Document;
+use SilverParrot\Document\Flaw;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CommandResponse;
+use SilverParrot\Pack\Step;
 use SilverParrot\Source\Limits;
 
 /** {"text": "…", "weight": 2}, or {"steps": [{"say": "…"}]} where more is done than saying a text; a weight of 1 is left out. */
@@ -19,7 +22,7 @@ final class ResponseFormat
         $weight = $response->has('weight') ? $response->at('weight')->whole(1, WeightedTextFormat::HEAVIEST) : 1;
         $id = $response->has('id') ? $response->at('id')->id() : '';
         if (! $response->has('steps')) {
-            return CommandResponse::saying($response->at('text')->text(Limits::SOURCE), $weight, $id);
+            return Say::response($response->at('text')->text(Limits::SOURCE), $weight, $id);
         }
         if ($response->has('text')) {
             $response->at('text')->flaw(Flaw::UnknownKey, ['key' => 'text']);

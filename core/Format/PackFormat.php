@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Format;
 
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Zones;
+use SilverParrot\Document\Document;
+use SilverParrot\Document\Flaw;
+use SilverParrot\Document\LevelFormat;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;

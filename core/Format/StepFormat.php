@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Format;
 
+use SilverParrot\Document\Document;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Steps\Step;
 use SilverParrot\Source\Limits;

@@ -2,10 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Hearing;
-
-use SilverParrot\Response\Response;
-use SilverParrot\Response\Vocabulary;
+namespace SilverParrot\Response;
 
 /** Responses that were read already, so that each is read once and not once a line. */
 final class Prepared

@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Outbox;
-
-use SilverParrot\Source\Ends;
+namespace SilverParrot\Source;
 
 /** Shortening a text where people would: never inside what is seen as one character, an address or a name. */
 final class Cutting

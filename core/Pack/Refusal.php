@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Hearing\Gates;
+namespace SilverParrot\Pack;
 
 /** A reply that a command may have for a closed gate. */
 final readonly class Refusal

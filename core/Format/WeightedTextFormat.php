@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Format;
 
+use SilverParrot\Document\Document;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Limits;
 

@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Memory;
+namespace SilverParrot\Pack;
 
 use DateTimeZone;
-use SilverParrot\Pack\Counter;
-use SilverParrot\Pack\CounterScope;
-use SilverParrot\Pack\Reset;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\RunningStream;
+use SilverParrot\Memory\View;
 use SilverParrot\Value\Moment;
 
 /**

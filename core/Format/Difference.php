@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack;
+namespace SilverParrot\Format;
 
 /** One command that differs, or, with an empty trigger, what belongs to no command. */
 final readonly class Difference

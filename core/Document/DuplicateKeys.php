@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack\Format;
+namespace SilverParrot\Document;
 
 /** Finds keys that an object of a JSON text has twice (RFC 8259, 4): a reader keeps one of the two, and nobody knows which. */
 final class DuplicateKeys
