@@ -11,7 +11,7 @@ use SilverParrot\Response\Filter;
 use SilverParrot\Response\Outlook\EstimateContext;
 use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Outlook\ValueKind;
-use SilverParrot\Source\Cutting;
+use SilverParrot\Source\Truncator;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
@@ -44,6 +44,6 @@ final readonly class Cut implements Filter
             return $length instanceof Gap ? $length : new Gap(GapReason::WrongKind, ['text' => (string) $length, 'wanted' => 'a number from 1 on']);
         }
 
-        return $value === null ? null : Cutting::toGraphemes($run->print($value), $length);
+        return $value === null ? null : Truncator::toGraphemes($run->print($value), $length);
     }
 }

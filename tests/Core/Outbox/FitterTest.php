@@ -12,8 +12,8 @@ use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Response\Origin;
 use SilverParrot\Response\Said;
-use SilverParrot\Source\Cutting;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Truncator;
 use SilverParrot\Source\Unseen;
 use Tests\Outside;
 
@@ -88,7 +88,7 @@ final class FitterTest extends TestCase
     {
         // The second byte of "à" is the one of a no-break space.
         for ($most = 1; $most < 60; $most++) {
-            $cut = Cutting::toRoom(str_repeat('à ', 40), null, $most);
+            $cut = Truncator::toRoom(str_repeat('à ', 40), null, $most);
             self::assertTrue(mb_check_encoding($cut, 'UTF-8'));
             self::assertDoesNotMatchRegularExpression('/[\s\p{Z}]…$/u', $cut);
         }
@@ -135,12 +135,12 @@ final class FitterTest extends TestCase
     public function test_neither_address_nor_name_nor_short_word_is_cut_in_two(): void
     {
         $address = 'https://charts.lantern-cove.example/the/long/way/round/the/rock';
-        self::assertSame('See…', Cutting::toRoom("See $address", 40, null));
-        self::assertSame('Ahoy…', Cutting::toRoom('Ahoy @Maximilian_of_the_Mist!', 15, null));
-        self::assertSame('Thank…', Cutting::toRoom('Thank everybody', 12, null));
-        self::assertSame('', Cutting::toRoom($address, 20, null), 'an address alone that does not fit is not said at all');
-        self::assertSame('潮潮潮潮潮潮潮潮潮…', Cutting::toRoom(str_repeat('潮', 80), 10, null), 'a script without spaces is cut between characters');
-        self::assertSame('whole', Cutting::toRoom('whole', 5, null));
+        self::assertSame('See…', Truncator::toRoom("See $address", 40, null));
+        self::assertSame('Ahoy…', Truncator::toRoom('Ahoy @Maximilian_of_the_Mist!', 15, null));
+        self::assertSame('Thank…', Truncator::toRoom('Thank everybody', 12, null));
+        self::assertSame('', Truncator::toRoom($address, 20, null), 'an address alone that does not fit is not said at all');
+        self::assertSame('潮潮潮潮潮潮潮潮潮…', Truncator::toRoom(str_repeat('潮', 80), 10, null), 'a script without spaces is cut between characters');
+        self::assertSame('whole', Truncator::toRoom('whole', 5, null));
     }
 
     /** Unicode's GraphemeBreakTest.txt 15.0 (Debian package unicode-data): 602 cases; a cut falls only where ÷ stands. */
@@ -162,9 +162,9 @@ final class FitterTest extends TestCase
                 continue;
             }
             for ($most = 1; $most < count($clusters); $most++) {
-                self::assertSame(rtrim(implode('', array_slice($clusters, 0, $most - 1))).'…', Cutting::toGraphemes($text, $most), $line);
+                self::assertSame(rtrim(implode('', array_slice($clusters, 0, $most - 1))).'…', Truncator::toGraphemes($text, $most), $line);
             }
-            self::assertSame($text, Cutting::toGraphemes($text, count($clusters)));
+            self::assertSame($text, Truncator::toGraphemes($text, count($clusters)));
         }
         self::assertSame(602, $cases);
     }

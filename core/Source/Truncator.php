@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Source;
 
 /** Shortening a text where people would: never inside what is seen as one character, an address or a name. */
-final class Cutting
+final class Truncator
 {
     private const MARK = '…';
 
