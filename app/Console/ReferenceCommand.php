@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use Illuminate\Console\Command;
-use SilverParrot\Response\Reference;
+use SilverParrot\Response\Reference\Reference;
 use Symfony\Component\Console\Output\OutputInterface;
 
 final class ReferenceCommand extends Command

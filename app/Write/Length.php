@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use SilverParrot\Rehearsal\LongestAnswer;
-use SilverParrot\Response\Outlook\Extent;
+use SilverParrot\Response\Analysis\Extent;
 
 /** How long a response gets beside what the chat takes, and what makes it so long. */
 final readonly class Length

@@ -24,7 +24,7 @@ use SilverParrot\Pack\Triggers;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Prepared;
 use SilverParrot\Response\Response;
 use SilverParrot\Value\Moment;

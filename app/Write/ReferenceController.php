@@ -11,8 +11,8 @@ use Illuminate\Http\JsonResponse;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Rehearsal\SaidNow;
-use SilverParrot\Response\Reference;
-use SilverParrot\Response\ReferenceEntry;
+use SilverParrot\Response\Reference\Reference;
+use SilverParrot\Response\Reference\ReferenceEntry;
 use SilverParrot\Value\Moment;
 
 /** All that can be typed into a slot, each with the value that it would have now. */

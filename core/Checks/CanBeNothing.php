@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Response\Vocabulary\EndsGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\Filters\Url;
-use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Response\Vocabulary\Filters\Url;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Severity;

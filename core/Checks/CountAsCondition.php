@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\Outlook\ValueKind;
+use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;

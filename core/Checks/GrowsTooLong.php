@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Outbox\Room;
-use SilverParrot\Response\Filters\Cut;
-use SilverParrot\Response\Filters\Url;
-use SilverParrot\Response\Outlook\EstimatedSlot;
+use SilverParrot\Response\Analysis\EstimatedSlot;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Vocabulary\Filters\Cut;
+use SilverParrot\Response\Vocabulary\Filters\Url;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Outlook\Forecast;
-use SilverParrot\Response\Outlook\Lengths;
+use SilverParrot\Response\Analysis\Forecast;
+use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Prepared;
 
 /** What checks look at: a pack, its responses read once for all of them, and what is around it. */

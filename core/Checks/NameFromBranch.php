@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\EndsGaps;
 use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Vocabulary\EndsGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 

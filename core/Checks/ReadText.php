@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Pack\Command;
-use SilverParrot\Response\Outlook\Prospect;
+use SilverParrot\Response\Analysis\Prospect;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Segments;
 use SilverParrot\Source\Span;

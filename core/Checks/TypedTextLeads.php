@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\Names\Message;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Response\Syntax\Text;
 use SilverParrot\Response\Syntax\Words;
+use SilverParrot\Response\Vocabulary\Names\Message;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;

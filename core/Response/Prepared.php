@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
+use SilverParrot\Response\Vocabulary\Vocabulary;
+
 /** Responses that were read already, so that each is read once and not once a line. */
 final class Prepared
 {

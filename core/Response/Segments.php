@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
+use SilverParrot\Response\Parsing\Lexer;
 use SilverParrot\Source\Source;
 
 /** A response cut into text and slots, to show them apart. */

@@ -8,7 +8,7 @@ use SilverParrot\Checks\Checks;
 use SilverParrot\Pack\Command;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Syntax\Row;
-use SilverParrot\Response\Vocabulary;
+use SilverParrot\Response\Vocabulary\Vocabulary;
 use Tests\Bench\Ahoy;
 use Tests\Core\Response\CaseFile;
 use Tests\Core\Response\World;

@@ -16,17 +16,17 @@ use SilverParrot\Checks\Cases;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Rehearsal\Imagined;
+use SilverParrot\Response\Analysis\Forecast;
+use SilverParrot\Response\Analysis\Lengths;
+use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Needed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
-use SilverParrot\Response\Outlook\Forecast;
-use SilverParrot\Response\Outlook\Lengths;
-use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
 use SilverParrot\Response\Syntax\Choice;
-use SilverParrot\Response\Vocabulary;
+use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 use SilverParrot\World as SaidIn;
@@ -125,7 +125,7 @@ final class GrammarTest extends TestCase
         self::assertGreaterThan(100, $claimed);
     }
 
-    private function withinBounds(Response $response, string $text, \SilverParrot\Response\Outlook\Extent $extent): void
+    private function withinBounds(Response $response, string $text, \SilverParrot\Response\Analysis\Extent $extent): void
     {
         $length = Outlook::length($text);
         if ($length < $extent->shortest || $length > $extent->longest) {

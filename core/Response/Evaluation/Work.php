@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
-use SilverParrot\Response\Filter;
-use SilverParrot\Response\Laborious;
+use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Response\Vocabulary\Laborious;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\Sum;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Outlook;
-use SilverParrot\Response\Outlook\Sum;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Extent;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Extent;
 use SilverParrot\Source\Span;
 
 /** A slot that could not be read: its findings say why. */

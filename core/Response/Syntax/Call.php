@@ -6,9 +6,9 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Name;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Source\Span;
 
 /** A use of a name: `caller`, `counter.planks for target`, `list.knots 3`. */

@@ -6,13 +6,13 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Mistake;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Outlook;
-use SilverParrot\Response\Verb;
-use SilverParrot\Response\Writable;
+use SilverParrot\Response\Vocabulary\Verb;
+use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;

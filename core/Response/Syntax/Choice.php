@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Extent;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Extent;
 use SilverParrot\Response\Said;
 use SilverParrot\Value\Gap;
 

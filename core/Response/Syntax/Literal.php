@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Outlook;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Range;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Extent;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Extent;
 
 /** A piece of a response: text, a slot, or a choice. Whatever somebody wants to know of a piece, it says itself. */
 abstract readonly class Part

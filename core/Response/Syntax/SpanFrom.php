@@ -6,11 +6,11 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Outlook;
-use SilverParrot\Response\Outlook\ValueKind;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Syntax;
 
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Extent;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Extent;
 
 /** Said as it stands. */
 final readonly class Text extends Part

@@ -6,9 +6,9 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Outlook\EstimateContext;
-use SilverParrot\Response\Outlook\Outlook;
 use SilverParrot\Source\Span;
 
 /** What was typed after the trigger: `word 1`, `words`, `words 2`, `words 2 to 4`. */

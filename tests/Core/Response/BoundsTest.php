@@ -19,7 +19,7 @@ use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
-use SilverParrot\Response\Vocabulary;
+use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;

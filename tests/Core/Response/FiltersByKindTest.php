@@ -10,7 +10,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Response\Vocabulary;
+use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Value\Moment;
 
 /** Each filter with each kind of value, by the table language/filters-by-kind.txt. */

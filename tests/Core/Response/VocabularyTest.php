@@ -9,12 +9,12 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Response\Described;
 use SilverParrot\Response\Mistake;
-use SilverParrot\Response\Reference;
+use SilverParrot\Response\Reference\Reference;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Segments;
-use SilverParrot\Response\Vocabulary;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Severity;
 use SilverParrot\Value\Moment;
 

@@ -27,7 +27,7 @@ use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
-use SilverParrot\Response\Outlook\Forecast;
+use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Response;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Analysis;
+
+use SilverParrot\Response\Syntax\Expression;
+use SilverParrot\Source\Span;
+
+/** A condition, and what its value can be where it stands. */
+final readonly class EstimatedCondition
+{
+    /** @param  Span  $span  of the slot that it stands in */
+    public function __construct(public Expression $condition, public Outlook $outlook, public Span $span)
+    {
+    }
+}

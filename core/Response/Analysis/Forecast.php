@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Analysis;
+
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Response;
+use SilverParrot\Response\Syntax\Choice;
+use SilverParrot\Response\Syntax\Expression;
+use SilverParrot\Response\Syntax\Part;
+use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Syntax\Text;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Number;
+
+/**
+ * Goes through a response once, before anybody says a line, and tells what its values can be. It errs on one side only:
+ * what it says is never shorter than what can be said, and a gap or nothing that can come is always told.
+ */
+final class Forecast extends EstimateContext
+{
+    /** @var list<EstimatedSlot> */
+    private array $slots = [];
+
+    /** @var list<EstimatedCondition> */
+    private array $conditions = [];
+
+    /** @var array<string, Outlook> by folded name */
+    private array $bound = [];
+
+    /** @var array<string, Outlook> by key */
+    private array $values = [];
+
+    /** @var array<string, true> keys of what is there, since a condition around has asked for it */
+    private array $there = [];
+
+    /** @var array<string, Outlook> what verbs before have kept, by key */
+    private array $kept = [];
+
+    /** Steps that all its filters take together at most. */
+    private int $work = 0;
+
+    /** @var array<string, true> what a verb before has counted with */
+    private array $numbers = [];
+
+    /**
+     * @param  list<string>  $triggers  any of which sets it off
+     * @param  Lengths|null  $lengths  of the pack's channel, where several responses are looked at
+     */
+    public static function of(Response $response, Pack $pack, ChatProfile $profile, array $triggers, ?Lengths $lengths = null): Prospect
+    {
+        $forecast = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel));
+        $extent = $forecast->parts($response->parts)->atMost(Limits::SAID);
+
+        return new Prospect($extent, $forecast->slots, $forecast->conditions, $forecast->values, $forecast->typedRoom(), $forecast->work);
+    }
+
+    public function value(Expression $expression): Outlook
+    {
+        $key = $expression->key();
+        $outlook = $expression->outlook($this);
+        if ($key !== null) {
+            // Wherever it stands: what is kept in one place says nothing of the others.
+            $this->values[$key] = $outlook;
+            $outlook = $this->kept[$key] ?? $outlook;
+        }
+
+        return match (true) {
+            $key === null => $outlook,
+            isset($this->numbers[$key]) && $outlook->isOnly(ValueKind::Text) => Outlook::text(1, Number::LONGEST_TYPED),
+            isset($this->there[$key]) => $outlook->known(),
+            default => $outlook,
+        };
+    }
+
+    /** @param  list<Part>  $parts */
+    private function parts(array $parts): Extent
+    {
+        $extent = Extent::none();
+        $before = [$this->there, $this->numbers, $this->kept];
+        $isOpen = false;
+        foreach ($parts as $part) {
+            $length = $part->extent($this);
+            // A sign that a viewer ends with can melt with the one that the author goes on with.
+            $isMelting = $isOpen && $part instanceof Text && preg_match('/^[^\x00-\x7F]/', $part->text) === 1;
+            $extent = $extent->plus($isMelting ? $length->oneShorter() : $length);
+            $isOpen = $part->isOpen();
+        }
+        [$this->there, $this->numbers, $kept] = $before;
+        // What is known from before a branch holds behind it only where nothing in the branch has changed it.
+        $this->kept = array_filter($kept, fn (Outlook $one, string $key): bool => ($this->kept[$key] ?? null) === $one, ARRAY_FILTER_USE_BOTH);
+
+        return $extent;
+    }
+
+    public function slot(Slot $slot): Extent
+    {
+        $outlook = $this->value($slot->value);
+        $outlook = $slot->isQuiet ? $outlook : $outlook->printed();
+        $this->slots[] = new EstimatedSlot($slot, $outlook);
+        if ($slot->as !== '') {
+            $this->bound[$slot->as] = $slot->isQuiet ? $outlook : $outlook->withoutGaps();
+        }
+        // What fails here is not said at all, so whatever follows may count on it.
+        $this->there += array_fill_keys($slot->value->needs(), true);
+        $this->numbers += array_fill_keys($slot->value->countsWith(), true);
+        if ($slot->isQuiet) {
+            return Extent::none();
+        }
+        // What others have chosen can begin with a sign that melts with the one before it.
+        $isFree = $outlook->written === null && array_intersect([ValueKind::Text->name, ValueKind::Person->name, ValueKind::Items->name], array_column($outlook->kinds, 'name')) !== [];
+
+        return new Extent(max(0, $outlook->shortest - ($isFree ? 1 : 0)), $outlook->longest, $outlook->isTyped ? $outlook->longest : 0, $outlook->bytes);
+    }
+
+    public function choice(Choice $choice): Extent
+    {
+        $extent = null;
+        $bound = $this->bound;
+        $there = $this->there;
+        $afterwards = [];
+        foreach ($choice->branches as $branch) {
+            $this->there = $there;
+            $this->conditions[] = new EstimatedCondition($branch->condition, $this->value($branch->condition), $branch->span);
+            $this->there = $there + array_fill_keys($branch->condition->thereWhen(true), true);
+            $inside = $this->parts($branch->parts);
+            $extent = $extent === null ? $inside : $extent->or($inside);
+            $afterwards += array_diff_key($this->bound, $bound);
+            $this->bound = $bound;
+            $there += array_fill_keys($branch->condition->thereWhen(false), true);
+        }
+        $this->there = $there;
+        $otherwise = $this->parts($choice->otherwise);
+        $afterwards += array_diff_key($this->bound, $bound);
+        $this->bound = $bound + array_map(static fn (Outlook $one): Outlook => $one->orNothing(), $afterwards);
+
+        return $extent === null ? $otherwise : $extent->or($otherwise);
+    }
+
+    public function bound(string $name): Outlook
+    {
+        return $this->bound[$name] ?? Outlook::nothing();
+    }
+
+    /** What was set is read back as it is now. Another way to the same place (the target may be the caller) is not known any more. */
+    public function keep(Expression $place, string $part, Outlook $kept): void
+    {
+        $this->kept = array_filter($this->kept, static fn (string $key): bool => ! str_ends_with($key, ".$part"), ARRAY_FILTER_USE_KEY);
+        $key = $place->key();
+        if ($key !== null && $kept->kinds !== []) {
+            $this->kept[$key] = $kept->withoutGaps();
+        }
+    }
+
+    public function work(int $steps): void
+    {
+        $this->work += $steps;
+    }
+}

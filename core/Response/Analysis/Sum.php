@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Analysis;
+
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
+use SilverParrot\Value\Range;
+use SilverParrot\Value\TimeSpan;
+
+/** What comes of calculating with two values. */
+final class Sum
+{
+    public static function of(Operation $operation, Outlook $left, Outlook $right, EstimateContext $in): Outlook
+    {
+        $moment = in_array(ValueKind::Moment, $left->kinds, true) ? self::shifted($operation, $left, $right, $in) : null;
+        if ($moment !== null && $left->isOnly(ValueKind::Moment)) {
+            return $moment;
+        }
+        [$left, $right] = [$left->asNumber(), $right->asNumber()];
+        $gaps = [...$left->gaps, ...$right->gaps];
+        if ($operation->needsDivisor() && ($right->range === null ? ! $right->written instanceof Number : $right->range->contains(0))) {
+            $gaps[] = GapReason::DivisionByZero;
+        }
+        [$a, $b] = [$left->range, $right->range];
+        $range = $a === null || $b === null ? null : match ($operation) {
+            Operation::Plus => $a->plus($b),
+            Operation::Minus => $a->plus($b->negated()),
+            Operation::Times => $a->times($b),
+            Operation::Rest => new Range(min(0, $b->low), max(0, $b->high)),
+            Operation::Divided => null,
+        };
+        $number = match (true) {
+            $range !== null => Outlook::whole($range),
+            // Divided by a whole number, it gets no more digits before its point.
+            $a !== null && $b !== null => Outlook::number($a->digits() + 2 + Number::DECIMALS),
+            default => Outlook::number(),
+        };
+
+        $number = $number->orGap(...$gaps);
+
+        return $moment === null ? $number : $number->orElse($moment);
+    }
+
+    /** A moment and a length of time. */
+    private static function shifted(Operation $operation, Outlook $left, Outlook $right, EstimateContext $in): Outlook
+    {
+        $isLength = is_string($right->written) ? TimeSpan::secondsOf($right->written) !== null : $right->isOnly(ValueKind::Span) && ! $right->canBeNothing;
+        $isShift = $operation === Operation::Plus || $operation === Operation::Minus;
+
+        return $in->lengths->moment()->orGap(GapReason::TooFar, ...$left->gaps, ...($left->canBeNothing ? [GapReason::NothingToCount] : []), ...$right->gaps, ...($isLength && $isShift ? [] : [GapReason::WrongKind]));
+    }
+}

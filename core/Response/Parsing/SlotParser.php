@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Parsing;
+
+use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Syntax\Change;
+use SilverParrot\Response\Syntax\Expression;
+use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Syntax\UnknownName;
+use SilverParrot\Response\Vocabulary\PrintsNothing;
+use SilverParrot\Response\Vocabulary\Verb;
+use SilverParrot\Response\Vocabulary\Vocabulary;
+use SilverParrot\Response\Vocabulary\Writable;
+use SilverParrot\Source\Source;
+use SilverParrot\Source\Span;
+
+/**
+ * Reads the inside of one slot: a value or a verb, filters, and the name that it is given. The first mistake ends the
+ * reading of this slot.
+ */
+final readonly class SlotParser
+{
+    private TokenStream $tokens;
+
+    private ExpressionParser $values;
+
+    public function __construct(Source $source, private Vocabulary $vocabulary, private Found $found)
+    {
+        $this->tokens = new TokenStream($source);
+        $this->values = new ExpressionParser($this->tokens, $vocabulary, $found);
+    }
+
+    /**
+     * What stands after `when`.
+     *
+     * @param  list<Token>  $tokens
+     */
+    public function condition(array $tokens, int $from): ?Expression
+    {
+        $this->begin($tokens);
+        $this->tokens->jump($from);
+        try {
+            $value = $this->values->value();
+            if ($this->tokens->current->is('|')) {
+                throw new Misread(Mistake::Unexpected, $this->tokens->spanOf($this->tokens->current), ['text' => '|']);
+            }
+            $this->tokens->mustBeOver();
+
+            return $value;
+        } catch (Misread $misread) {
+            return $this->give($misread);
+        }
+    }
+
+    /** @param  list<Token>  $tokens */
+    public function slot(array $tokens, Span $span): ?Slot
+    {
+        $this->begin($tokens);
+        try {
+            $verb = $tokens[0]->kind === TokenKind::Path ? $this->vocabulary->verbs[$tokens[0]->folded] ?? null : null;
+            $value = $verb === null ? $this->values->value() : $this->change($verb);
+            $isQuiet = false;
+            while ($this->tokens->current->is('|')) {
+                $value = $this->values->filtered($value);
+                $isQuiet = $isQuiet || $value->filter instanceof PrintsNothing;
+            }
+            $as = $this->as();
+            $this->tokens->mustBeOver();
+
+            return new Slot($span, $value, $isQuiet, $as);
+        } catch (Misread $misread) {
+            return $this->give($misread);
+        }
+    }
+
+    /** @param  list<Token>  $tokens */
+    private function begin(array $tokens): void
+    {
+        $this->tokens->begin($tokens);
+        $this->values->begin();
+    }
+
+    private function give(Misread $misread): null
+    {
+        $this->found->findings[] = $misread->finding;
+
+        return null;
+    }
+
+    private function change(Verb $verb): Change
+    {
+        $described = $verb->describe();
+        $head = $this->tokens->next();
+        $incomplete = new Misread(Mistake::VerbIncomplete, $this->tokens->upToEnd($head), ['verb' => $described->name, 'example' => trim($described->example, '[]')]);
+        $amount = null;
+        if ($verb->placeFirst()) {
+            $place = $this->place($verb, $incomplete);
+            if ($verb->joint() !== '') {
+                if (! $this->tokens->current->isWord($verb->joint())) {
+                    throw $incomplete;
+                }
+                $this->tokens->next();
+                $amount = $this->values->value();
+            }
+        } else {
+            $joint = $this->lastJoint($verb->joint()) ?? throw $incomplete;
+            $outer = $this->tokens->end;
+            $this->tokens->endAt($joint);
+            $amount = $this->values->value();
+            $this->tokens->mustBeOver();
+            $this->tokens->endAt($outer);
+            $this->tokens->jump($joint + 1);
+            $place = $this->place($verb, $incomplete);
+        }
+
+        return $this->found->nodes[] = new Change($this->tokens->since($head), $verb, $amount, $place);
+    }
+
+    private function place(Verb $verb, Misread $incomplete): Call
+    {
+        $token = $this->tokens->current;
+        if ($token->kind !== TokenKind::Path) {
+            throw $token->kind === TokenKind::End ? $incomplete : new Misread(Mistake::PlaceExpected, $this->tokens->spanOf($token), ['verb' => $verb->describe()->name, 'example' => trim($verb->describe()->example, '[]')]);
+        }
+        $this->tokens->next();
+        $call = $this->values->called($token);
+        if ($call instanceof UnknownName) {
+            // That nothing has this name says enough.
+            throw new Misread(Mistake::UnknownName, $this->tokens->spanOf($token), already: array_pop($this->found->findings));
+        }
+        if (! $call instanceof Call || ! $call->name instanceof Writable) {
+            throw new Misread(Mistake::CannotBeChanged, $this->tokens->spanOf($token), ['name' => $token->text]);
+        }
+
+        return $call;
+    }
+
+    /** The last `to` or `from` outside parentheses and before any filter: the verb's own. */
+    private function lastJoint(string $word): ?int
+    {
+        $depth = 0;
+        $last = null;
+        for ($i = $this->tokens->at; $i < $this->tokens->end; $i++) {
+            $token = $this->tokens->peek($i - $this->tokens->at);
+            $depth += $token->is('(') ? 1 : ($token->is(')') ? -1 : 0);
+            if ($depth === 0 && ($token->is('|') || $token->isWord('as'))) {
+                break;
+            }
+            if ($depth === 0 && $token->isWord($word)) {
+                $last = $i;
+            }
+        }
+
+        return $last;
+    }
+
+    private function as(): string
+    {
+        if (! $this->tokens->current->isWord('as')) {
+            return '';
+        }
+        $this->tokens->next();
+        $token = $this->tokens->current;
+        if ($token->kind !== TokenKind::Path || str_contains($token->text, '.')) {
+            throw new Misread(Mistake::NameExpected, $this->tokens->spanOf($token), ['text' => 'as']);
+        }
+        $this->tokens->next();
+        $name = $token->folded;
+        if (isset(Vocabulary::RESERVED[$name])) {
+            throw new Misread(Mistake::NameReserved, $this->tokens->spanOf($token), ['name' => $token->text]);
+        }
+        if (isset($this->vocabulary->names[$name]) || isset($this->found->bound[$name])) {
+            throw new Misread(Mistake::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text]);
+        }
+
+        return $name;
+    }
+}

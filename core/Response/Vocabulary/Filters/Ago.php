@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\Moments;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\TimeSpan;
+use SilverParrot\Value\Value;
+
+final readonly class Ago implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('ago', '', 'a text', 'The last leak was [occasion.leak | ago].', 'Says how far a moment is from now, in its largest unit: 9 days ago, in 5 months.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [0, 0];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        return $value->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)->orGap(...($value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        if ($value === null) {
+            return null;
+        }
+        $now = $run->world->now;
+        // A span that ends now says how long ago it began; one that begins now, how far its end is.
+        $moment = $value instanceof TimeSpan ? ($value->from->millis === $now->millis ? $value->to : $value->from) : Moments::of($value, $run);
+
+        return match (true) {
+            $moment instanceof Moment => $run->printer()->relative($moment, $now),
+            $moment instanceof Gap => $moment,
+            default => new Gap(GapReason::WrongKind, ['text' => '“'.mb_substr($run->print($value), 0, 40).'”', 'wanted' => 'a moment']),
+        };
+    }
+}

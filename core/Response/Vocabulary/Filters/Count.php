@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Value\Range;
+
+final readonly class Count extends ListFilter
+{
+    public function describe(): Described
+    {
+        return new Described('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        return Outlook::whole(Range::ofACount());
+    }
+
+    protected function of(array $items, Run $run): int
+    {
+        return count($items);
+    }
+}

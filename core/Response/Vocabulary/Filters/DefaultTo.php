@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\EndsGaps;
+use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Value\Value;
+
+/** `default` */
+final readonly class DefaultTo implements EndsGaps, Filter
+{
+    public function describe(): Described
+    {
+        return new Described('default', 'what to take instead', 'the value, or that', '[words | upper | default "NOBODY"]', 'Takes something else where there is no value; like “or”, but behind filters.', 'takes the other value');
+    }
+
+    public function arity(): array
+    {
+        return [1, 1];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        if (! $value->mayBeNoValue()) {
+            return $value;
+        }
+
+        return $value->kinds === [] ? $arguments[0] : $value->known()->orElse($arguments[0]);
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    {
+        return $this->isNeededFor($value) ? $arguments[0] ?? null : $value;
+    }
+
+    public function isNeededFor(null|bool|int|string|Value $value): bool
+    {
+        return ! Truth::of($value);
+    }
+}

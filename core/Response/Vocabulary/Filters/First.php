@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Value\Value;
+
+final readonly class First extends ListFilter
+{
+    public function describe(): Described
+    {
+        return new Described('first', '', 'one of its parts', '[channel.tags | first]', 'The first of a list; of a text, its first word.', 'gives nothing');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        return self::part($value);
+    }
+
+    protected function of(array $items, Run $run): null|bool|int|string|Value
+    {
+        return $items[0] ?? null;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\Bounds;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Value;
+
+final readonly class Join implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('join', 'the text between', 'a text', '[channel.tags | join " · "]', 'Writes a list with a text of your own between its parts.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [1, 1];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        if ($value->many === null) {
+            return $value;
+        }
+        $joined = $value->many->joined($arguments[0]->longest, $arguments[0]->bytes);
+        $text = $value->asText(0, $joined->longest, $joined->bytes);
+        $text = $arguments[0]->isTyped ? $text->typed() : $text;
+
+        return $value->isOnly(ValueKind::Items) ? $text : $text->orElse($value);
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    {
+        if (! $value instanceof Items) {
+            return $value;
+        }
+        $between = $run->print($arguments[0] ?? null);
+        $texts = array_map($run->print(...), $value->items);
+
+        return array_sum(array_map(strlen(...), $texts)) + strlen($between) * max(0, count($texts) - 1) > Bounds::BYTES ? Bounds::tooLong() : implode($between, $texts);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Value\Value;
+
+final readonly class Last extends ListFilter
+{
+    public function describe(): Described
+    {
+        return new Described('last', '', 'one of its parts', '[channel.tags | last]', 'The last of a list; of a text, its last word.', 'gives nothing');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        return self::part($value);
+    }
+
+    protected function of(array $items, Run $run): null|bool|int|string|Value
+    {
+        return $items[count($items) - 1] ?? null;
+    }
+}

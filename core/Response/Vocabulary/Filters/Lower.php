@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+
+use function mb_check_encoding;
+use function strtolower;
+
+final readonly class Lower extends TextFilter
+{
+    public function describe(): Described
+    {
+        return new Described('lower', '', 'a text', '[words | lower]', 'Writes it in small letters.', 'passes it on');
+    }
+
+    protected function changed(Outlook $text): Outlook
+    {
+        return self::grown($text, 1, 3);
+    }
+
+    public function change(string $text, Run $run): string
+    {
+        // Unicode's rules cost thirty times as much, and plain letters need none of them.
+        return mb_check_encoding($text, 'ASCII') ? strtolower($text) : mb_strtolower($text);
+    }
+}

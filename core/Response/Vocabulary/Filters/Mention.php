@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+
+final readonly class Mention extends TextFilter
+{
+    public function describe(): Described
+    {
+        return new Described('mention', '', 'a text', '[target | mention], the kettle is on.', 'Writes a name so that its owner is told.', 'passes it on');
+    }
+
+    protected function changed(Outlook $text): Outlook
+    {
+        return self::longer($text, 1);
+    }
+
+    public function change(string $text, Run $run): string
+    {
+        return $run->world->profile->mention($text);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+final readonly class Ordinal implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('ordinal', '', 'a text', 'The [caller.lines | ordinal] line of [caller]!', 'Writes a whole number as a place in a row, as the channel’s language does: 3rd.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [0, 0];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        return $value->asText(1, $in->lengths->ordinal($value->range?->digits() ?? 20))->orGap(...$value->withoutNothing()->asNumber()->gaps);
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        $number = $value === null ? null : Numbers::whole($value);
+
+        return is_int($number) ? $run->printer()->ordinal($number) : $number;
+    }
+}

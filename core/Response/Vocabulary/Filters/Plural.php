@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Response\Vocabulary\TakesNamed;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+final readonly class Plural implements Filter, TakesNamed
+{
+    public function describe(): Described
+    {
+        return new Described('plural', 'the text for one and the text for more, with # for the number; few= and many= for languages that have them', 'a text', '[counter.planks | plural "# plank" "# planks"]', 'Chooses the text that fits the number in the channel’s language.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [0, 2];
+    }
+
+    public function named(): array
+    {
+        return ['zero', 'one', 'two', 'few', 'many', 'other'];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        $number = $value->withoutNothing()->asNumber();
+        $longest = 0;
+        $bytes = 0;
+        $shortest = null;
+        foreach ([...$arguments, ...array_values($named)] as $text) {
+            $marks = is_string($text->written) ? substr_count($text->written, '#') : $text->longest;
+            $longest = max($longest, $text->longest + $marks * ($number->longest - 1));
+            $bytes = max($bytes, $text->bytes + $marks * ($number->bytes - 1));
+            $shortest = min($shortest ?? $text->shortest, $text->shortest);
+        }
+
+        return $value->asText($shortest ?? 0, $longest, $bytes)->orGap(...$number->gaps);
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        if ($value === null) {
+            return null;
+        }
+        $number = Numbers::of($value);
+        if ($number instanceof Gap) {
+            return $number;
+        }
+        $other = $named['other'] ?? $arguments[1] ?? $arguments[0] ?? null;
+        $category = $run->printer()->pluralCategory($number);
+        $chosen = $named[$category] ?? ($category === 'one' ? $arguments[0] ?? $other : $other);
+
+        return str_replace('#', $run->print($number), $run->print($chosen));
+    }
+}

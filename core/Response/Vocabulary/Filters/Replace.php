@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Bounds;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Value;
+
+final readonly class Replace implements Filter
+{
+    public function describe(): Described
+    {
+        return new Described('replace', 'a text, and what to write in its place', 'a text', '[words | replace "gull" "duck"]', 'Writes another text wherever the first stands, letter for letter.', 'passes it on');
+    }
+
+    public function arity(): array
+    {
+        return [2, 2];
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        [$what, $by] = $arguments;
+        $times = is_string($what->written) ? $what->longest : 1;
+        // What is written may come again at every letter.
+        $grown = $times === 0 ? $value->longest : max($value->longest, intdiv($value->longest, $times) * $by->longest + $value->longest % $times);
+
+        return $value->asText(0, $grown, min(Limits::SAID * 4, max(1, $by->bytes) * $value->bytes));
+    }
+
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    {
+        $what = $run->print($arguments[0] ?? null);
+        $text = $value === null ? null : $run->print($value);
+        if ($text === null || $what === '') {
+            return $text;
+        }
+        $by = $run->print($arguments[1] ?? null);
+
+        return strlen($text) + substr_count($text, $what) * (strlen($by) - strlen($what)) > Bounds::BYTES ? Bounds::tooLong() : str_replace($what, $by, $text);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Value\Items;
+
+final readonly class Reverse extends ListFilter
+{
+    public function describe(): Described
+    {
+        return new Described('reverse', '', 'a list', '[channel.tags | reverse]', 'A list from its end to its beginning; of a text, its words.', 'passes it on');
+    }
+
+    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    {
+        return self::list($value, $in);
+    }
+
+    protected function of(array $items, Run $run): ?Items
+    {
+        return $items === [] ? null : new Items(array_reverse($items));
+    }
+}

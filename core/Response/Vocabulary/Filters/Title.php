@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Laborious;
+use SilverParrot\Source\Words;
+
+final readonly class Title extends TextFilter implements Laborious
+{
+    public function describe(): Described
+    {
+        return new Described('title', '', 'a text', '[words | title]', 'Begins each word with a capital and goes on in small letters.', 'passes it on');
+    }
+
+    /** Words are found one by one. */
+    public function steps(int $bytes): int
+    {
+        return 10 + 2 * $bytes;
+    }
+
+    protected function changed(Outlook $text): Outlook
+    {
+        return self::grown($text, 3, 3);
+    }
+
+    public function change(string $text, Run $run): string
+    {
+        // Word by word, or the letters behind a number would begin one: “2Nd”.
+        $words = Words::of($text, $run->world->pack->channel->language);
+
+        return implode('', array_map(static function (string $word): string {
+            $first = (string) grapheme_substr($word, 0, 1);
+
+            return mb_convert_case($first, MB_CASE_TITLE, 'UTF-8').mb_strtolower(substr($word, strlen($first)));
+        }, $words));
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Source\Ends;
+
+final readonly class Trim extends TextFilter
+{
+    public function describe(): Described
+    {
+        return new Described('trim', '', 'a text', '[words 2 | trim]', 'Takes the spaces at both ends away.', 'passes it on');
+    }
+
+    protected function changed(Outlook $text): Outlook
+    {
+        return $text->asText(0, $text->longest, $text->bytes);
+    }
+
+    public function change(string $text, Run $run): string
+    {
+        return Ends::withoutSpace($text);
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Filters;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Vocabulary\Described;
+
+/** RFC 3986: everything but unreserved characters is written as its bytes. */
+final readonly class Url extends TextFilter
+{
+    public function describe(): Described
+    {
+        return new Described('url', '', 'a text', 'https://charts.lantern-cove.example/find?q=[words | url]', 'Makes it fit for a place in an address.', 'passes it on');
+    }
+
+    protected function changed(Outlook $text): Outlook
+    {
+        return $text->isOnly(ValueKind::Text) && is_string($text->written) ? Outlook::written(rawurlencode($text->written)) : $text->asText($text->shortest, 3 * $text->bytes, 3 * $text->bytes);
+    }
+
+    public function change(string $text, Run $run): string
+    {
+        return rawurlencode($text);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary;
+
+use Closure;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Value;
+
+/** One thing that can be named at the head of a value. */
+abstract readonly class Name
+{
+    abstract public function describe(): Described;
+
+    /** @return list<Finding> what is wrong with this use of it */
+    abstract public function check(Call $call, Pack $pack): array;
+
+    /** @return Closure(Run): (null|bool|int|string|Value) the way to the value of this use of it */
+    abstract public function prepared(Call $call): Closure;
+
+    /** What it can be and how long it gets, known before anybody says a line. */
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        return Outlook::anything(Limits::VALUE)->orNothing();
+    }
+
+    /** @return string|null equal for uses that have one value within a response; null for what may differ each time */
+    public function key(Call $call): ?string
+    {
+        return $call->isPlain() ? implode('.', $call->folded) : null;
+    }
+
+    /** @return list<string> what may stand after its dot in this pack */
+    public function parts(Pack $pack): array
+    {
+        return $this->describe()->parts;
+    }
+
+    /** Whether it has a value without a part. */
+    public function standsAlone(): bool
+    {
+        return true;
+    }
+
+    /** @return string|null when it is nothing, "nobody is named"; null for what is hardly ever nothing */
+    public function whenNothing(Call $call, Pack $pack): ?string
+    {
+        return null;
+    }
+
+    /** Whether it is a person where no part is asked for. */
+    public function isPerson(): bool
+    {
+        return false;
+    }
+
+    /** Whether it matters what is typed behind the trigger. */
+    public function readsLine(): bool
+    {
+        return false;
+    }
+
+    /** Whether its text was written by the pack's authors, whoever asks: it may begin with a mark that other talkers hear. */
+    public function saysOwnText(): bool
+    {
+        return false;
+    }
+}

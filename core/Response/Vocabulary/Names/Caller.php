@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Chat\Person;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+
+final readonly class Caller extends PersonName
+{
+    public function describe(): Described
+    {
+        return new Described('caller', '', 'a person', '[caller]', 'The person whose line set the command off.', parts: self::PARTS, tells: self::TELLS);
+    }
+
+    protected function isAlwaysThere(): bool
+    {
+        return true;
+    }
+
+    public function person(Run $run): ?Person
+    {
+        return $run->scene->caller;
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return isset($call->folded[1]) ? parent::prepared($call) : static fn (Run $run): ?Person => $run->scene->caller;
+    }
+
+    public function whenNothing(Call $call, Pack $pack): ?string
+    {
+        $field = $pack->fields[$call->folded[1] ?? ''] ?? null;
+
+        return match (true) {
+            $field !== null => $field->start === null && ! $field->type->isNumber() ? 'nothing is kept for them yet' : null,
+            default => ($call->folded[1] ?? '') === 'tier' ? 'they do not subscribe' : null,
+        };
+    }
+}

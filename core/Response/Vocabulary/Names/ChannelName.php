@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Many;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Range;
+use SilverParrot\Value\TimeSpan;
+use SilverParrot\Value\Value;
+
+final readonly class ChannelName extends Name
+{
+    /** What the streaming service says of the channel. */
+    private const DETAILS = ['title', 'category', 'tags', 'viewers', 'followers', 'subscribers', 'guests', 'live', 'started', 'link', 'next'];
+
+    private const PARTS = ['name', ...self::DETAILS, 'uptime'];
+
+    private const TELLS = [
+        'name' => ['a text', 'The channel’s name.'],
+        'title' => ['a text', 'What the stream is called.'],
+        'category' => ['a text', 'What the stream is busy with.'],
+        'tags' => ['a list', 'The stream’s tags.'],
+        'viewers' => ['a whole number', 'How many watch now.'],
+        'followers' => ['a whole number', 'How many follow the channel.'],
+        'subscribers' => ['a whole number', 'How many subscribe to it.'],
+        'guests' => ['a list', 'Who streams along.'],
+        'live' => ['yes or no', 'Whether the stream is on.'],
+        'started' => ['a moment', 'When the stream began; nothing while offline.'],
+        'uptime' => ['a span', 'How long the stream has been on; nothing while offline.'],
+        'link' => ['a text', 'The channel’s address.'],
+        'next' => ['a moment', 'When the next stream is planned.'],
+    ];
+
+    /** @var array<string, Request> by detail; the same in every line */
+    private array $requests;
+
+    public function __construct()
+    {
+        $requests = [];
+        foreach (self::DETAILS as $detail) {
+            $requests[$detail] = Request::channel($detail);
+        }
+        $this->requests = $requests;
+    }
+
+    public function describe(): Described
+    {
+        return new Described('channel', '', 'what the part is', 'We are busy with [channel.category].', 'The channel: its name, and what the streaming service says of it now.', parts: self::PARTS, tells: self::TELLS);
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return isset($call->path[2]) || (isset($call->path[1]) && ! in_array($call->folded[1], self::PARTS, true))
+            ? [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS)]
+            : Checking::takesNothing($call);
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        $part = $call->folded[1] ?? 'name';
+        if ($part === 'name') {
+            return Outlook::written($in->pack->channel->name);
+        }
+        $outlook = match ($part) {
+            'title', 'category', 'link' => Outlook::text(0, Limits::READING),
+            'tags', 'guests' => Outlook::items(Many::divided(Outlook::text(1, Limits::READING)), $in->lengths->joint()),
+            'viewers', 'followers', 'subscribers' => Outlook::whole(Range::ofACount()),
+            'live' => $in->lengths->yesNo(),
+            'started', 'next' => $in->lengths->moment(),
+            'uptime' => $in->lengths->span(),
+            default => Outlook::nothing()->orGap(GapReason::Unknown),
+        };
+
+        return $outlook->orNothing()->orGap(GapReason::DetailsDown);
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        $part = $call->folded[1] ?? 'name';
+        $request = in_array($part, ['name', 'uptime', 'started', 'next', 'tags'], true) ? null : $this->requests[$part] ?? null;
+
+        return $request === null
+            ? fn (Run $run): null|bool|int|string|Value => $this->value($call, $run)
+            : static fn (Run $run): null|bool|int|string|Value => $run->read($request);
+    }
+
+    private function value(Call $call, Run $run): null|bool|int|string|Value
+    {
+        $part = $call->folded[1] ?? 'name';
+        if ($part === 'name') {
+            return $run->world->pack->channel->name;
+        }
+        if ($part === 'uptime') {
+            return $this->uptime($run);
+        }
+        $value = $run->read($this->requests[$part] ?? Request::channel($part));
+
+        return match (true) {
+            ! is_string($value) => $value,
+            $part === 'started' || $part === 'next' => Moment::fromIso($value),
+            // Tags come as lines of one text, since readings are plain values.
+            $part === 'tags' => new Items($value === '' ? [] : explode("\n", $value)),
+            default => $value,
+        };
+    }
+
+    private function uptime(Run $run): TimeSpan|Gap|null
+    {
+        $started = $run->read($this->requests['started']);
+        if ($started instanceof Gap) {
+            return $started;
+        }
+        $moment = is_string($started) ? Moment::fromIso($started) : $started;
+
+        return $moment instanceof Moment ? TimeSpan::between($moment, $run->world->now) : null;
+    }
+
+    public function whenNothing(Call $call, Pack $pack): ?string
+    {
+        return in_array($call->folded[1] ?? '', ['uptime', 'started'], true) ? 'the stream is off' : null;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Nearest;
+
+/** What several names look for in the way they are written. */
+final class Checking
+{
+    /** @return list<Finding> */
+    public static function takesNothing(Call $call): array
+    {
+        return $call->isPlain() ? [] : [new Finding(Mistake::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])];
+    }
+
+    /**
+     * @param  int  $at  which part of the path is not known
+     * @param  list<string>  $known
+     */
+    public static function unknownPart(Call $call, int $at, array $known): Finding
+    {
+        $path = $call->path;
+        $nearest = Nearest::to($path[$at], $known);
+
+        return new Finding(
+            Mistake::UnknownPart,
+            $call->span(),
+            data: ['of' => implode('.', array_slice($path, 0, $at)), 'name' => $path[$at]] + ($nearest === null ? [] : ['nearest' => implode('.', [...array_slice($path, 0, $at), $nearest])]),
+            replacement: $nearest === null || ! $call->isPlain() ? null : implode('.', [...array_slice($path, 0, $at), $nearest, ...array_slice($path, $at + 1)]),
+        );
+    }
+
+    public static function partExpected(Call $call, string $example): Finding
+    {
+        return new Finding(Mistake::PartExpected, $call->span(), data: ['name' => $call->path[0], 'example' => $example]);
+    }
+}

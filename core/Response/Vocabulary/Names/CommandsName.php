@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Chat\Person;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Many;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Items;
+
+/** `commands`, `commands for caller` */
+final readonly class CommandsName extends Name
+{
+    public function describe(): Described
+    {
+        return new Described('commands', 'for a person', 'a list', 'You may use [commands for caller].', 'The triggers of all commands that are switched on and on the public list; for a person, those that this person may use.');
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : ($call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call));
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->isOn() && $one->about->listed));
+        $triggers = Outlook::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));
+
+        return Outlook::items(Many::of($triggers, count($shown)), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        $for = $call->for?->prepared();
+
+        return static function (Run $run) use ($for): Items|Gap|null {
+            $person = $for === null ? null : $for($run);
+            if ($for !== null && ! $person instanceof Person) {
+                return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
+            }
+            $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->isOn() && $command->about->listed && (! $person instanceof Person || $command->isFor($person->levels)));
+
+            return new Items(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
+        };
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Chat\Person;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
+use SilverParrot\Pack\Counted;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Reset;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Response\Vocabulary\Remembering;
+use SilverParrot\Response\Vocabulary\Verbs\Cell;
+use SilverParrot\Response\Vocabulary\Verbs\CounterCell;
+use SilverParrot\Response\Vocabulary\Writable;
+use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Range;
+
+final readonly class CounterName extends Name implements Remembering, Writable
+{
+    public function describe(): Described
+    {
+        return new Described('counter', 'for a person, where each viewer has one', 'a whole number', 'Splinters while [channel.category]: [counter.splinters] ([counter.splinters.total] in all)', 'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all categories.', parts: ['total']);
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        $counter = $pack->counters[$call->folded[1] ?? ''] ?? null;
+        if (! isset($call->path[1])) {
+            return [Checking::partExpected($call, 'counter.'.(array_key_first($pack->counters) ?? 'planks'))];
+        }
+        if ($counter === null) {
+            return [Checking::unknownPart($call, 1, array_map(static fn (Counter $one): string => $one->name, array_values($pack->counters)))];
+        }
+        if (isset($call->path[3]) || (isset($call->path[2]) && $call->folded[2] !== 'total')) {
+            return [Checking::unknownPart($call, 2, ['total'])];
+        }
+        if ($call->operands !== [] || $call->named !== []) {
+            return Checking::takesNothing($call);
+        }
+
+        return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(Mistake::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        $counter = $in->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter === null) {
+            return Outlook::nothing()->orGap(GapReason::Unknown);
+        }
+        // A sum over categories has no floor and ceiling of its own.
+        $isSum = isset($call->folded[2]);
+        $number = Outlook::whole($isSum ? new Range(-Limits::COUNTER, Limits::COUNTER) : new Range($counter->within(-Limits::COUNTER), $counter->within(Limits::COUNTER)));
+
+        return match ($counter->scope) {
+            CounterScope::Channel => $number,
+            CounterScope::Category => $isSum ? $number : $number->orGap(GapReason::DetailsDown),
+            // Where nobody set it off, it is nobody's.
+            CounterScope::Viewer => $number->orNothing(),
+        };
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): int|Gap|null => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): int|Gap|null
+    {
+        $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter === null) {
+            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+        if (isset($call->folded[2]) && $counter->scope === CounterScope::Category) {
+            $total = $this->total($counter);
+
+            return $this->number(new Counter($counter->name, reset: $counter->reset), $total, $run);
+        }
+        $key = $this->kept($counter, $call, $run);
+
+        return $key instanceof Key ? $this->number($counter, $key, $run) : $key;
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return isset($call->path[1]);
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter === null) {
+            return [];
+        }
+        $keys = $counter->scope === CounterScope::Category ? [$this->total($counter)] : [];
+        if ($counter->reset === Reset::Stream) {
+            $keys[] = Key::stream();
+        }
+        $key = $this->kept($counter, $call, $run);
+
+        return $key instanceof Key ? [...$keys, $key] : $keys;
+    }
+
+    public function canBeWritten(Call $call, Pack $pack): bool
+    {
+        return ! isset($call->path[2]);
+    }
+
+    public function cell(Call $call, Run $run): Cell|Gap
+    {
+        $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter === null || isset($call->path[2])) {
+            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+        $key = $this->kept($counter, $call, $run);
+        if (! $key instanceof Key) {
+            return $key ?? throw Failed::nobodyToChange('', $call->span());
+        }
+        // All are asked for before any is waited for, so that they come in one round.
+        $missing = array_filter(Counted::reads($counter, $key->owner)->keys, static fn (Key $one): bool => ! $run->knows($one));
+
+        return $missing === [] ? new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $this->period($counter, $run)) : Gap::pending();
+    }
+
+    private function number(Counter $counter, Key $key, Run $run): int|Gap
+    {
+        if ($counter->reset === Reset::Never) {
+            return $run->knows($key) ? Counted::number($counter, $run->memory()->value($key), '') : Gap::pending();
+        }
+        $missing = array_filter([$key, ...($counter->reset === Reset::Stream ? [Key::stream()] : [])], static fn (Key $one): bool => ! $run->knows($one));
+
+        return $missing === [] ? Counted::number($counter, $run->memory()->value($key), $this->period($counter, $run)) : Gap::pending();
+    }
+
+    private function period(Counter $counter, Run $run): string
+    {
+        return Counted::period($counter, $run->memory(), $run->world->now, $run->world->pack->channel->zone);
+    }
+
+    private function kept(Counter $counter, Call $call, Run $run): Key|Gap|null
+    {
+        if ($counter->scope === CounterScope::Channel) {
+            return Key::counter($counter->id);
+        }
+        if ($counter->scope === CounterScope::Category) {
+            $category = $run->read(Request::channel('category'));
+
+            return $category instanceof Gap ? $category : Key::counter($counter->id, Owner::category(is_string($category) ? $category : ''));
+        }
+        $person = $this->person($call, $run);
+
+        return match (true) {
+            ! $person instanceof Person => $person,
+            ! $person->isKnown() => null,
+            default => Key::counter($counter->id, Owner::viewer($person->id)),
+        };
+    }
+
+    private function person(Call $call, Run $run): Person|Gap|null
+    {
+        $person = $call->for === null ? $run->scene->caller : $call->for->value($run);
+
+        return $person instanceof Person || $person instanceof Gap ? $person : null;
+    }
+
+    private function scope(Counter $counter, Call $call, Run $run): string
+    {
+        $person = $this->person($call, $run);
+        $category = $counter->scope === CounterScope::Category ? $run->read(Request::channel('category')) : null;
+
+        return match ($counter->scope) {
+            CounterScope::Channel => 'channel',
+            CounterScope::Category => is_string($category) ? $category : '',
+            CounterScope::Viewer => $person instanceof Person ? $person->login : '',
+        };
+    }
+
+    private function total(Counter $counter): Key
+    {
+        return Key::counter($counter->id, Owner::total());
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return array_column($pack->counters, 'name');
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Pack\Fact;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+
+final readonly class FactName extends Name
+{
+    public function describe(): Described
+    {
+        return new Described('fact', '', 'a text', 'The shed is at [fact.workshop].', 'A text that is kept in one place and used in many responses.');
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return match (true) {
+            ! isset($call->path[1]) => [Checking::partExpected($call, 'fact.'.(array_key_first($pack->facts) ?? 'workshop'))],
+            ! isset($pack->facts[$call->folded[1]]) || isset($call->path[2]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_map(static fn (Fact $fact): string => $fact->name, array_values($pack->facts)))],
+            default => Checking::takesNothing($call),
+        };
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        $fact = $in->pack->facts[$call->folded[1] ?? ''] ?? null;
+
+        return $fact === null ? Outlook::nothing()->orGap(GapReason::Unknown) : Outlook::written($fact->text);
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): string|Gap => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): string|Gap
+    {
+        $fact = $run->world->pack->facts[$call->folded[1] ?? ''] ?? null;
+
+        return $fact === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : $fact->text;
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return array_column($pack->facts, 'name');
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
+    }
+}

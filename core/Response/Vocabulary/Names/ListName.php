@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\WeightedText;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\ListDraw;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Mistake;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Response\Vocabulary\Remembering;
+use SilverParrot\Source\Finding;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Range;
+
+final readonly class ListName extends Name implements Remembering
+{
+    public function describe(): Described
+    {
+        return new Described('list', 'a whole number, for one item by its place', 'a text', 'Today’s knot: [list.knots]', 'Draws an item of a list in its draw order; with a number, that item; .size is how many there are.', parts: ['size']);
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        if (! isset($call->path[1])) {
+            return [Checking::partExpected($call, 'list.'.(array_key_first($pack->lists) ?? 'knots'))];
+        }
+        if (! isset($pack->lists[$call->folded[1]])) {
+            return [Checking::unknownPart($call, 1, array_map(static fn (TextList $list): string => $list->name, array_values($pack->lists)))];
+        }
+        if (isset($call->path[3]) || (isset($call->path[2]) && $call->folded[2] !== 'size')) {
+            return [Checking::unknownPart($call, 2, ['size'])];
+        }
+        $most = isset($call->path[2]) ? 0 : 1;
+
+        return count($call->operands) > $most || $call->named !== [] || $call->for !== null
+            ? [new Finding(Mistake::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])] : [];
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        $list = $in->pack->lists[$call->folded[1] ?? ''] ?? null;
+        if ($list === null) {
+            return Outlook::nothing()->orGap(GapReason::Unknown);
+        }
+        if (isset($call->path[2])) {
+            return Outlook::whole(new Range(count($list->items), count($list->items)));
+        }
+        $item = Outlook::oneOf(...array_map(static fn (WeightedText $one): string => $one->text, $list->items));
+
+        return match (true) {
+            isset($call->operands[0]) => $item->orNothing()->orGap(...$in->value($call->operands[0])->asNumber()->gaps),
+            $list->items === [] => $item->orGap(GapReason::EmptyList),
+            default => $item,
+        };
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        [$name, $span, $asksForSize] = [$call->folded[1] ?? '', $call->span(), isset($call->path[2])];
+        $asked = ($call->operands[0] ?? null)?->prepared();
+
+        return static function (Run $run) use ($call, $name, $span, $asksForSize, $asked): int|string|Gap|null {
+            $list = $run->world->pack->lists[$name] ?? null;
+            if ($list === null || $asksForSize) {
+                return $list === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : count($list->items);
+            }
+            if ($asked === null) {
+                return ListDraw::from($list, $span, $run);
+            }
+            $place = Numbers::whole($asked($run));
+
+            return $place instanceof Gap ? $place : ($list->items[$place - 1] ?? null)?->text;
+        };
+    }
+
+    /** Each use of it draws anew. */
+    public function key(Call $call): ?string
+    {
+        return isset($call->path[2]) ? parent::key($call) : null;
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return isset($call->path[1]);
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        $list = $run->world->pack->lists[$call->folded[1] ?? ''] ?? null;
+
+        return $list !== null && $list->order->needsMemory() && $call->operands === [] && ! isset($call->path[2]) ? [Key::listPosition($list->id)] : [];
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return array_column($pack->lists, 'name');
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+
+final readonly class Message extends SimpleName
+{
+    public function describe(): Described
+    {
+        return new Described('message', '', 'a text', '[message]', 'The whole line, as it was typed.');
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        return Outlook::text(1, $in->line())->typed();
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return static fn (Run $run): ?string => $run->scene->message === '' ? null : $run->scene->message;
+    }
+
+    public function readsLine(): bool
+    {
+        return true;
+    }
+}

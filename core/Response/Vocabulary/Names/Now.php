@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Value\Moment;
+
+final readonly class Now extends SimpleName
+{
+    public function describe(): Described
+    {
+        return new Described('now', '', 'a moment', '[now]', 'This moment, in the channel’s language and zone.');
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        return $in->lengths->moment();
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return static fn (Run $run): Moment => $run->world->now;
+    }
+}

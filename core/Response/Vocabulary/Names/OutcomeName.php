@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Value\Value;
+
+final readonly class OutcomeName extends Name
+{
+    /** Characters of a sentence that says why, at most: all levels by name, and a few words around them. */
+    public const LONGEST = 120;
+
+    private const PARTS = ['name', 'reason', 'left', 'needs', 'before', 'after', 'has', 'nearest'];
+
+    public function describe(): Described
+    {
+        return new Described('outcome', '', 'what the part is', 'Not so fast, [caller]: again in [outcome.left].', 'In refusal replies: what was asked for, why it is refused, how long it still is, what it needs.', parts: self::PARTS);
+    }
+
+    public function check(Call $call, Pack $pack): array
+    {
+        return match (true) {
+            ! isset($call->path[1]) => [Checking::partExpected($call, 'outcome.reason')],
+            isset($call->path[2]) || ! in_array($call->folded[1], self::PARTS, true) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS)],
+            default => Checking::takesNothing($call),
+        };
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        return match ($call->folded[1] ?? '') {
+            'name' => Outlook::oneOf(...$in->triggers),
+            'left' => $in->lengths->span()->orNothing(),
+            // Sentences of our own, which name what the command asks for.
+            default => Outlook::text(0, self::LONGEST)->orNothing(),
+        };
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): null|bool|int|string|Value => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): null|bool|int|string|Value
+    {
+        return $run->scene->outcome[$call->folded[1] ?? ''] ?? null;
+    }
+
+    public function standsAlone(): bool
+    {
+        return false;
+    }
+}

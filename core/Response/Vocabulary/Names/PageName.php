@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Value;
+
+/** `page` */
+final readonly class PageName extends SimpleName
+{
+    public function describe(): Described
+    {
+        return new Described('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.', later: 'there is no such page yet, so it is nothing.');
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        return Outlook::text(1, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown);
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        $request = Request::channel('page');
+
+        return static fn (Run $run): null|bool|int|string|Value => $run->read($request);
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
+    }
+}

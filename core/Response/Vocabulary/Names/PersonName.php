@@ -1,0 +1,274 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Person;
+use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Ladder;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Many;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Response\Vocabulary\Remembering;
+use SilverParrot\Response\Vocabulary\Verbs\Cell;
+use SilverParrot\Response\Vocabulary\Verbs\FieldCell;
+use SilverParrot\Response\Vocabulary\Writable;
+use SilverParrot\Source\Fold;
+use SilverParrot\Source\Limits;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
+use SilverParrot\Value\Items;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Range;
+use SilverParrot\Value\Value;
+
+/** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
+abstract readonly class PersonName extends Name implements Remembering, Writable
+{
+    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', 'here', 'rank', ...self::ASKED];
+
+    /** Parts that the streaming service is asked for. */
+    private const ASKED = ['followed', 'subscribed', 'account_made', 'category', 'link'];
+
+    /** What each part gives, and a sentence. */
+    public const TELLS = [
+        'name' => ['a text', 'The name as it is shown.'],
+        'login' => ['a text', 'The name to sign in with, in small letters.'],
+        'level' => ['a level', 'The highest level that is held.'],
+        'levels' => ['a list', 'All levels that are held.'],
+        'tier' => ['a whole number', 'The subscriber’s tier, 1 to 3; nothing for others.'],
+        'known' => ['yes or no', 'Whether they were ever seen in this chat.'],
+        'first_seen' => ['a moment', 'When they first wrote here.'],
+        'last_seen' => ['a moment', 'When they last wrote here.'],
+        'lines' => ['a whole number', 'How many lines they wrote here.'],
+        'here' => ['yes or no', 'Whether they wrote something within ten minutes.'],
+        'rank' => ['a text', 'The rank they hold on the first ladder; caller.pebbles.rank that of another. Nothing below the first rank.'],
+        'link' => ['a text', 'The address of their own channel.'],
+        'followed' => ['a moment', 'Since when they follow; nothing for who does not.'],
+        'subscribed' => ['a moment', 'Since when they subscribe; nothing for who does not.'],
+        'account_made' => ['a moment', 'When the account was made.'],
+        'category' => ['a text', 'What they streamed last; nothing for who never did.'],
+    ];
+
+    /** Parts that come from the record of a person rather than from the line itself. */
+    private const RECORDED = ['first_seen', 'last_seen', 'lines', 'here'];
+
+    /** Whoever wrote something within this is taken to be here still. */
+    private const HERE_SECONDS = 600;
+
+    /** Whether a command always has one. */
+    abstract protected function isAlwaysThere(): bool;
+
+    /** Null when there is nobody; a pending gap while it is not known who it is. */
+    abstract public function person(Run $run): Person|Gap|null;
+
+    public function check(Call $call, Pack $pack): array
+    {
+        $findings = Checking::takesNothing($call);
+        $part = $call->folded[1] ?? null;
+        $hasRanks = isset($pack->ladders[Fold::caseless($pack->field($part ?? '')->name ?? '')]);
+        $isRank = $hasRanks && ($call->folded[2] ?? '') === 'rank' && ! isset($call->folded[3]);
+        if ((isset($call->folded[2]) && ! $isRank) || ($part !== null && ! in_array($part, self::PARTS, true) && $pack->field($part) === null)) {
+            $findings[] = Checking::unknownPart($call, isset($call->folded[2]) ? 2 : 1, isset($call->folded[2]) ? ($hasRanks ? ['rank'] : []) : $this->parts($pack));
+        }
+
+        return $findings;
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        $part = $call->folded[1] ?? '';
+        $longestName = $in->profile->longestName;
+        $field = $in->pack->field($part);
+        if ($part === 'rank' || isset($call->folded[2])) {
+            return Outlook::oneOf(...array_values(self::ladder($call, $in->pack)->ranks ?? []))->orNothing();
+        }
+        if ($field !== null && ! in_array($part, self::PARTS, true)) {
+            return self::fieldOutlook($field, $in)->orNothing();
+        }
+        $outlook = match ($part) {
+            '' => Outlook::of(ValueKind::Person, 1, $longestName),
+            'name', 'login' => Outlook::text(1, $longestName),
+            'level' => $in->lengths->level(),
+            'levels' => Outlook::items(Many::of($in->lengths->level(), count(Level::cases())), $in->lengths->joint()),
+            'tier' => Outlook::whole(new Range(1, 3))->orNothing(),
+            'known', 'here' => $in->lengths->yesNo(),
+            'lines' => Outlook::whole(Range::ofACount())->orNothing(),
+            'first_seen', 'last_seen' => $in->lengths->moment()->orNothing(),
+            'category', 'link' => Outlook::text(0, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown),
+            'followed', 'subscribed', 'account_made' => $in->lengths->moment()->orNothing()->orGap(GapReason::DetailsDown),
+            default => Outlook::nothing()->orGap(GapReason::Unknown),
+        };
+
+        return $this->isAlwaysThere() ? $outlook : $outlook->orNothing();
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return fn (Run $run): null|bool|int|string|Value => $this->value($call, $run);
+    }
+
+    private function value(Call $call, Run $run): null|bool|int|string|Value
+    {
+        $person = $this->person($run);
+        if (! isset($call->folded[1]) || ! $person instanceof Person) {
+            return $person;
+        }
+        $part = $call->folded[1];
+        $field = $run->world->pack->field($part);
+        if ($part === 'rank' || isset($call->folded[2])) {
+            return $this->rank($call, $person, $run);
+        }
+        if ($field !== null && ! in_array($part, self::PARTS, true)) {
+            return $this->field($field, $person, $run);
+        }
+
+        return match ($part) {
+            'name' => $person->name,
+            'login' => $person->login,
+            'level' => $person->levels->highest(),
+            'levels' => new Items($person->levels->all()),
+            'tier' => $person->tier > 0 ? $person->tier : null,
+            'known' => $person->isKnown(),
+            'here' => $this->isHere($person, $run),
+            'first_seen', 'last_seen', 'lines' => $this->recorded($part, $person, $run),
+            'followed', 'subscribed', 'account_made', 'category', 'link' => self::asked($part, $person, $run),
+            default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
+        };
+    }
+
+    public function parts(Pack $pack): array
+    {
+        return [...self::PARTS, ...array_column($pack->fields, 'name')];
+    }
+
+    public function isPerson(): bool
+    {
+        return true;
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return isset($call->path[1]);
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        $person = $this->person($run);
+        $part = $call->folded[1] ?? null;
+        if (! $person instanceof Person || ! $person->isKnown() || $part === null) {
+            return [];
+        }
+
+        $field = match (true) {
+            $part === 'rank' || isset($call->folded[2]) => $run->world->pack->field(Fold::caseless(self::ladder($call, $run->world->pack)->field ?? '')),
+            in_array($part, self::PARTS, true) => null,
+            default => $run->world->pack->field($part),
+        };
+
+        return match (true) {
+            in_array($part, self::RECORDED, true) => [Key::person($person->login)],
+            $field !== null => [Key::field($field->id, $person->id)],
+            default => [],
+        };
+    }
+
+    public function canBeWritten(Call $call, Pack $pack): bool
+    {
+        $part = $call->folded[1] ?? '';
+
+        return $pack->field($part) !== null && ! in_array($part, self::PARTS, true) && ! isset($call->folded[2]);
+    }
+
+    public function cell(Call $call, Run $run): Cell|Gap
+    {
+        $person = $this->person($run);
+        $field = $run->world->pack->field($call->folded[1] ?? '');
+        if ($person instanceof Gap || $field === null) {
+            return $person instanceof Gap ? $person : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+        if ($person === null || ! $person->isKnown()) {
+            throw Failed::nobodyToChange($person === null ? '' : $person->name, $call->span());
+        }
+
+        return $run->knows(Key::field($field->id, $person->id)) ? FieldCell::ofField($field, $person, $run) : Gap::pending();
+    }
+
+    /** `caller.rank` is that of the first ladder, `caller.pebbles.rank` that of the field's. */
+    private static function ladder(Call $call, Pack $pack): ?Ladder
+    {
+        return isset($call->folded[2]) ? $pack->ladders[Fold::caseless($pack->field($call->folded[1])->name ?? '')] ?? null : array_values($pack->ladders)[0] ?? null;
+    }
+
+    private function rank(Call $call, Person $person, Run $run): string|Gap|null
+    {
+        $ladder = self::ladder($call, $run->world->pack);
+        $field = $ladder === null ? null : $run->world->pack->field(Fold::caseless($ladder->field));
+        $has = $field === null ? null : $this->field($field, $person, $run);
+
+        return $ladder !== null && (is_int($has) || $has instanceof Number) ? $ladder->rank($has) : ($has instanceof Gap ? $has : null);
+    }
+
+    private static function fieldOutlook(Field $field, EstimateContext $in): Outlook
+    {
+        return match ($field->type) {
+            FieldType::Points => Outlook::whole(Range::ofACount()),
+            FieldType::Number => Outlook::number(),
+            FieldType::Text => Outlook::text(0, Limits::FIELD_TEXT),
+            FieldType::Moment => $in->lengths->moment(),
+            FieldType::YesNo => $in->lengths->yesNo(),
+        };
+    }
+
+    private function field(Field $field, Person $person, Run $run): null|bool|int|string|Value
+    {
+        if (! $person->isKnown()) {
+            return null;
+        }
+        $key = Key::field($field->id, $person->id);
+
+        return $run->knows($key) ? FieldCell::read($field, $run->memory()->value($key)) : Gap::pending();
+    }
+
+    private function recorded(string $part, Person $person, Run $run): int|Moment|Gap|null
+    {
+        $key = Key::person($person->login);
+        if (! $run->knows($key)) {
+            return Gap::pending();
+        }
+        $record = $run->memory()->value($key);
+        $kept = is_array($record) ? $record[$part] ?? null : null;
+
+        return $part === 'lines' ? (is_int($kept) ? $kept : null) : (is_string($kept) ? Moment::fromIso($kept) : null);
+    }
+
+    private function isHere(Person $person, Run $run): bool|Gap
+    {
+        $seen = $run->scene->caller?->is($person->login) === true ? $run->world->now : $this->recorded('last_seen', $person, $run);
+
+        return $seen instanceof Gap ? $seen : $seen instanceof Moment && $run->world->now->millis - $seen->millis <= self::HERE_SECONDS * 1000;
+    }
+
+    private static function asked(string $part, Person $person, Run $run): null|bool|int|string|Value
+    {
+        if (! $person->isKnown()) {
+            return null;
+        }
+        $value = $run->read(Request::person($part, $person->login));
+
+        return $part !== 'category' && $part !== 'link' && is_string($value) ? Moment::fromIso($value) : $value;
+    }
+}

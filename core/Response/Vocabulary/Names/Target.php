@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Chat\Person;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Source\Ends;
+use SilverParrot\Value\Gap;
+
+final readonly class Target extends PersonName
+{
+    public function describe(): Described
+    {
+        return new Described('target', '', 'a person', 'Ahoy [target or "shore crew"]!', 'The person named after the trigger: the first word that begins with @, else the first word when it could be a name.', parts: self::PARTS, tells: self::TELLS);
+    }
+
+    protected function isAlwaysThere(): bool
+    {
+        return false;
+    }
+
+    public function person(Run $run): Person|Gap|null
+    {
+        $typed = $this->typed($run);
+        if ($typed === null) {
+            return null;
+        }
+        if ($run->scene->caller?->is($typed) === true) {
+            return $run->scene->caller;
+        }
+        $key = Key::person($typed);
+        if (! $run->knows($key)) {
+            return Gap::pending();
+        }
+
+        return Person::fromRecord($run->memory()->value($key)) ?? Person::unknown($typed);
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return true;
+    }
+
+    public function reads(Call $call, Run $run): array
+    {
+        $typed = $run->scene->wordList === [] ? null : $this->typed($run);
+
+        return $typed === null || $run->scene->caller?->is($typed) === true ? [] : [Key::person($typed), ...($run->memory()->knows(Key::person($typed)) ? parent::reads($call, $run) : [])];
+    }
+
+    private function typed(Run $run): ?string
+    {
+        if ($run->scene->wordList === []) {
+            return null;
+        }
+        foreach ($run->scene->wordList as $word) {
+            if (str_starts_with($word, '@') && ($name = Ends::withoutPunctuation(substr($word, 1))) !== '') {
+                return $name;
+            }
+        }
+        $first = Ends::withoutPunctuation($run->scene->wordList[0]);
+
+        return $first !== '' && $run->world->profile->couldBeName($first) ? $first : null;
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return isset($call->folded[1]) ? parent::prepared($call) : fn (Run $run): Person|Gap|null => $run->scene->wordList === [] ? null : $this->person($run);
+    }
+
+    public function readsLine(): bool
+    {
+        return true;
+    }
+
+    public function whenNothing(Call $call, Pack $pack): string
+    {
+        return isset($pack->fields[$call->folded[1] ?? '']) ? 'nobody is named, or nothing is kept for them' : 'nobody is named';
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Value\Moment;
+
+final readonly class Today extends SimpleName
+{
+    public function describe(): Described
+    {
+        return new Described('today', '', 'a moment', '[today | date "EEEE"] at the cove', 'The beginning of this day in the channel’s zone; it is said as the day.');
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        return $in->lengths->moment();
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return static fn (Run $run): Moment => Moment::of($run->world->now->in($run->world->pack->channel->zone)->setTime(0, 0));
+    }
+}

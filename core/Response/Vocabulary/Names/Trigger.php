@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Names;
+
+use Closure;
+use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Vocabulary\Described;
+
+final readonly class Trigger extends SimpleName
+{
+    public function describe(): Described
+    {
+        return new Described('trigger', '', 'a text', '[trigger]', 'The word that set the command off, as it was typed.');
+    }
+
+    public function outlook(Call $call, EstimateContext $in): Outlook
+    {
+        return Outlook::oneOf(...$in->triggers);
+    }
+
+    public function prepared(Call $call): Closure
+    {
+        return static fn (Run $run): ?string => $run->scene->trigger === '' ? null : $run->scene->trigger;
+    }
+
+    public function saysOwnText(): bool
+    {
+        return true;
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Verbs;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Verb;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Value;
+
+final readonly class Add implements Verb
+{
+    public function describe(): Described
+    {
+        return new Described('add', 'an amount and a place', 'the new value', '[add 1 to counter.planks]', 'Adds to a counter, a number field or points, and says the new value.');
+    }
+
+    public function joint(): string
+    {
+        return 'to';
+    }
+
+    public function placeFirst(): bool
+    {
+        return false;
+    }
+
+    public function counts(): bool
+    {
+        return true;
+    }
+
+    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
+    }
+
+    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
+    {
+        return $cell->shift(Amount::honest($amount, $span), $span);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Verbs;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Verb;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Value;
+
+final readonly class Clear implements Verb
+{
+    public function describe(): Described
+    {
+        return new Described('clear', 'a place', 'nothing', '[clear counter.planks]', 'Puts a counter, field or occasion back to its start, and says nothing.');
+    }
+
+    public function joint(): string
+    {
+        return '';
+    }
+
+    public function placeFirst(): bool
+    {
+        return true;
+    }
+
+    public function counts(): bool
+    {
+        return false;
+    }
+
+    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return Outlook::nothing();
+    }
+
+    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null
+    {
+        $cell->clear();
+
+        return null;
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Verbs;
+
+use SilverParrot\Chat\Person;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Goods;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Moments;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Source\Limits;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
+use SilverParrot\Value\Value;
+
+/** A field of one viewer, or how many of some goods they own. What does not fit its type is refused, and so is spending what is not there. */
+final readonly class FieldCell implements Cell
+{
+    private function __construct(private Key $key, private Field $field, private string $what, private Person $person, private Run $run)
+    {
+    }
+
+    public static function ofField(Field $field, Person $person, Run $run): self
+    {
+        return new self(Key::field($field->id, $person->id), $field, "viewer.{$field->name}", $person, $run);
+    }
+
+    /** Goods are counted as points are: whole, and never below none. */
+    public static function ofGoods(Goods $goods, Person $person, Run $run): self
+    {
+        return new self(Key::goods($goods->id, $person->id), new Field($goods->name, FieldType::Points), "goods.{$goods->name}", $person, $run);
+    }
+
+    public function shift(int|Number $amount, Span $span): int|Number
+    {
+        if (! $this->field->type->isNumber()) {
+            throw Failed::notANumberField($this->field->name, $span);
+        }
+        $sum = Numbers::combine(Operation::Plus, Numbers::of($this->current() ?? 0), $amount);
+        if ($sum instanceof Gap) {
+            throw Failed::gap($sum, $span);
+        }
+        if ($sum instanceof Moment) {
+            throw Failed::notANumberField($this->field->name, $span);
+        }
+        $this->mustBeExact($sum, $span);
+        if ($this->field->type === FieldType::Points) {
+            if (! is_int($amount)) {
+                throw Failed::notWhole($amount, $span);
+            }
+            if (is_int($sum) && $sum > Limits::COUNTER) {
+                throw Failed::tooMuch($this->field->name, Limits::COUNTER, $span);
+            }
+            if (! is_int($sum) || $sum < 0) {
+                throw Failed::notEnough($this->field->name, Number::digits(Numbers::orZero($this->current())), $span);
+            }
+        }
+
+        return $this->keep(Numbers::orZero($sum), is_int($sum) && is_int($amount) ? $amount : null);
+    }
+
+    public function set(null|bool|int|string|Value $value, Span $span): bool|int|string|Value
+    {
+        return $this->keep(match ($this->field->type) {
+            FieldType::Text => $this->text($value, $span),
+            FieldType::YesNo => is_string($value) ? Truth::word($value, $this->run) : Truth::of($value),
+            FieldType::Moment => $this->moment($value, $span),
+            FieldType::Number, FieldType::Points => $this->number($value, $span),
+        });
+    }
+
+    public function clear(): void
+    {
+        $this->run->change(new Change($this->key, $this->run->memory()->value($this->key), null, $this->what, $this->person->login));
+    }
+
+    /** @param  null|bool|int|string|array<string, mixed>  $kept */
+    public static function read(Field $field, null|bool|int|string|array $kept): null|bool|int|string|Value
+    {
+        $kept = is_array($kept) ? null : $kept;
+        if ($kept === null) {
+            $kept = $field->start ?? ($field->type->isNumber() ? 0 : null);
+        }
+
+        return match (true) {
+            $kept === null => null,
+            $field->type->isNumber() => is_int($kept) ? $kept : Number::kept((string) $kept),
+            $field->type === FieldType::Moment => Moment::fromIso((string) $kept),
+            $field->type === FieldType::YesNo => is_bool($kept) ? $kept : $kept === 'yes',
+            default => (string) $kept,
+        };
+    }
+
+    private function current(): null|bool|int|string|Value
+    {
+        return self::read($this->field, $this->run->memory()->value($this->key));
+    }
+
+    /**
+     * @template T of bool|int|string|Number|Moment
+     *
+     * @param  T  $value
+     * @param  int|null  $added  null where it is set
+     * @return T
+     */
+    private function keep(bool|int|string|Number|Moment $value, ?int $added = null): bool|int|string|Number|Moment
+    {
+        $kept = match (true) {
+            $value instanceof Number => Number::digits($value),
+            $value instanceof Moment => $value->iso(),
+            default => $value,
+        };
+        $this->run->change(new Change($this->key, $this->run->memory()->value($this->key), $kept, $this->what, $this->person->login, $added));
+
+        return $value;
+    }
+
+    /** Whatever is kept is read back the same: a third, or a number of too many digits, is refused instead of kept by halves. */
+    private function mustBeExact(int|Number $number, Span $span): void
+    {
+        $kept = is_int($number) ? $number : Number::kept(Number::digits($number));
+        if ($kept === null || Number::compare($kept, $number) !== 0) {
+            throw Failed::notKeptExactly($span);
+        }
+    }
+
+    private function text(null|bool|int|string|Value $value, Span $span): string
+    {
+        $text = $this->run->print($value);
+        if (mb_strlen($text) > Limits::FIELD_TEXT) {
+            throw Failed::textTooLong(Limits::FIELD_TEXT, $span);
+        }
+
+        return $text;
+    }
+
+    private function moment(null|bool|int|string|Value $value, Span $span): Moment
+    {
+        $moment = Moments::of($value, $this->run);
+
+        return $moment instanceof Moment ? $moment : throw Failed::notAMoment($this->run->print($moment instanceof Gap ? null : $value), $span);
+    }
+
+    private function number(null|bool|int|string|Value $value, Span $span): int|Number
+    {
+        $number = Numbers::of($value);
+        if ($number instanceof Gap) {
+            throw Failed::gap($number, $span);
+        }
+        $this->mustBeExact($number, $span);
+        if ($this->field->type === FieldType::Points && (! is_int($number) || $number < 0)) {
+            throw is_int($number) ? Failed::negative($number, $span) : Failed::notWhole($number, $span);
+        }
+
+        return $number;
+    }
+}

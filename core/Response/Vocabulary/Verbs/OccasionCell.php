@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Verbs;
+
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Occasion;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Moments;
+use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Value;
+
+/** An occasion can be set and cleared, not counted with. */
+final readonly class OccasionCell implements Cell
+{
+    public function __construct(private Occasion $occasion, private Run $run)
+    {
+    }
+
+    public function shift(int|Number $amount, Span $span): never
+    {
+        throw Failed::notANumberField("occasion.{$this->occasion->name}", $span);
+    }
+
+    public function set(null|bool|int|string|Value $value, Span $span): Moment
+    {
+        $moment = Moments::of($value, $this->run);
+        if (! $moment instanceof Moment) {
+            throw $moment instanceof Gap ? Failed::gap($moment, $span) : Failed::notAMoment($this->run->print($value), $span);
+        }
+        $this->keep($moment->iso());
+
+        return $moment;
+    }
+
+    public function clear(): void
+    {
+        $this->keep(null);
+    }
+
+    private function keep(?string $iso): void
+    {
+        $key = Key::occasion($this->occasion->id);
+        $this->run->change(new Change($key, $this->run->memory()->value($key), $iso, "occasion.{$this->occasion->name}", 'channel'));
+    }
+}

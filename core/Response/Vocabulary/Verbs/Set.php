@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Verbs;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Verb;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Value;
+
+final readonly class Set implements Verb
+{
+    public function describe(): Described
+    {
+        return new Described('set', 'a place and a value', 'the new value', '[set caller.boat to words]', 'Puts a value in place of what was kept, and says it.');
+    }
+
+    public function joint(): string
+    {
+        return 'to';
+    }
+
+    public function placeFirst(): bool
+    {
+        return true;
+    }
+
+    public function counts(): bool
+    {
+        return false;
+    }
+
+    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return self::kept($place, $amount)->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
+    }
+
+    /** A text is as long as what it is set to, as far as there is room for it. */
+    private static function kept(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return $amount !== null && $place->isOnly(ValueKind::Text) ? $place->known()->atMost($amount) : $place->known();
+    }
+
+    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
+    {
+        return $cell->set($amount, $span);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Response\Vocabulary\Verbs;
+
+use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Verb;
+use SilverParrot\Source\Span;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\Operation;
+use SilverParrot\Value\Value;
+
+final readonly class Take implements Verb
+{
+    public function describe(): Described
+    {
+        return new Described('take', 'an amount and a place', 'the new value', '[take 5 from caller.pebbles]', 'Takes from a counter, a number field or points, and says the new value.');
+    }
+
+    public function joint(): string
+    {
+        return 'from';
+    }
+
+    public function placeFirst(): bool
+    {
+        return false;
+    }
+
+    public function counts(): bool
+    {
+        return true;
+    }
+
+    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    {
+        return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
+    }
+
+    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
+    {
+        $less = Numbers::combine(Operation::Minus, 0, Amount::honest($amount, $span));
+
+        return $cell->shift(is_int($less) || $less instanceof Number ? $less : throw Failed::unreadable($span), $span);
+    }
+}
