@@ -7,8 +7,8 @@ namespace SilverParrot\Checks;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Prepared;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\FindingKind;
 
@@ -98,7 +98,7 @@ final class Checks
             }
         }
 
-        return Mistake::tryFrom($code);
+        return SyntaxErrorCode::tryFrom($code);
     }
 
     /**

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Parsing;
 
-use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Literal;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\TakesNamed;
 use SilverParrot\Response\Vocabulary\TakesWords;
@@ -26,13 +26,13 @@ final readonly class FilterParser
         $this->tokens->next();
         $name = $this->tokens->current;
         if ($name->kind !== TokenKind::Path) {
-            throw $name->is('|') ? new Misread(Mistake::OrSigns, $this->tokens->between($name->from - 1, $name->to)) : new Misread(Mistake::NameExpected, $this->tokens->spanOf($name), ['text' => '|']);
+            throw $name->is('|') ? new Misread(SyntaxErrorCode::OrSigns, $this->tokens->between($name->from - 1, $name->to)) : new Misread(SyntaxErrorCode::NameExpected, $this->tokens->spanOf($name), ['text' => '|']);
         }
         $this->tokens->next();
         $filter = $this->vocabulary->filters[$name->folded] ?? null;
         if ($filter === null) {
             $nearest = Nearest::to($name->text, array_keys($this->vocabulary->filters));
-            throw new Misread(Mistake::UnknownFilter, $this->tokens->spanOf($name), ['name' => $name->text] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest);
+            throw new Misread(SyntaxErrorCode::UnknownFilter, $this->tokens->spanOf($name), ['name' => $name->text] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest);
         }
         $arguments = [];
         $named = [];
@@ -51,7 +51,7 @@ final readonly class FilterParser
         }
         $this->checkArity($filter, $name, count($arguments), $named !== []);
         if ($this->tokens->current->isWord('or')) {
-            throw new Misread(Mistake::OrAfterFilter, $this->tokens->spanOf($this->tokens->current), $this->tokens->peek()->kind === TokenKind::Quoted ? ['instead' => $this->tokens->typed($this->tokens->peek())] : []);
+            throw new Misread(SyntaxErrorCode::OrAfterFilter, $this->tokens->spanOf($this->tokens->current), $this->tokens->peek()->kind === TokenKind::Quoted ? ['instead' => $this->tokens->typed($this->tokens->peek())] : []);
         }
 
         return new Filtered($value->span()->through($this->tokens->spanOf($this->tokens->peek(-1))), $value, $filter, $arguments, $named);
@@ -65,7 +65,7 @@ final readonly class FilterParser
             throw $this->filterNeeds($filter, $name);
         }
         if ($given > $most || ($hasNamed && ! $filter instanceof TakesNamed)) {
-            throw new Misread(Mistake::FilterTakesLess, $this->tokens->spanOf($name), ['name' => $described->name, 'most' => (string) $most]);
+            throw new Misread(SyntaxErrorCode::FilterTakesLess, $this->tokens->spanOf($name), ['name' => $described->name, 'most' => (string) $most]);
         }
     }
 
@@ -73,7 +73,7 @@ final readonly class FilterParser
     {
         $described = $filter->describe();
 
-        return new Misread(Mistake::FilterNeeds, $this->tokens->spanOf($at), ['name' => $described->name, 'needs' => $described->takes, 'example' => self::firstSlot($described->example)]);
+        return new Misread(SyntaxErrorCode::FilterNeeds, $this->tokens->spanOf($at), ['name' => $described->name, 'needs' => $described->takes, 'example' => self::firstSlot($described->example)]);
     }
 
     private static function firstSlot(string $example): string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Parsing;
 
-use SilverParrot\Response\Mistake;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Source;
 
@@ -138,7 +138,7 @@ final class Lexer
         // Not closed: the slot's own end is a better place to go on from than the end of the line.
         $bracket = strpos($text, ']', $at);
         $end = $bracket === false || $bracket > $end ? $end : $bracket;
-        $this->findings[] = new Finding(Mistake::QuoteNotClosed, $this->source->span($at, $end));
+        $this->findings[] = new Finding(SyntaxErrorCode::QuoteNotClosed, $this->source->span($at, $end));
 
         return new Token(TokenKind::Quoted, substr($text, $at + $opener, max(0, $end - $at - $opener)), $at, $end);
     }

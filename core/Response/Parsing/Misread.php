@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Parsing;
 
-use SilverParrot\Response\Mistake;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Span;
 
@@ -17,7 +17,7 @@ final class Misread extends \Exception
      * @param  array<string, string>  $data
      * @param  Finding|null  $already  where the finding was made before
      */
-    public function __construct(Mistake $mistake, Span $span, array $data = [], ?string $replacement = null, ?Finding $already = null)
+    public function __construct(SyntaxErrorCode $mistake, Span $span, array $data = [], ?string $replacement = null, ?Finding $already = null)
     {
         parent::__construct($mistake->value);
         $this->finding = $already ?? new Finding($mistake, $span, data: $data, replacement: $replacement);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Parsing;
 
-use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Syntax\Branch;
 use SilverParrot\Response\Syntax\Broken;
 use SilverParrot\Response\Syntax\Choice;
@@ -13,6 +12,7 @@ use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Response\Syntax\Text;
 use SilverParrot\Response\Syntax\UnknownName;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
@@ -48,14 +48,14 @@ final class Parser
         if ($this->source->length() > Limits::SOURCE) {
             $span = new Span(Limits::SOURCE, $this->source->length());
 
-            return new ParsedResponse([new Broken($span)], [new Finding(Mistake::TooLong, $span, data: ['limit' => (string) Limits::SOURCE])], []);
+            return new ParsedResponse([new Broken($span)], [new Finding(SyntaxErrorCode::TooLong, $span, data: ['limit' => (string) Limits::SOURCE])], []);
         }
         $parts = [];
         do {
             [$more, $stop] = $this->parts(0);
             $parts = [...$parts, ...$more];
             if ($stop !== null) {
-                $this->found($stop->word === 'end' ? Mistake::StrayEnd : Mistake::StrayElse, $stop->span);
+                $this->found($stop->word === 'end' ? SyntaxErrorCode::StrayEnd : SyntaxErrorCode::StrayElse, $stop->span);
                 $parts[] = new Broken($stop->span);
             }
         } while ($stop !== null);
@@ -104,13 +104,13 @@ final class Parser
         $span = $this->source->span($open, $this->at);
         if (++$this->slots > Limits::SLOTS) {
             if ($this->slots === Limits::SLOTS + 1) {
-                $this->found(Mistake::TooManySlots, $span, ['limit' => (string) Limits::SLOTS]);
+                $this->found(SyntaxErrorCode::TooManySlots, $span, ['limit' => (string) Limits::SLOTS]);
             }
 
             return new Broken($span);
         }
         if (! $closed) {
-            $this->found(Mistake::SlotNotClosed, $span);
+            $this->found(SyntaxErrorCode::SlotNotClosed, $span);
 
             return new Broken($span);
         }
@@ -119,7 +119,7 @@ final class Parser
             return new Broken($span);
         }
         if (count($tokens) === 1) {
-            $this->found(Mistake::EmptySlot, $span);
+            $this->found(SyntaxErrorCode::EmptySlot, $span);
 
             return new Broken($span);
         }
@@ -146,7 +146,7 @@ final class Parser
     private function choice(?Expression $condition, Span $span, int $depth): Part
     {
         if ($depth >= Limits::NESTING) {
-            $this->found(Mistake::TooDeep, $span, ['limit' => (string) Limits::NESTING]);
+            $this->found(SyntaxErrorCode::TooDeep, $span, ['limit' => (string) Limits::NESTING]);
 
             // What is inside is still read, flat, so that its mistakes are told too.
             return new Broken($span);
@@ -164,13 +164,13 @@ final class Parser
             }
             if ($stop === null || $stop->word === 'end') {
                 if ($stop === null) {
-                    $this->found(Mistake::WhenNotClosed, $span);
+                    $this->found(SyntaxErrorCode::WhenNotClosed, $span);
                 }
 
                 return $stop === null || $broken ? new Broken($span) : new Choice($branches, $otherwise);
             }
             if ($isOtherwise) {
-                $this->found(Mistake::ElseAfterElse, $stop->span);
+                $this->found(SyntaxErrorCode::ElseAfterElse, $stop->span);
                 $broken = true;
             }
             $condition = $stop->condition;
@@ -185,12 +185,12 @@ final class Parser
     {
         if (preg_match('/\G\[\[([A-Za-z_][A-Za-z0-9_.]*)\]/', $this->source->text, $inside, 0, $bracket) === 1
             && isset($this->vocabulary->names[Fold::caseless(explode('.', $inside[1])[0])])) {
-            $this->found(Mistake::DoubledBrackets, $this->source->span($bracket, $bracket + 2));
+            $this->found(SyntaxErrorCode::DoubledBrackets, $this->source->span($bracket, $bracket + 2));
         }
     }
 
     /** @param  array<string, string>  $data */
-    private function found(Mistake $mistake, Span $span, array $data = []): void
+    private function found(SyntaxErrorCode $mistake, Span $span, array $data = []): void
     {
         $this->found->findings[] = new Finding($mistake, $span, data: $data);
     }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Parsing;
 
-use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Response\Syntax\UnknownName;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\PrintsNothing;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Response\Vocabulary\Vocabulary;
@@ -45,7 +45,7 @@ final readonly class SlotParser
         try {
             $value = $this->values->value();
             if ($this->tokens->current->is('|')) {
-                throw new Misread(Mistake::Unexpected, $this->tokens->spanOf($this->tokens->current), ['text' => '|']);
+                throw new Misread(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($this->tokens->current), ['text' => '|']);
             }
             $this->tokens->mustBeOver();
 
@@ -94,7 +94,7 @@ final readonly class SlotParser
     {
         $described = $verb->describe();
         $head = $this->tokens->next();
-        $incomplete = new Misread(Mistake::VerbIncomplete, $this->tokens->upToEnd($head), ['verb' => $described->name, 'example' => trim($described->example, '[]')]);
+        $incomplete = new Misread(SyntaxErrorCode::VerbIncomplete, $this->tokens->upToEnd($head), ['verb' => $described->name, 'example' => trim($described->example, '[]')]);
         $amount = null;
         if ($verb->placeFirst()) {
             $place = $this->place($verb, $incomplete);
@@ -123,16 +123,16 @@ final readonly class SlotParser
     {
         $token = $this->tokens->current;
         if ($token->kind !== TokenKind::Path) {
-            throw $token->kind === TokenKind::End ? $incomplete : new Misread(Mistake::PlaceExpected, $this->tokens->spanOf($token), ['verb' => $verb->describe()->name, 'example' => trim($verb->describe()->example, '[]')]);
+            throw $token->kind === TokenKind::End ? $incomplete : new Misread(SyntaxErrorCode::PlaceExpected, $this->tokens->spanOf($token), ['verb' => $verb->describe()->name, 'example' => trim($verb->describe()->example, '[]')]);
         }
         $this->tokens->next();
         $call = $this->values->called($token);
         if ($call instanceof UnknownName) {
             // That nothing has this name says enough.
-            throw new Misread(Mistake::UnknownName, $this->tokens->spanOf($token), already: array_pop($this->found->findings));
+            throw new Misread(SyntaxErrorCode::UnknownName, $this->tokens->spanOf($token), already: array_pop($this->found->findings));
         }
         if (! $call instanceof Call || ! $call->name instanceof Writable) {
-            throw new Misread(Mistake::CannotBeChanged, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new Misread(SyntaxErrorCode::CannotBeChanged, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
 
         return $call;
@@ -165,15 +165,15 @@ final readonly class SlotParser
         $this->tokens->next();
         $token = $this->tokens->current;
         if ($token->kind !== TokenKind::Path || str_contains($token->text, '.')) {
-            throw new Misread(Mistake::NameExpected, $this->tokens->spanOf($token), ['text' => 'as']);
+            throw new Misread(SyntaxErrorCode::NameExpected, $this->tokens->spanOf($token), ['text' => 'as']);
         }
         $this->tokens->next();
         $name = $token->folded;
         if (isset(Vocabulary::RESERVED[$name])) {
-            throw new Misread(Mistake::NameReserved, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new Misread(SyntaxErrorCode::NameReserved, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
         if (isset($this->vocabulary->names[$name]) || isset($this->found->bound[$name])) {
-            throw new Misread(Mistake::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new Misread(SyntaxErrorCode::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
 
         return $name;

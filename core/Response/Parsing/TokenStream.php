@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Parsing;
 
-use SilverParrot\Response\Mistake;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Source;
 use SilverParrot\Source\Span;
@@ -72,7 +72,7 @@ final class TokenStream
             return $this->stray($token, $next);
         }
 
-        return new Misread(Mistake::Unexpected, $this->spanOf($token), ['text' => mb_substr($this->typed($token), 0, 40)]);
+        return new Misread(SyntaxErrorCode::Unexpected, $this->spanOf($token), ['text' => mb_substr($this->typed($token), 0, 40)]);
     }
 
     public function valueExpected(Token $token): Misread
@@ -80,22 +80,22 @@ final class TokenStream
         return match (true) {
             $token->kind === TokenKind::Stray => $this->stray($token, $this->peek()),
             $token->kind === TokenKind::Sign && $token->is('=') => $this->equalsSign(),
-            default => new Misread(Mistake::ValueExpected, $this->spanOf($token)),
+            default => new Misread(SyntaxErrorCode::ValueExpected, $this->spanOf($token)),
         };
     }
 
     private function stray(Token $token, Token $next): Misread
     {
         if ($token->text === '!' && $next->is('=')) {
-            return new Misread(Mistake::UnequalSign, $this->source->span($token->from, $next->to), ['text' => '!='], 'is not');
+            return new Misread(SyntaxErrorCode::UnequalSign, $this->source->span($token->from, $next->to), ['text' => '!='], 'is not');
         }
         if ($token->text === '&') {
             $to = $next->text === '&' ? $next->to : $token->to;
 
-            return new Misread(Mistake::AndSigns, $this->source->span($token->from, $to), ['text' => $this->source->slice($this->source->span($token->from, $to))], 'and');
+            return new Misread(SyntaxErrorCode::AndSigns, $this->source->span($token->from, $to), ['text' => $this->source->slice($this->source->span($token->from, $to))], 'and');
         }
 
-        return new Misread(Mistake::StraySign, $this->spanOf($token), ['text' => $token->text]);
+        return new Misread(SyntaxErrorCode::StraySign, $this->spanOf($token), ['text' => $token->text]);
     }
 
     public function equalsSign(): Misread
@@ -103,7 +103,7 @@ final class TokenStream
         $token = $this->current;
         $next = $this->peek();
 
-        return new Misread(Mistake::EqualsSign, $this->source->span($token->from, $next->is('=') ? $next->to : $token->to), [], 'is');
+        return new Misread(SyntaxErrorCode::EqualsSign, $this->source->span($token->from, $next->is('=') ? $next->to : $token->to), [], 'is');
     }
 
     public function next(): Token

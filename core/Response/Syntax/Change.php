@@ -10,7 +10,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Mistake;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Source\Finding;
@@ -69,7 +69,7 @@ final readonly class Change extends Expression
         $name = $this->place->name;
 
         return $name instanceof Writable && ! $name->canBeWritten($this->place, $pack) && $this->place->check($pack) === []
-            ? [new Finding(Mistake::CannotBeChanged, $this->place->span(), data: ['name' => implode('.', $this->place->path)])] : [];
+            ? [new Finding(SyntaxErrorCode::CannotBeChanged, $this->place->span(), data: ['name' => implode('.', $this->place->path)])] : [];
     }
 
     public function needs(): array

@@ -11,7 +11,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Mistake;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Span;
@@ -85,7 +85,7 @@ final readonly class Comparison extends Expression
         foreach ($isWhole && ($this->left->isLevel() || $this->left->isLevels()) ? $this->right : [] as $one) {
             if ($one instanceof Literal && is_string($one->value) && Level::named($one->value) === null) {
                 $nearest = Nearest::to($one->value, Level::words());
-                $findings[] = new Finding(Mistake::UnknownLevel, $one->span(), data: ['text' => $one->value] + ($nearest === null ? [] : ['nearest' => "“{$nearest}”"]), replacement: $nearest === null ? null : "\"$nearest\"");
+                $findings[] = new Finding(SyntaxErrorCode::UnknownLevel, $one->span(), data: ['text' => $one->value] + ($nearest === null ? [] : ['nearest' => "“{$nearest}”"]), replacement: $nearest === null ? null : "\"$nearest\"");
             }
         }
 

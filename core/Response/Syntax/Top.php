@@ -14,7 +14,7 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Mistake;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Nearest;
@@ -50,7 +50,7 @@ final readonly class Top extends Expression
         $numbers = array_filter($pack->fields, static fn (Field $one): bool => $one->type->isNumber());
         $nearest = Nearest::to($this->field, array_column($numbers, 'name'));
 
-        return [new Finding(Mistake::UnknownPart, $this->span, data: ['of' => 'top', 'name' => $this->field] + ($nearest === null ? [] : ['nearest' => "top … by $nearest"]))];
+        return [new Finding(SyntaxErrorCode::UnknownPart, $this->span, data: ['of' => 'top', 'name' => $this->field] + ($nearest === null ? [] : ['nearest' => "top … by $nearest"]))];
     }
 
     public function prepared(): Closure

@@ -9,10 +9,10 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Reference\Reference;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Segments;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Severity;
@@ -62,8 +62,8 @@ final class VocabularyTest extends TestCase
             self::assertMatchesRegularExpression('/\| '.$name.'\b/', $sources);
         }
         // Those that need a text too long for a case file are met by the pathological tests.
-        $elsewhere = [Mistake::TooLong, Mistake::TooDeep, Mistake::TooManySlots];
-        foreach (Mistake::cases() as $mistake) {
+        $elsewhere = [SyntaxErrorCode::TooLong, SyntaxErrorCode::TooDeep, SyntaxErrorCode::TooManySlots];
+        foreach (SyntaxErrorCode::cases() as $mistake) {
             if (! in_array($mistake, $elsewhere, true)) {
                 self::assertStringContainsString($mistake->code().' ', $finds, "no case finds {$mistake->code()}");
             }
@@ -72,12 +72,12 @@ final class VocabularyTest extends TestCase
 
     public function test_every_mistake_has_a_sentence_and_a_way_to_mend_it(): void
     {
-        foreach (Mistake::cases() as $mistake) {
+        foreach (SyntaxErrorCode::cases() as $mistake) {
             self::assertMatchesRegularExpression('/\.$/', $mistake->sentence());
             self::assertNotSame('', $mistake->mend());
             self::assertMatchesRegularExpression('/^[a-z]+(-[a-z]+)*$/', $mistake->code());
         }
-        self::assertSame(Severity::Note, Mistake::DoubledBrackets->severity());
+        self::assertSame(Severity::Note, SyntaxErrorCode::DoubledBrackets->severity());
     }
 
     public function test_a_response_is_cut_into_text_and_slots_for_showing(): void

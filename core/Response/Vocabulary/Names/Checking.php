@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Names;
 
-use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Nearest;
 
@@ -15,7 +15,7 @@ final class Checking
     /** @return list<Finding> */
     public static function takesNothing(Call $call): array
     {
-        return $call->isPlain() ? [] : [new Finding(Mistake::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])];
+        return $call->isPlain() ? [] : [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])];
     }
 
     /**
@@ -28,7 +28,7 @@ final class Checking
         $nearest = Nearest::to($path[$at], $known);
 
         return new Finding(
-            Mistake::UnknownPart,
+            SyntaxErrorCode::UnknownPart,
             $call->span(),
             data: ['of' => implode('.', array_slice($path, 0, $at)), 'name' => $path[$at]] + ($nearest === null ? [] : ['nearest' => implode('.', [...array_slice($path, 0, $at), $nearest])]),
             replacement: $nearest === null || ! $call->isPlain() ? null : implode('.', [...array_slice($path, 0, $at), $nearest, ...array_slice($path, $at + 1)]),
@@ -37,6 +37,6 @@ final class Checking
 
     public static function partExpected(Call $call, string $example): Finding
     {
-        return new Finding(Mistake::PartExpected, $call->span(), data: ['name' => $call->path[0], 'example' => $example]);
+        return new Finding(SyntaxErrorCode::PartExpected, $call->span(), data: ['name' => $call->path[0], 'example' => $example]);
     }
 }

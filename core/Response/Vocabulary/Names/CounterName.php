@@ -18,8 +18,8 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
@@ -55,7 +55,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
             return Checking::takesNothing($call);
         }
 
-        return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(Mistake::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
+        return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(SyntaxErrorCode::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
     }
 
     public function outlook(Call $call, EstimateContext $in): Outlook

@@ -14,8 +14,8 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\ListDraw;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Run;
-use SilverParrot\Response\Mistake;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
@@ -45,7 +45,7 @@ final readonly class ListName extends Name implements Remembering
         $most = isset($call->path[2]) ? 0 : 1;
 
         return count($call->operands) > $most || $call->named !== [] || $call->for !== null
-            ? [new Finding(Mistake::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])] : [];
+            ? [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])] : [];
     }
 
     public function outlook(Call $call, EstimateContext $in): Outlook

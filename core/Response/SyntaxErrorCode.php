@@ -8,7 +8,7 @@ use SilverParrot\Source\FindingKind;
 use SilverParrot\Source\Severity;
 
 /** What can be wrong with a response as it is written. */
-enum Mistake: string implements FindingKind
+enum SyntaxErrorCode: string implements FindingKind
 {
     case TooLong = 'too-long';
     case TooDeep = 'too-deep';
