@@ -96,7 +96,7 @@ final class ExpressionParser
         $left = $this->sum();
         $comparison = $this->compared($left);
         if ($comparison !== null && ($this->tokens->current->is('<', '<=', '>', '>=') || $this->tokens->current->isWord('is', 'contains', 'starts', 'ends'))) {
-            throw new Misread(SyntaxErrorCode::ChainedComparison, $this->tokens->spanOf($this->tokens->current));
+            throw new ParseException(SyntaxErrorCode::ChainedComparison, $this->tokens->spanOf($this->tokens->current));
         }
 
         return $comparison ?? $left;
@@ -154,7 +154,7 @@ final class ExpressionParser
         while ($this->tokens->current->is('*', '/', '%')) {
             $sign = $this->tokens->next();
             if ($sign->is('%') && ! $this->tokens->startsOperand() && ! $this->tokens->current->is('-') && ! $this->tokens->current->isWord('roll', 'either', 'since', 'until', 'top')) {
-                throw new Misread(SyntaxErrorCode::PercentSign, $this->tokens->spanOf($sign));
+                throw new ParseException(SyntaxErrorCode::PercentSign, $this->tokens->spanOf($sign));
             }
             $value = new Arithmetic(Operation::from($sign->text), $value, $this->signed());
         }
@@ -186,7 +186,7 @@ final class ExpressionParser
             $value = $this->filters->filtered($value, $this);
         }
         if (! $this->tokens->current->is(')')) {
-            throw $this->tokens->current->kind === TokenKind::End ? new Misread(SyntaxErrorCode::ParenthesisNotClosed, $this->tokens->spanOf($open)) : $this->tokens->unexpected();
+            throw $this->tokens->current->kind === TokenKind::End ? new ParseException(SyntaxErrorCode::ParenthesisNotClosed, $this->tokens->spanOf($open)) : $this->tokens->unexpected();
         }
         $this->tokens->next();
 
@@ -253,7 +253,7 @@ final class ExpressionParser
             return $this->operands->words($word);
         }
         if (isset($this->vocabulary->verbs[$word])) {
-            throw new Misread(SyntaxErrorCode::VerbInside, $this->tokens->spanOf($token), ['verb' => $token->text]);
+            throw new ParseException(SyntaxErrorCode::VerbInside, $this->tokens->spanOf($token), ['verb' => $token->text]);
         }
         if ($this->tokens->isReserved($token)) {
             throw $this->tokens->valueExpected($token);
@@ -273,14 +273,14 @@ final class ExpressionParser
             // What stands before the hyphen is no name of its own.
             array_pop($this->found->nodes);
             $instead = "{$before->text}_{$after->text}";
-            throw new Misread(SyntaxErrorCode::HyphenInName, $this->tokens->between($before->from, $after->to), ['instead' => $instead], $instead);
+            throw new ParseException(SyntaxErrorCode::HyphenInName, $this->tokens->between($before->from, $after->to), ['instead' => $instead], $instead);
         }
     }
 
     private function deeper(): void
     {
         if (++$this->depth > Limits::NESTING) {
-            throw new Misread(SyntaxErrorCode::TooDeep, $this->tokens->spanOf($this->tokens->current), ['limit' => (string) Limits::NESTING]);
+            throw new ParseException(SyntaxErrorCode::TooDeep, $this->tokens->spanOf($this->tokens->current), ['limit' => (string) Limits::NESTING]);
         }
     }
 

@@ -26,13 +26,13 @@ final readonly class FilterParser
         $this->tokens->next();
         $name = $this->tokens->current;
         if ($name->kind !== TokenKind::Path) {
-            throw $name->is('|') ? new Misread(SyntaxErrorCode::OrSigns, $this->tokens->between($name->from - 1, $name->to)) : new Misread(SyntaxErrorCode::NameExpected, $this->tokens->spanOf($name), ['text' => '|']);
+            throw $name->is('|') ? new ParseException(SyntaxErrorCode::OrSigns, $this->tokens->between($name->from - 1, $name->to)) : new ParseException(SyntaxErrorCode::NameExpected, $this->tokens->spanOf($name), ['text' => '|']);
         }
         $this->tokens->next();
         $filter = $this->vocabulary->filters[$name->folded] ?? null;
         if ($filter === null) {
             $nearest = Nearest::to($name->text, array_keys($this->vocabulary->filters));
-            throw new Misread(SyntaxErrorCode::UnknownFilter, $this->tokens->spanOf($name), ['name' => $name->text] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest);
+            throw new ParseException(SyntaxErrorCode::UnknownFilter, $this->tokens->spanOf($name), ['name' => $name->text] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest);
         }
         $arguments = [];
         $named = [];
@@ -51,7 +51,7 @@ final readonly class FilterParser
         }
         $this->checkArity($filter, $name, count($arguments), $named !== []);
         if ($this->tokens->current->isWord('or')) {
-            throw new Misread(SyntaxErrorCode::OrAfterFilter, $this->tokens->spanOf($this->tokens->current), $this->tokens->peek()->kind === TokenKind::Quoted ? ['instead' => $this->tokens->typed($this->tokens->peek())] : []);
+            throw new ParseException(SyntaxErrorCode::OrAfterFilter, $this->tokens->spanOf($this->tokens->current), $this->tokens->peek()->kind === TokenKind::Quoted ? ['instead' => $this->tokens->typed($this->tokens->peek())] : []);
         }
 
         return new Filtered($value->span()->through($this->tokens->spanOf($this->tokens->peek(-1))), $value, $filter, $arguments, $named);
@@ -65,15 +65,15 @@ final readonly class FilterParser
             throw $this->filterNeeds($filter, $name);
         }
         if ($given > $most || ($hasNamed && ! $filter instanceof TakesNamed)) {
-            throw new Misread(SyntaxErrorCode::FilterTakesLess, $this->tokens->spanOf($name), ['name' => $described->name, 'most' => (string) $most]);
+            throw new ParseException(SyntaxErrorCode::FilterTakesLess, $this->tokens->spanOf($name), ['name' => $described->name, 'most' => (string) $most]);
         }
     }
 
-    private function filterNeeds(Filter $filter, Token $at): Misread
+    private function filterNeeds(Filter $filter, Token $at): ParseException
     {
         $described = $filter->describe();
 
-        return new Misread(SyntaxErrorCode::FilterNeeds, $this->tokens->spanOf($at), ['name' => $described->name, 'needs' => $described->takes, 'example' => self::firstSlot($described->example)]);
+        return new ParseException(SyntaxErrorCode::FilterNeeds, $this->tokens->spanOf($at), ['name' => $described->name, 'needs' => $described->takes, 'example' => self::firstSlot($described->example)]);
     }
 
     private static function firstSlot(string $example): string

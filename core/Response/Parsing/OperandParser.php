@@ -38,12 +38,12 @@ final readonly class OperandParser
         $head = $this->tokens->next();
         $count = $this->tokens->startsOperand() ? $values->operand() : null;
         if ($count === null || ! $this->tokens->current->isWord('by')) {
-            throw new Misread(SyntaxErrorCode::TopIncomplete, $this->tokens->since($head));
+            throw new ParseException(SyntaxErrorCode::TopIncomplete, $this->tokens->since($head));
         }
         $this->tokens->next();
         $field = $this->tokens->current;
         if ($field->kind !== TokenKind::Path || str_contains($field->text, '.')) {
-            throw new Misread(SyntaxErrorCode::TopIncomplete, $this->tokens->since($head));
+            throw new ParseException(SyntaxErrorCode::TopIncomplete, $this->tokens->since($head));
         }
         $this->tokens->next();
 
@@ -58,7 +58,7 @@ final readonly class OperandParser
             return new Bound($this->tokens->spanOf($head), $folded[0]);
         }
         if ($folded[0] === 'top') {
-            throw new Misread(SyntaxErrorCode::TopIncomplete, $this->tokens->spanOf($head));
+            throw new ParseException(SyntaxErrorCode::TopIncomplete, $this->tokens->spanOf($head));
         }
         $name = $this->vocabulary->names[$folded[0]] ?? null;
         if ($name === null) {
@@ -82,7 +82,7 @@ final readonly class OperandParser
             $this->tokens->next();
             $for = $values->operand();
             if (! $for->isPerson()) {
-                throw new Misread(SyntaxErrorCode::NotAPerson, $for->span(), ['name' => $this->tokens->written($for->span())]);
+                throw new ParseException(SyntaxErrorCode::NotAPerson, $for->span(), ['name' => $this->tokens->written($for->span())]);
             }
         }
 
@@ -93,7 +93,7 @@ final readonly class OperandParser
     private function unknown(Token $head, array $path): UnknownName
     {
         if (isset($this->vocabulary->verbs[$head->folded])) {
-            throw new Misread(SyntaxErrorCode::VerbInside, $this->tokens->spanOf($head), ['verb' => $head->text]);
+            throw new ParseException(SyntaxErrorCode::VerbInside, $this->tokens->spanOf($head), ['verb' => $head->text]);
         }
         $isWholeSlot = $this->tokens->at === 1 && count($path) === 1;
         $known = [...array_keys($this->vocabulary->names), ...array_keys($this->found->bound), 'word', 'words', 'roll', 'either', 'since', 'until'];
@@ -101,7 +101,7 @@ final readonly class OperandParser
         // A lone word that resembles nothing is prose: [sic]. So are several words in a row.
         if ($nearest === null && $isWholeSlot && ! $this->tokens->current->is('|', '.', '=') && ($this->tokens->current->kind === TokenKind::End || $this->tokens->current->kind === TokenKind::Path)) {
             $inside = $this->tokens->written($this->tokens->upToEnd($head));
-            throw new Misread(SyntaxErrorCode::NotASlot, $this->tokens->upToEnd($head), ['text' => rtrim($inside)]);
+            throw new ParseException(SyntaxErrorCode::NotASlot, $this->tokens->upToEnd($head), ['text' => rtrim($inside)]);
         }
         $span = $this->tokens->spanOf($head);
         $replacement = $nearest === null ? null : implode('.', [$nearest, ...array_slice($path, 1)]);
@@ -120,7 +120,7 @@ final readonly class OperandParser
             $to = $this->bound($values);
         } elseif ($this->tokens->current->is(',')) {
             $second = $this->tokens->peek();
-            throw new Misread(SyntaxErrorCode::RollWithComma, $this->tokens->spanOf($this->tokens->current), $second->kind === TokenKind::Number ? ['from' => $this->tokens->written($from->span()), 'to' => $second->text] : []);
+            throw new ParseException(SyntaxErrorCode::RollWithComma, $this->tokens->spanOf($this->tokens->current), $second->kind === TokenKind::Number ? ['from' => $this->tokens->written($from->span()), 'to' => $second->text] : []);
         }
 
         return new Roll($this->tokens->since($head), $from, $to);
@@ -140,7 +140,7 @@ final readonly class OperandParser
             $options[] = $values->operand();
         }
         if (count($options) === 1) {
-            throw new Misread(SyntaxErrorCode::ValueExpected, $this->tokens->spanOf($this->tokens->current));
+            throw new ParseException(SyntaxErrorCode::ValueExpected, $this->tokens->spanOf($this->tokens->current));
         }
 
         return new Either($this->tokens->since($head), $options);
@@ -161,7 +161,7 @@ final readonly class OperandParser
         $from = $this->wholeNumber();
         if ($word === 'word') {
             if ($from === null || $from < 1) {
-                throw new Misread(SyntaxErrorCode::BadWord, $this->tokens->spanOf($head));
+                throw new ParseException(SyntaxErrorCode::BadWord, $this->tokens->spanOf($head));
             }
 
             return new Words($this->tokens->since($head), $from, $from);
@@ -172,7 +172,7 @@ final readonly class OperandParser
             $to = $this->wholeNumber();
         }
         if (($from ?? 1) < 1 || ($to ?? 1) < 1) {
-            throw new Misread(SyntaxErrorCode::BadWord, $this->tokens->spanOf($head));
+            throw new ParseException(SyntaxErrorCode::BadWord, $this->tokens->spanOf($head));
         }
 
         return new Words($this->tokens->since($head), $from ?? 1, $to);
@@ -194,12 +194,12 @@ final readonly class OperandParser
         $token = $this->tokens->next();
         $after = $this->tokens->current;
         if ($after->kind === TokenKind::Path && $after->from === $token->to && preg_match('/^[dD](\d{1,9})$/D', $after->text, $dice) === 1) {
-            throw new Misread(SyntaxErrorCode::DiceNotation, $this->tokens->between($token->from, $after->to), ['text' => $token->text.$after->text, 'instead' => $token->text === '1' ? "“roll {$dice[1]}”" : "“roll {$dice[1]}” for each, with “+” between them"]);
+            throw new ParseException(SyntaxErrorCode::DiceNotation, $this->tokens->between($token->from, $after->to), ['text' => $token->text.$after->text, 'instead' => $token->text === '1' ? "“roll {$dice[1]}”" : "“roll {$dice[1]}” for each, with “+” between them"]);
         }
         $digits = strlen(ltrim(str_replace('.', '', $token->text), '0'));
         $number = $digits > Limits::DIGITS ? null : Number::of(BigRational::of($token->text));
         if ($number === null || $number instanceof Gap) {
-            throw new Misread(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($token), ['text' => mb_substr($token->text, 0, 40)]);
+            throw new ParseException(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($token), ['text' => mb_substr($token->text, 0, 40)]);
         }
 
         return new Literal($this->tokens->spanOf($token), $number);

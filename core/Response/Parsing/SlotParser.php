@@ -45,12 +45,12 @@ final readonly class SlotParser
         try {
             $value = $this->values->value();
             if ($this->tokens->current->is('|')) {
-                throw new Misread(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($this->tokens->current), ['text' => '|']);
+                throw new ParseException(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($this->tokens->current), ['text' => '|']);
             }
             $this->tokens->mustBeOver();
 
             return $value;
-        } catch (Misread $misread) {
+        } catch (ParseException $misread) {
             return $this->give($misread);
         }
     }
@@ -71,7 +71,7 @@ final readonly class SlotParser
             $this->tokens->mustBeOver();
 
             return new Slot($span, $value, $isQuiet, $as);
-        } catch (Misread $misread) {
+        } catch (ParseException $misread) {
             return $this->give($misread);
         }
     }
@@ -83,7 +83,7 @@ final readonly class SlotParser
         $this->values->begin();
     }
 
-    private function give(Misread $misread): null
+    private function give(ParseException $misread): null
     {
         $this->found->findings[] = $misread->finding;
 
@@ -94,7 +94,7 @@ final readonly class SlotParser
     {
         $described = $verb->describe();
         $head = $this->tokens->next();
-        $incomplete = new Misread(SyntaxErrorCode::VerbIncomplete, $this->tokens->upToEnd($head), ['verb' => $described->name, 'example' => trim($described->example, '[]')]);
+        $incomplete = new ParseException(SyntaxErrorCode::VerbIncomplete, $this->tokens->upToEnd($head), ['verb' => $described->name, 'example' => trim($described->example, '[]')]);
         $amount = null;
         if ($verb->placeFirst()) {
             $place = $this->place($verb, $incomplete);
@@ -119,20 +119,20 @@ final readonly class SlotParser
         return $this->found->nodes[] = new Change($this->tokens->since($head), $verb, $amount, $place);
     }
 
-    private function place(Verb $verb, Misread $incomplete): Call
+    private function place(Verb $verb, ParseException $incomplete): Call
     {
         $token = $this->tokens->current;
         if ($token->kind !== TokenKind::Path) {
-            throw $token->kind === TokenKind::End ? $incomplete : new Misread(SyntaxErrorCode::PlaceExpected, $this->tokens->spanOf($token), ['verb' => $verb->describe()->name, 'example' => trim($verb->describe()->example, '[]')]);
+            throw $token->kind === TokenKind::End ? $incomplete : new ParseException(SyntaxErrorCode::PlaceExpected, $this->tokens->spanOf($token), ['verb' => $verb->describe()->name, 'example' => trim($verb->describe()->example, '[]')]);
         }
         $this->tokens->next();
         $call = $this->values->called($token);
         if ($call instanceof UnknownName) {
             // That nothing has this name says enough.
-            throw new Misread(SyntaxErrorCode::UnknownName, $this->tokens->spanOf($token), already: array_pop($this->found->findings));
+            throw new ParseException(SyntaxErrorCode::UnknownName, $this->tokens->spanOf($token), already: array_pop($this->found->findings));
         }
         if (! $call instanceof Call || ! $call->name instanceof Writable) {
-            throw new Misread(SyntaxErrorCode::CannotBeChanged, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new ParseException(SyntaxErrorCode::CannotBeChanged, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
 
         return $call;
@@ -165,15 +165,15 @@ final readonly class SlotParser
         $this->tokens->next();
         $token = $this->tokens->current;
         if ($token->kind !== TokenKind::Path || str_contains($token->text, '.')) {
-            throw new Misread(SyntaxErrorCode::NameExpected, $this->tokens->spanOf($token), ['text' => 'as']);
+            throw new ParseException(SyntaxErrorCode::NameExpected, $this->tokens->spanOf($token), ['text' => 'as']);
         }
         $this->tokens->next();
         $name = $token->folded;
         if (isset(Vocabulary::RESERVED[$name])) {
-            throw new Misread(SyntaxErrorCode::NameReserved, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new ParseException(SyntaxErrorCode::NameReserved, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
         if (isset($this->vocabulary->names[$name]) || isset($this->found->bound[$name])) {
-            throw new Misread(SyntaxErrorCode::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new ParseException(SyntaxErrorCode::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
 
         return $name;

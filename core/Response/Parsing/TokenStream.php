@@ -61,7 +61,7 @@ final class TokenStream
         }
     }
 
-    public function unexpected(): Misread
+    public function unexpected(): ParseException
     {
         $token = $this->current;
         $next = $this->peek();
@@ -72,38 +72,38 @@ final class TokenStream
             return $this->stray($token, $next);
         }
 
-        return new Misread(SyntaxErrorCode::Unexpected, $this->spanOf($token), ['text' => mb_substr($this->typed($token), 0, 40)]);
+        return new ParseException(SyntaxErrorCode::Unexpected, $this->spanOf($token), ['text' => mb_substr($this->typed($token), 0, 40)]);
     }
 
-    public function valueExpected(Token $token): Misread
+    public function valueExpected(Token $token): ParseException
     {
         return match (true) {
             $token->kind === TokenKind::Stray => $this->stray($token, $this->peek()),
             $token->kind === TokenKind::Sign && $token->is('=') => $this->equalsSign(),
-            default => new Misread(SyntaxErrorCode::ValueExpected, $this->spanOf($token)),
+            default => new ParseException(SyntaxErrorCode::ValueExpected, $this->spanOf($token)),
         };
     }
 
-    private function stray(Token $token, Token $next): Misread
+    private function stray(Token $token, Token $next): ParseException
     {
         if ($token->text === '!' && $next->is('=')) {
-            return new Misread(SyntaxErrorCode::UnequalSign, $this->source->span($token->from, $next->to), ['text' => '!='], 'is not');
+            return new ParseException(SyntaxErrorCode::UnequalSign, $this->source->span($token->from, $next->to), ['text' => '!='], 'is not');
         }
         if ($token->text === '&') {
             $to = $next->text === '&' ? $next->to : $token->to;
 
-            return new Misread(SyntaxErrorCode::AndSigns, $this->source->span($token->from, $to), ['text' => $this->source->slice($this->source->span($token->from, $to))], 'and');
+            return new ParseException(SyntaxErrorCode::AndSigns, $this->source->span($token->from, $to), ['text' => $this->source->slice($this->source->span($token->from, $to))], 'and');
         }
 
-        return new Misread(SyntaxErrorCode::StraySign, $this->spanOf($token), ['text' => $token->text]);
+        return new ParseException(SyntaxErrorCode::StraySign, $this->spanOf($token), ['text' => $token->text]);
     }
 
-    public function equalsSign(): Misread
+    public function equalsSign(): ParseException
     {
         $token = $this->current;
         $next = $this->peek();
 
-        return new Misread(SyntaxErrorCode::EqualsSign, $this->source->span($token->from, $next->is('=') ? $next->to : $token->to), [], 'is');
+        return new ParseException(SyntaxErrorCode::EqualsSign, $this->source->span($token->from, $next->is('=') ? $next->to : $token->to), [], 'is');
     }
 
     public function next(): Token

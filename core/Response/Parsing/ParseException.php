@@ -9,7 +9,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Span;
 
 /** Ends the reading of one slot. Never leaves SlotParser. */
-final class Misread extends \Exception
+final class ParseException extends \Exception
 {
     public readonly Finding $finding;
 
