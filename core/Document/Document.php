@@ -28,23 +28,23 @@ final readonly class Document
     public static function parse(string $text): self|array
     {
         if (strlen($text) > Limits::PACK) {
-            return [new Finding(Flaw::TooLarge, data: ['limit' => (string) Limits::PACK])];
+            return [new Finding(DocumentError::TooLarge, data: ['limit' => (string) Limits::PACK])];
         }
         $value = json_decode($text, true, Limits::DOCUMENT_NESTING, JSON_BIGINT_AS_STRING);
         if (is_array($value)) {
             $twice = DuplicateKeys::in($text);
             if ($twice !== []) {
-                return array_map(static fn (array $one): Finding => new Finding(Flaw::KeyTwice, null, $one[0], ['key' => $one[1]]), $twice);
+                return array_map(static fn (array $one): Finding => new Finding(DocumentError::KeyTwice, null, $one[0], ['key' => $one[1]]), $twice);
             }
         }
         if ($value === null && ! str_starts_with(ltrim($text), '{') && trim($text) !== 'null') {
             try {
                 $value = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE);
             } catch (ParseException $exception) {
-                return [new Finding(Flaw::NotReadable, data: ['why' => rtrim($exception->getMessage(), '.')])];
+                return [new Finding(DocumentError::NotReadable, data: ['why' => rtrim($exception->getMessage(), '.')])];
             }
         } elseif ($value === null && json_last_error() !== JSON_ERROR_NONE) {
-            return [new Finding(Flaw::NotReadable, data: ['why' => json_last_error_msg()])];
+            return [new Finding(DocumentError::NotReadable, data: ['why' => json_last_error_msg()])];
         }
 
         return new self($value, '', new Findings);
@@ -78,12 +78,12 @@ final readonly class Document
         foreach (array_keys($this->entries()) as $key) {
             if (! in_array((string) $key, $known, true)) {
                 $nearest = Nearest::to((string) $key, $known);
-                $this->at((string) $key)->flaw(Flaw::UnknownKey, ['key' => (string) $key] + ($nearest === null ? [] : ['nearest' => $nearest]));
+                $this->at((string) $key)->flaw(DocumentError::UnknownKey, ['key' => (string) $key] + ($nearest === null ? [] : ['nearest' => $nearest]));
             }
         }
         foreach ($required as $key) {
             if (! $this->has($key)) {
-                $this->flaw(Flaw::MissingKey, ['key' => $key]);
+                $this->flaw(DocumentError::MissingKey, ['key' => $key]);
             }
         }
 
@@ -94,10 +94,10 @@ final readonly class Document
     public function format(string $format, string $name, array $versions = [1]): self
     {
         if (! $this->isObject() || ($this->entries()['format'] ?? null) !== $format) {
-            $this->flaw(Flaw::WrongFormat, ['wanted' => $name, 'format' => $format, 'version' => (string) max($versions)]);
+            $this->flaw(DocumentError::WrongFormat, ['wanted' => $name, 'format' => $format, 'version' => (string) max($versions)]);
         } elseif (! in_array($this->entries()['version'] ?? null, $versions, true)) {
             $version = $this->entries()['version'] ?? 'none';
-            $this->at('version')->flaw(Flaw::WrongVersion, ['version' => is_scalar($version) ? (string) $version : '?', 'known' => (string) max($versions)]);
+            $this->at('version')->flaw(DocumentError::WrongVersion, ['version' => is_scalar($version) ? (string) $version : '?', 'known' => (string) max($versions)]);
         }
 
         return $this;
@@ -135,7 +135,7 @@ final readonly class Document
             if (preg_match(self::NAME, (string) $key) === 1) {
                 $named[(string) $key] = $value;
             } elseif ($this->isObject()) {
-                $value->flaw(Flaw::NotAName, ['value' => mb_substr((string) $key, 0, 60)]);
+                $value->flaw(DocumentError::NotAName, ['value' => mb_substr((string) $key, 0, 60)]);
             }
         }
 
@@ -151,7 +151,7 @@ final readonly class Document
             return [];
         }
         if (count($this->value) > $most) {
-            $this->flaw(Flaw::TooMany, ['limit' => (string) $most]);
+            $this->flaw(DocumentError::TooMany, ['limit' => (string) $most]);
         }
         $items = [];
         foreach (array_keys(array_slice($this->value, 0, $most)) as $index) {
@@ -169,7 +169,7 @@ final readonly class Document
             return '';
         }
         if (mb_strlen($this->value) > $longest) {
-            $this->flaw(Flaw::TextTooLong, ['limit' => (string) $longest]);
+            $this->flaw(DocumentError::TextTooLong, ['limit' => (string) $longest]);
         }
 
         return mb_scrub($this->value);
@@ -183,7 +183,7 @@ final readonly class Document
             return $least;
         }
         if ($this->value < $least || $this->value > $most) {
-            $this->flaw(Flaw::OutOfRange, ['value' => (string) $this->value, 'least' => (string) $least, 'most' => (string) $most]);
+            $this->flaw(DocumentError::OutOfRange, ['value' => (string) $this->value, 'least' => (string) $least, 'most' => (string) $most]);
         }
 
         return max($least, min($most, $this->value));
@@ -234,14 +234,14 @@ final readonly class Document
     /** @param  list<string>  $known */
     public function notOneOf(string $value, array $known): void
     {
-        $this->flaw(Flaw::NotOneOf, ['value' => $value, 'known' => implode(', ', $known)]);
+        $this->flaw(DocumentError::NotOneOf, ['value' => $value, 'known' => implode(', ', $known)]);
     }
 
     public function name(): string
     {
         $name = $this->text(60);
         if (is_string($this->value) && preg_match(self::NAME, $name) !== 1) {
-            $this->flaw(Flaw::NotAName, ['value' => $name]);
+            $this->flaw(DocumentError::NotAName, ['value' => $name]);
         }
 
         return $name;
@@ -252,7 +252,7 @@ final readonly class Document
     {
         $id = $this->text(60);
         if (is_string($this->value) && preg_match('/^[^\p{C}\p{Z}]++$/Du', $id) !== 1) {
-            $this->flaw(Flaw::NotAnId, ['value' => $id]);
+            $this->flaw(DocumentError::NotAnId, ['value' => $id]);
         }
 
         return $id;
@@ -262,7 +262,7 @@ final readonly class Document
     {
         $trigger = $this->text(60);
         if (is_string($this->value) && preg_match('/^[^\s\p{Z}\p{C}\[\]]++$/Du', $trigger) !== 1) {
-            $this->flaw(Flaw::NotATrigger, ['value' => $trigger]);
+            $this->flaw(DocumentError::NotATrigger, ['value' => $trigger]);
         }
 
         return $trigger;
@@ -273,14 +273,14 @@ final readonly class Document
         $text = $this->text(40);
         $moment = Moment::fromIso($text);
         if ($moment === null && is_string($this->value)) {
-            $this->flaw(Flaw::NotAMoment, ['value' => $text]);
+            $this->flaw(DocumentError::NotAMoment, ['value' => $text]);
         }
 
         return $moment ?? new Moment(0);
     }
 
     /** @param  array<string, string>  $data */
-    public function flaw(Flaw $flaw, array $data): void
+    public function flaw(DocumentError $flaw, array $data): void
     {
         $this->findings->all[] = new Finding($flaw, null, $this->pointer, $data);
     }
@@ -301,9 +301,9 @@ final readonly class Document
             $one = $read($item);
             $folded = Fold::caseless($one->name);
             if (isset($named[$folded])) {
-                $item->at('name')->flaw(Flaw::NameTwice, ['value' => $one->name]);
+                $item->at('name')->flaw(DocumentError::NameTwice, ['value' => $one->name]);
             } elseif (isset($ids[Fold::caseless($one->id)])) {
-                $item->at($item->has('id') ? 'id' : 'name')->flaw(Flaw::IdTwice, ['value' => $one->id]);
+                $item->at($item->has('id') ? 'id' : 'name')->flaw(DocumentError::IdTwice, ['value' => $one->id]);
             }
             $ids[Fold::caseless($one->id)] = true;
             $named[$folded] = $one;
@@ -330,7 +330,7 @@ final readonly class Document
 
     private function wrongKind(string $wanted): void
     {
-        $this->flaw(Flaw::WrongKind, ['wanted' => $wanted, 'found' => match (true) {
+        $this->flaw(DocumentError::WrongKind, ['wanted' => $wanted, 'found' => match (true) {
             $this->value === null => 'nothing',
             is_bool($this->value) => 'true or false',
             is_int($this->value) || is_float($this->value) => 'a number',

@@ -32,7 +32,7 @@ final class LevelFormat
         $rule->object(['any_of', 'at_least']);
         $anyOf = $rule->has('any_of') ? self::readAll($rule->at('any_of')) : [];
         if ($rule->has('any_of') && $anyOf === []) {
-            $rule->at('any_of')->flaw(Flaw::NothingChosen, []);
+            $rule->at('any_of')->flaw(DocumentError::NothingChosen, []);
         }
 
         return new LevelRule(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Format;
 
 use SilverParrot\Document\Document;
-use SilverParrot\Document\Flaw;
+use SilverParrot\Document\DocumentError;
 use SilverParrot\Document\LevelFormat;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\LevelRule;
@@ -18,11 +18,11 @@ final class EmoteFormat
         $emote->object(['id', 'word', 'picture', 'levels'], ['word']);
         $word = $emote->at('word')->text(40);
         if (! Emote::isWord($word)) {
-            $emote->at('word')->flaw(Flaw::NotAnEmote, ['value' => $word]);
+            $emote->at('word')->flaw(DocumentError::NotAnEmote, ['value' => $word]);
         }
         $picture = $emote->has('picture') ? $emote->at('picture')->text(Emote::LONGEST_PICTURE) : '';
         if ($picture !== '' && ! Emote::isPicture($picture)) {
-            $emote->at('picture')->flaw(Flaw::NotAPicture, []);
+            $emote->at('picture')->flaw(DocumentError::NotAPicture, []);
             $picture = '';
         }
 

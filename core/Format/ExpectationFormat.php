@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Format;
 
 use SilverParrot\Document\Document;
-use SilverParrot\Document\Flaw;
+use SilverParrot\Document\DocumentError;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Source\Limits;
@@ -21,7 +21,7 @@ final class ExpectationFormat
             $item->object(['key', 'value'], ['key', 'value']);
             $id = implode("\x1F", array_map(static fn (Document $part): string => $part->text(200), $item->at('key')->items(3)));
             if (Key::fromId($id) === null) {
-                $item->at('key')->flaw(Flaw::WrongKind, ['wanted' => 'a kind, a name and an owner', 'found' => 'something else']);
+                $item->at('key')->flaw(DocumentError::WrongKind, ['wanted' => 'a kind, a name and an owner', 'found' => 'something else']);
 
                 continue;
             }

@@ -9,7 +9,7 @@ use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Zones;
 use SilverParrot\Document\Document;
-use SilverParrot\Document\Flaw;
+use SilverParrot\Document\DocumentError;
 use SilverParrot\Document\LevelFormat;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
@@ -108,7 +108,7 @@ final class PackFormat
             $read[] = $command = CommandFormat::read($one);
             // What has no id of its own is told apart by its trigger; two of those are found as such.
             if ($one->has('id') && isset($ids[$command->id])) {
-                $one->at('id')->flaw(Flaw::IdTwice, ['value' => $command->id]);
+                $one->at('id')->flaw(DocumentError::IdTwice, ['value' => $command->id]);
             }
             $ids[$command->id] = true;
         }
@@ -132,12 +132,12 @@ final class PackFormat
         $channel->object(['login', 'name', 'language', 'zone'], ['login', 'name']);
         $zone = $channel->has('zone') ? $channel->at('zone')->text(60) : 'UTC';
         if (! Zones::isKnown($zone)) {
-            $channel->at('zone')->flaw(Flaw::NotAZone, ['value' => $zone]);
+            $channel->at('zone')->flaw(DocumentError::NotAZone, ['value' => $zone]);
             $zone = 'UTC';
         }
         $language = $channel->has('language') ? $channel->at('language')->text(20) : 'en';
         if (! Languages::isKnown($language)) {
-            $channel->at('language')->flaw(Flaw::NotALanguage, ['value' => $language]);
+            $channel->at('language')->flaw(DocumentError::NotALanguage, ['value' => $language]);
             $language = 'en';
         }
 
@@ -238,7 +238,7 @@ final class PackFormat
                 $rank->object(['at', 'name'], ['at', 'name']);
                 $least = $rank->at('at')->whole(0, Limits::COUNTER);
                 if (isset($ranks[$least])) {
-                    $rank->at('at')->flaw(Flaw::RankTwice, ['value' => (string) $least]);
+                    $rank->at('at')->flaw(DocumentError::RankTwice, ['value' => (string) $least]);
                 }
                 $ranks[$least] = $rank->at('name')->text(60);
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Format;
 
 use SilverParrot\Document\Document;
-use SilverParrot\Document\Flaw;
+use SilverParrot\Document\DocumentError;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Step;
@@ -25,7 +25,7 @@ final class ResponseFormat
             return Say::response($response->at('text')->text(Limits::SOURCE), $weight, $id);
         }
         if ($response->has('text')) {
-            $response->at('text')->flaw(Flaw::UnknownKey, ['key' => 'text']);
+            $response->at('text')->flaw(DocumentError::UnknownKey, ['key' => 'text']);
         }
 
         return new CommandResponse(array_map(StepFormat::read(...), $response->at('steps')->items(self::STEPS)), $weight, $id);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal;
 
 use SilverParrot\Document\Document;
-use SilverParrot\Document\Flaw;
+use SilverParrot\Document\DocumentError;
 use SilverParrot\Document\LevelFormat;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Quote;
@@ -104,6 +104,6 @@ final class MemoryFormat
 
     private static function unknown(Document $value, string $name): void
     {
-        $value->flaw(Flaw::UnknownKey, ['key' => $name]);
+        $value->flaw(DocumentError::UnknownKey, ['key' => $name]);
     }
 }

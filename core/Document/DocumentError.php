@@ -8,7 +8,7 @@ use SilverParrot\Source\FindingKind;
 use SilverParrot\Source\Severity;
 
 /** What can be wrong with a document, before anybody asks what its responses say. */
-enum Flaw: string implements FindingKind
+enum DocumentError: string implements FindingKind
 {
     case NotReadable = 'not-readable';
     case TooLarge = 'too-large';
