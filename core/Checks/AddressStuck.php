@@ -9,7 +9,7 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
 /** An address with a sign or a word stuck to its end or its beginning. Silent on a full stop, comma or bracket that ends a sentence where chats leave it out: only “.” and “,” right behind a path are known to break links. */
-final readonly class AddressStuck extends Concern
+final readonly class AddressStuck extends AbstractCheck
 {
     public function code(): string
     {

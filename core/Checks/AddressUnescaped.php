@@ -9,7 +9,7 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
 /** A slot inside an address without the filter “url”. Silent on whole numbers, and where the address only begins behind the slot. */
-final readonly class AddressUnescaped extends Concern
+final readonly class AddressUnescaped extends AbstractCheck
 {
     public function code(): string
     {

@@ -9,7 +9,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
 /** An alias that is the trigger or another alias of the same command. Silent on every other. */
-final readonly class AliasOfItself extends Concern
+final readonly class AliasOfItself extends AbstractCheck
 {
     public function code(): string
     {

@@ -9,7 +9,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A text whose shortest form is longer than the chat takes. Silent where it only can be. */
-final readonly class AlwaysTooLong extends Concern
+final readonly class AlwaysTooLong extends AbstractCheck
 {
     public function code(): string
     {

@@ -10,7 +10,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** What can be nothing, in a sentence without an “or”: words that were not typed, nobody named, an occasion that never was, a field nobody filled in, a stream that is off. Silent inside a [when …] that asks for it, behind a filter “default” or “quiet”, behind a verb that needs it, with “as”, in refusal texts, on details of the channel itself, and where nothing else is said. */
-final readonly class CanBeNothing extends Concern
+final readonly class CanBeNothing extends AbstractCheck
 {
     public function code(): string
     {

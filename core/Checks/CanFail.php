@@ -16,7 +16,7 @@ use SilverParrot\Source\Span;
 use SilverParrot\Value\GapReason;
 
 /** What can fail while it is said: a look-up without an answer, a division by what may be 0, a number that may be none. Silent where an “or” or “default” stands behind it, inside a [when …] that asks for it, where the command has a text for when it fails, and on details of the channel and of people, without which the whole service is down, and on one “url”, which only a line of nothing but emoji makes too long. */
-final readonly class CanFail extends Concern
+final readonly class CanFail extends AbstractCheck
 {
     public function code(): string
     {

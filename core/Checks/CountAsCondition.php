@@ -10,7 +10,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A counter or another number alone as a condition. Silent on texts and on what can be nothing. */
-final readonly class CountAsCondition extends Concern
+final readonly class CountAsCondition extends AbstractCheck
 {
     public function code(): string
     {

@@ -9,7 +9,7 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
 /** A written day, or a year behind “until”, “by” or “before”, that is over. Silent where nobody says what day it is, on years alone, and on days to come. */
-final readonly class DayThatHasPassed extends Concern
+final readonly class DayThatHasPassed extends AbstractCheck
 {
     public function code(): string
     {

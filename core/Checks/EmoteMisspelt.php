@@ -11,7 +11,7 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
 /** A word that is almost an emote: in other letters of case, or a slip away from one. Silent on words of fewer than five letters, on emotes themselves, and where the word is one of another emote. */
-final readonly class EmoteMisspelt extends Concern
+final readonly class EmoteMisspelt extends AbstractCheck
 {
     private const SHORTEST = 5;
 

@@ -10,7 +10,7 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
 /** An emote that the account which speaks may not use. Silent on what the streamer says, who may use all. */
-final readonly class EmoteNotForThem extends Concern
+final readonly class EmoteNotForThem extends AbstractCheck
 {
     public function code(): string
     {

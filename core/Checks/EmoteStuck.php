@@ -9,7 +9,7 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
 /** The word of an emote with something stuck to it: a sign, a letter, a slot. Silent where it stands between spaces. */
-final readonly class EmoteStuck extends Concern
+final readonly class EmoteStuck extends AbstractCheck
 {
     public function code(): string
     {

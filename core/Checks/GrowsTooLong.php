@@ -15,7 +15,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A reply that gets longer than the chat takes because a viewer decides how long it is: their words, what they keep in a field. Silent where a filter “cut” sees to it, where the longest still fits, and on what is written into an address: there a letter of some scripts becomes nine, and a limit that holds for all would be none for most. */
-final readonly class GrowsTooLong extends Concern
+final readonly class GrowsTooLong extends AbstractCheck
 {
     /** Cut shorter than this, words are no longer worth saying. */
     private const SHORT = 40;

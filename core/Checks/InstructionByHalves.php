@@ -11,7 +11,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A slot in the first word of a reply that begins with a mark of instructions: `/[words]`. Silent where a space stands between. */
-final readonly class InstructionByHalves extends Concern
+final readonly class InstructionByHalves extends AbstractCheck
 {
     public function code(): string
     {

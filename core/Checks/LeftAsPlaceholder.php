@@ -9,7 +9,7 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
 /** A text that somebody meant to fill in later. Silent inside slots, and on three dots. */
-final readonly class LeftAsPlaceholder extends Concern
+final readonly class LeftAsPlaceholder extends AbstractCheck
 {
     public function code(): string
     {

@@ -14,7 +14,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A name that is given in one branch of a choice and used outside of it. Silent where an “or” stands behind it, or a [when …] asks for it. */
-final readonly class NameFromBranch extends Concern
+final readonly class NameFromBranch extends AbstractCheck
 {
     public function code(): string
     {

@@ -11,7 +11,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A name given with “as” that the rest of the response does not use. Silent where any branch uses it. */
-final readonly class NameNeverUsed extends Concern
+final readonly class NameNeverUsed extends AbstractCheck
 {
     public function code(): string
     {

@@ -15,7 +15,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A condition whose answer is known before anybody says a line: from floors and ceilings, what a roll can be, the levels there are, kinds that never are the same, what an earlier branch has taken. Silent on everything that a line, memory or the service decides, and on a constant alone. */
-final readonly class NeverHolds extends Concern
+final readonly class NeverHolds extends AbstractCheck
 {
     public function code(): string
     {

@@ -10,7 +10,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A command for everyone without any cooldown. Silent where only some levels may use it, and where it is switched off. */
-final readonly class NoCooldown extends Concern
+final readonly class NoCooldown extends AbstractCheck
 {
     public function code(): string
     {

@@ -9,7 +9,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** Facts, lists, counters, occasions and fields that no response names. Silent on fields that hold what a rehearsal’s cast has, and in a pack without commands. */
-final readonly class NothingDeclaredUsed extends Concern implements AcrossCommands
+final readonly class NothingDeclaredUsed extends AbstractCheck implements AcrossCommands
 {
     public function code(): string
     {

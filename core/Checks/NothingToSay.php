@@ -10,7 +10,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
 /** A command that is switched on says something. Silent on one that is switched off: it may be half written. */
-final readonly class NothingToSay extends Concern
+final readonly class NothingToSay extends AbstractCheck
 {
     public function code(): string
     {

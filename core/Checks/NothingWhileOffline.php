@@ -10,7 +10,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A command for while the stream is offline that names what there is only while it is live. Silent where it is for both. */
-final readonly class NothingWhileOffline extends Concern
+final readonly class NothingWhileOffline extends AbstractCheck
 {
     private const ONLY_LIVE = ['channel.uptime', 'channel.started'];
 

@@ -14,7 +14,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** An “or” with a comparison on its right side alone. Silent where both sides are comparisons, and with parentheses. */
-final readonly class OrBesideComparison extends Concern
+final readonly class OrBesideComparison extends AbstractCheck
 {
     public function code(): string
     {

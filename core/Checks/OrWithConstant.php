@@ -14,7 +14,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A comparison with a constant behind its “or”. Silent on comparisons on both sides. */
-final readonly class OrWithConstant extends Concern
+final readonly class OrWithConstant extends AbstractCheck
 {
     public function code(): string
     {

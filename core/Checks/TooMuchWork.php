@@ -10,7 +10,7 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
 /** Filters that together can take longer than one reply may. Silent where even the longest line leaves it time. */
-final readonly class TooMuchWork extends Concern
+final readonly class TooMuchWork extends AbstractCheck
 {
     public function code(): string
     {

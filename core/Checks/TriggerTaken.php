@@ -9,7 +9,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
 /** A trigger or alias sets off one command only. Silent on triggers of one’s own. */
-final readonly class TriggerTaken extends Concern implements AcrossCommands
+final readonly class TriggerTaken extends AbstractCheck implements AcrossCommands
 {
     public function code(): string
     {

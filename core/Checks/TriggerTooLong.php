@@ -8,7 +8,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A trigger that nobody can remember. Silent where a shorter alias is there, and on commands that are not on the public list. */
-final readonly class TriggerTooLong extends Concern
+final readonly class TriggerTooLong extends AbstractCheck
 {
     public function code(): string
     {

@@ -16,7 +16,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
 /** A reply that begins with what people typed. Silent behind any text, and on names of people, which hold no such marks. */
-final readonly class TypedTextLeads extends Concern
+final readonly class TypedTextLeads extends AbstractCheck
 {
     public function code(): string
     {

@@ -15,7 +15,7 @@ use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Severity;
 
 /** A category that is compared with and that the streaming service does not have. Silent where its categories are not known. */
-final readonly class UnknownCategory extends Concern
+final readonly class UnknownCategory extends AbstractCheck
 {
     public function code(): string
     {

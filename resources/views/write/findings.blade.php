@@ -41,7 +41,7 @@
         <section class="page facing" id="right-page" aria-label="Why it is said">
             <div class="page-head"><h2>Why it is said</h2></div>
             <ul class="ruled">
-                @forelse (collect($groups)->flatMap(fn (array $group) => $group['findings'])->map(fn ($finding) => $finding->kind)->filter(fn ($kind) => $kind instanceof SilverParrot\Checks\Concern)->unique(fn ($kind) => $kind->code()) as $kind)
+                @forelse (collect($groups)->flatMap(fn (array $group) => $group['findings'])->map(fn ($finding) => $finding->kind)->filter(fn ($kind) => $kind instanceof SilverParrot\Checks\AbstractCheck)->unique(fn ($kind) => $kind->code()) as $kind)
                     <li><b>{{ str_replace('-', ' ', $kind->code()) }}</b> {{ strtr($kind->reason(), ['{never}' => 'never']) }}</li>
                 @empty
                     <li>Checks read the pack as it is written, without running it. What they find stands beside the text while you write, on the list of commands, here, and before you publish.</li>

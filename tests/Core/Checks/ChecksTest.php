@@ -7,8 +7,8 @@ namespace Tests\Core\Checks;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Level;
+use SilverParrot\Checks\AbstractCheck;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Checks\Concern;
 use SilverParrot\Checks\Surroundings;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
@@ -253,7 +253,7 @@ final class ChecksTest extends TestCase
     {
         $codes = [];
         foreach (Checks::all() as $check) {
-            if ($check instanceof Concern) {
+            if ($check instanceof AbstractCheck) {
                 $codes[] = $check->code();
                 foreach ([$check->sentence(), $check->mend(), $check->reason()] as $said) {
                     self::assertMatchesRegularExpression('/^[\p{Lu}“{].*\.$/su', $said, $check->code());
