@@ -9,8 +9,8 @@ use App\Models\Command as Row;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
 use Illuminate\Database\Eloquent\Collection;
+use SilverParrot\Checks\CheckContext;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Checks\Looked;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
@@ -43,7 +43,7 @@ final readonly class Findings
         $groups = array_filter($found->byCommand, static fn (array $findings): bool => $findings !== []);
         // What looks across commands needs all of them, and costs little.
         $numbers = array_keys($commands);
-        $across = $found->left > 0 ? [] : Checks::look(Looked::before($names->withCommands(array_values($commands)), $channel->surroundings(), $found->used), Checks::acrossCommands());
+        $across = $found->left > 0 ? [] : Checks::look(CheckContext::before($names->withCommands(array_values($commands)), $channel->surroundings(), $found->used), Checks::acrossCommands());
         foreach ($across as $finding) {
             $index = preg_match('#^/commands/(\d+)/#', $finding->at, $at) === 1 ? (int) $at[1] : -1;
             $groups[$numbers[$index] ?? 0][] = $index < 0 ? $finding : new Finding($finding->kind, $finding->span, substr($finding->at, strlen("/commands/$index")), $finding->data, $finding->replacement);

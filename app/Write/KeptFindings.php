@@ -7,8 +7,8 @@ namespace App\Write;
 use App\Models\Channel;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
+use SilverParrot\Checks\CheckContext;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Checks\Looked;
 use SilverParrot\Checks\NotLookedAt;
 use SilverParrot\Checks\Surroundings;
 use SilverParrot\Format\CommandFormat;
@@ -80,7 +80,7 @@ final readonly class KeptFindings
     /** @return array{named: list<string>, findings: list<Finding>} */
     private function look(Command $command, Pack $names, Surroundings $around): array
     {
-        $looked = Looked::at($names->withCommands([$command]), $around, $this->prepared);
+        $looked = CheckContext::at($names->withCommands([$command]), $around, $this->prepared);
 
         return ['named' => array_map(strval(...), array_keys($looked->used)), 'findings' => Checks::alone(Checks::look($looked, Checks::ofEach()))];
     }

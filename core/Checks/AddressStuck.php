@@ -36,7 +36,7 @@ final readonly class AddressStuck extends AbstractCheck
         return 'A chat makes a link of everything up to the next space, and the link leads nowhere.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

@@ -36,7 +36,7 @@ final readonly class AddressUnescaped extends AbstractCheck
         return 'What people type has spaces and signs that mean something else in an address.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

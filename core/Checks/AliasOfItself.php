@@ -36,7 +36,7 @@ final readonly class AliasOfItself extends AbstractCheck
         return 'A word that sets the command off already does nothing more as an alias.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {

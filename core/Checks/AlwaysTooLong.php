@@ -36,7 +36,7 @@ final readonly class AlwaysTooLong extends AbstractCheck
         return 'Nobody ever reads its end.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         $limit = (new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters() ?? PHP_INT_MAX;

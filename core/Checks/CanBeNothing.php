@@ -37,7 +37,7 @@ final readonly class CanBeNothing extends AbstractCheck
         return '“Ahoy !” is what people see then.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

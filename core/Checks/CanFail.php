@@ -43,7 +43,7 @@ final readonly class CanFail extends AbstractCheck
         return 'Whoever asked waits for an answer, and takes the command for broken.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

@@ -10,5 +10,5 @@ use SilverParrot\Source\Finding;
 interface Check
 {
     /** @return list<Finding> */
-    public function look(Looked $at): array;
+    public function look(CheckContext $at): array;
 }

@@ -53,7 +53,7 @@ final class Checks
     /** @return list<Finding> */
     public static function of(Pack $pack, Surroundings $around = new Surroundings, Prepared $prepared = new Prepared): array
     {
-        return self::look(Looked::at($pack, $around, $prepared), self::all());
+        return self::look(CheckContext::at($pack, $around, $prepared), self::all());
     }
 
     /**
@@ -62,7 +62,7 @@ final class Checks
      * @param  list<Check>  $checks
      * @return list<Finding>
      */
-    public static function look(Looked $looked, array $checks): array
+    public static function look(CheckContext $looked, array $checks): array
     {
         $findings = [];
         foreach ($checks as $check) {
@@ -108,7 +108,7 @@ final class Checks
      */
     public static function ofCommand(Command $command, Pack $names, Surroundings $around = new Surroundings, Prepared $prepared = new Prepared): array
     {
-        return self::alone(self::look(Looked::at($names->withCommands([$command]), $around, $prepared), self::all()));
+        return self::alone(self::look(CheckContext::at($names->withCommands([$command]), $around, $prepared), self::all()));
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class CountAsCondition extends AbstractCheck
         return '“when” asks whether there is a value.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

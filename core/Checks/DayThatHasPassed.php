@@ -40,7 +40,7 @@ final readonly class DayThatHasPassed extends AbstractCheck
 
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         $today = $at->around->now?->in($at->pack->channel->zone)->format('Y-m-d') ?? '';

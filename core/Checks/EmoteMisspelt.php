@@ -40,7 +40,7 @@ final readonly class EmoteMisspelt extends AbstractCheck
         return 'Emotes are shown only where they are written letter for letter.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $words = array_column($at->pack->emotes, 'word', 'word');
         $findings = [];

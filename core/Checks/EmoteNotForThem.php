@@ -37,7 +37,7 @@ final readonly class EmoteNotForThem extends AbstractCheck
         return 'Where the account may not use it, the chat shows its letters.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

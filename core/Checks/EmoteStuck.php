@@ -36,7 +36,7 @@ final readonly class EmoteStuck extends AbstractCheck
         return 'A chat shows its letters then, and not its picture.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         $words = array_column($at->pack->emotes, 'word', 'word');

@@ -45,7 +45,7 @@ final readonly class GrowsTooLong extends AbstractCheck
         return 'The end of the sentence is lost, and with it what you wanted to say.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         $room = new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot);

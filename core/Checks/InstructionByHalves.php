@@ -38,7 +38,7 @@ final readonly class InstructionByHalves extends AbstractCheck
         return 'Whoever fills the slot would choose what the chat is told to do.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

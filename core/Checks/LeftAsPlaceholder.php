@@ -46,7 +46,7 @@ final readonly class LeftAsPlaceholder extends AbstractCheck
         '/\bhttps?:\/\/(?:www\.)?(?:example\.(?:com|org|net)|your-?[A-Za-z]{0,20}\.[A-Za-z]{2,20})\b/iu',
     ];
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

@@ -41,7 +41,7 @@ final readonly class NameFromBranch extends AbstractCheck
         return 'The branch that is not taken leaves a hole here.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

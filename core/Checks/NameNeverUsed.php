@@ -38,7 +38,7 @@ final readonly class NameNeverUsed extends AbstractCheck
         return 'A name that nothing uses is most often a slip in the other place.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

@@ -42,7 +42,7 @@ final readonly class NeverHolds extends AbstractCheck
         return 'One of the texts behind it is {never} said.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {
@@ -57,7 +57,7 @@ final readonly class NeverHolds extends AbstractCheck
     }
 
     /** @return list<Finding> */
-    private function in(Choice $choice, ReadText $text, Looked $at): array
+    private function in(Choice $choice, ReadText $text, CheckContext $at): array
     {
         $conditions = $choice->values();
         $findings = [];

@@ -37,7 +37,7 @@ final readonly class NoCooldown extends AbstractCheck
         return 'One bored viewer is enough to fill the chat with it.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {

@@ -38,7 +38,7 @@ final readonly class NothingDeclaredUsed extends AbstractCheck implements Across
 
     private const KINDS = ['fact' => 'facts', 'list' => 'lists', 'counter' => 'counters', 'occasion' => 'occasions', 'goods' => 'goods'];
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $used = $at->used;
         $findings = [];

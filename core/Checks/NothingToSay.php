@@ -37,7 +37,7 @@ final readonly class NothingToSay extends AbstractCheck
         return 'Whoever types it waits for an answer.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {

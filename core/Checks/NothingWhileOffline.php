@@ -39,7 +39,7 @@ final readonly class NothingWhileOffline extends AbstractCheck
         return 'A slot that never has a value leaves a hole in the sentence.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

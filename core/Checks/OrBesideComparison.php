@@ -41,7 +41,7 @@ final readonly class OrBesideComparison extends AbstractCheck
         return '“a or b is c” means “a, or else whether b is c”.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

@@ -41,7 +41,7 @@ final readonly class OrWithConstant extends AbstractCheck
         return '“is "A" or "B"” asks for A, and else takes B, which is there.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

@@ -7,7 +7,7 @@ namespace SilverParrot\Checks;
 /** Every response of every command can be read, and every name in it is there. Silent where all is. */
 final readonly class ResponsesReadable implements Check
 {
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

@@ -37,7 +37,7 @@ final readonly class TooMuchWork extends AbstractCheck
         return 'A reply that takes long would hold up all others.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

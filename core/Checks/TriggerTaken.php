@@ -36,7 +36,7 @@ final readonly class TriggerTaken extends AbstractCheck implements AcrossCommand
         return 'The first command that has a trigger is the one that hears it.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         $owners = [];

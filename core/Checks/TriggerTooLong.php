@@ -37,7 +37,7 @@ final readonly class TriggerTooLong extends AbstractCheck
 
     private const MOST = 15;
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {

@@ -43,7 +43,7 @@ final readonly class TypedTextLeads extends AbstractCheck
         return 'Otherwise anybody could speak to the chat, or to another talker, in the parrot’s name.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->texts as $text) {

@@ -42,7 +42,7 @@ final readonly class UnknownCategory extends AbstractCheck
         return 'Compared with a category that never is, the condition never holds.';
     }
 
-    public function look(Looked $at): array
+    public function look(CheckContext $at): array
     {
         $known = array_map(Fold::caseless(...), $at->around->categories);
         $findings = [];

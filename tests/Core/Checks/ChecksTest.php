@@ -47,12 +47,12 @@ final class ChecksTest extends TestCase
         $pack = new Pack(World::pack()->channel, commands: [Say::on('!a', '[caler]')]);
         $broken = new class implements \SilverParrot\Checks\Check
         {
-            public function look(\SilverParrot\Checks\Looked $at): array
+            public function look(\SilverParrot\Checks\CheckContext $at): array
             {
                 throw new \TypeError('an int was expected');
             }
         };
-        $found = Checks::look(\SilverParrot\Checks\Looked::at($pack, new Surroundings), [$broken, ...Checks::all()]);
+        $found = Checks::look(\SilverParrot\Checks\CheckContext::at($pack, new Surroundings), [$broken, ...Checks::all()]);
         self::assertSame('not-looked-at', $found[0]->kind->code());
         self::assertStringContainsString('ChecksTest.php', $found[0]->sentence());
         self::assertContains('unknown-name', array_map(static fn (Finding $one): string => $one->kind->code(), $found));

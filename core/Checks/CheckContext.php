@@ -10,7 +10,7 @@ use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Prepared;
 
 /** What checks look at: a pack, its responses read once for all of them, and what is around it. */
-final readonly class Looked
+final readonly class CheckContext
 {
     /**
      * @param  list<ReadText>  $texts
