@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Checks\Surroundings;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 
@@ -20,7 +20,7 @@ final class CheckCommand extends CoreCommand
     public function handle(): int
     {
         [$pack, $flaws] = $this->pack($this->argument('pack'));
-        $findings = [...$flaws, ...Checks::of($pack, Surroundings::at(Moment::of(now())))];
+        $findings = [...$flaws, ...Checks::of($pack, CheckEnvironment::at(Moment::of(now())))];
         if ($this->option('json') === true) {
             $this->json(['findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings)]);
         } else {

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use SilverParrot\Chat\ChatProfile;
-use SilverParrot\Checks\Surroundings;
+use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Value\Moment;
 
 /**
@@ -58,11 +58,11 @@ final class Channel extends Model
     }
 
     /** What checks of its pack know besides the pack. */
-    public function surroundings(): Surroundings
+    public function surroundings(): CheckEnvironment
     {
         $categories = $this->details['categories'] ?? '';
 
-        return new Surroundings(Moment::of(now()), $this->profile(), is_string($categories) && $categories !== '' ? explode("\n", $categories) : []);
+        return new CheckEnvironment(Moment::of(now()), $this->profile(), is_string($categories) && $categories !== '' ? explode("\n", $categories) : []);
     }
 
     /** In plain words, how the parrot stands in this channel's chat. */

@@ -8,9 +8,9 @@ use App\Models\Channel;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
 use SilverParrot\Checks\CheckContext;
+use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Checks\NotLookedAt;
-use SilverParrot\Checks\Surroundings;
 use SilverParrot\Format\CommandFormat;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Command;
@@ -78,7 +78,7 @@ final readonly class KeptFindings
     }
 
     /** @return array{named: list<string>, findings: list<Finding>} */
-    private function look(Command $command, Pack $names, Surroundings $around): array
+    private function look(Command $command, Pack $names, CheckEnvironment $around): array
     {
         $looked = CheckContext::at($names->withCommands([$command]), $around, $this->prepared);
 
@@ -176,7 +176,7 @@ final readonly class KeptFindings
     }
 
     /** @return list<mixed> */
-    private static function around(Surroundings $around): array
+    private static function around(CheckEnvironment $around): array
     {
         return [intdiv($around->now->millis ?? 0, 86_400_000), get_object_vars($around->profile), $around->categories];
     }

@@ -16,11 +16,11 @@ final readonly class CheckContext
      * @param  list<ReadText>  $texts
      * @param  array<string, true>  $used  what the texts name and change, "counter.planks"
      */
-    private function __construct(public Pack $pack, public array $texts, public Surroundings $around, public array $used)
+    private function __construct(public Pack $pack, public array $texts, public CheckEnvironment $around, public array $used)
     {
     }
 
-    public static function at(Pack $pack, Surroundings $around, Prepared $prepared = new Prepared): self
+    public static function at(Pack $pack, CheckEnvironment $around, Prepared $prepared = new Prepared): self
     {
         $texts = [];
         $lengths = Lengths::of($pack->channel);
@@ -44,7 +44,7 @@ final readonly class CheckContext
      *
      * @param  array<string, true>  $used
      */
-    public static function before(Pack $pack, Surroundings $around, array $used): self
+    public static function before(Pack $pack, CheckEnvironment $around, array $used): self
     {
         return new self($pack, [], $around, $used);
     }

@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Level;
 use SilverParrot\Checks\AbstractCheck;
+use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Checks\Surroundings;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
@@ -39,7 +39,7 @@ final class ChecksTest extends TestCase
     public function test_nothing_is_found_on_the_demo(): void
     {
         [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
-        self::assertSame([], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->sentence()}", Checks::of($pack, Surroundings::at(Moment::fromIso('2026-11-25')))));
+        self::assertSame([], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->sentence()}", Checks::of($pack, CheckEnvironment::at(Moment::fromIso('2026-11-25')))));
     }
 
     public function test_a_check_that_fails_says_so_and_hinders_no_other(): void
@@ -52,7 +52,7 @@ final class ChecksTest extends TestCase
                 throw new \TypeError('an int was expected');
             }
         };
-        $found = Checks::look(\SilverParrot\Checks\CheckContext::at($pack, new Surroundings), [$broken, ...Checks::all()]);
+        $found = Checks::look(\SilverParrot\Checks\CheckContext::at($pack, new CheckEnvironment), [$broken, ...Checks::all()]);
         self::assertSame('not-looked-at', $found[0]->kind->code());
         self::assertStringContainsString('ChecksTest.php', $found[0]->sentence());
         self::assertContains('unknown-name', array_map(static fn (Finding $one): string => $one->kind->code(), $found));
@@ -202,7 +202,7 @@ final class ChecksTest extends TestCase
     public function test_what_is_found_in_a_text_and_where_it_stays_silent(string $source, string $expected): void
     {
         $pack = World::pack()->withCommand(Say::on('!a', $source));
-        $found = array_values(array_filter(Checks::ofCommand($pack->commands[0], $pack, Surroundings::at(Moment::fromIso('2026-11-25'))), static fn (Finding $finding): bool => $finding->at === '/responses/0/text'));
+        $found = array_values(array_filter(Checks::ofCommand($pack->commands[0], $pack, CheckEnvironment::at(Moment::fromIso('2026-11-25'))), static fn (Finding $finding): bool => $finding->at === '/responses/0/text'));
         self::assertSame($expected, implode('; ', array_map(static fn (Finding $finding): string => rtrim("{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}".($finding->replacement === null ? '' : " {$finding->replacement}"), "\n"), $found)));
         foreach ($found as $finding) {
             self::assertMatchesRegularExpression('/^[^{}]*\.?$|\{(?:user|count)\}/', $finding->sentence(), 'nothing is left to fill in');
@@ -226,9 +226,9 @@ final class ChecksTest extends TestCase
     public function test_a_category_that_the_service_does_not_have_is_found_where_its_categories_are_known(): void
     {
         $pack = World::pack()->withCommand(Say::on('!a', '[when channel.category is "Plankng"]x[else when channel.category is one of "planking", "Sailing"]y[end][when caller.boat is "Plankng"]z[end]'));
-        $found = static fn (Surroundings $around): array => array_map(static fn (Finding $finding): string => "{$finding->span?->from} {$finding->replacement}", array_values(array_filter(Checks::of($pack, $around), static fn (Finding $finding): bool => $finding->kind->code() === 'unknown-category')));
-        self::assertSame(['26 "Planking"', '87 '], $found(new Surroundings(categories: ['Planking', 'Caulking'])));
-        self::assertSame([], $found(new Surroundings));
+        $found = static fn (CheckEnvironment $around): array => array_map(static fn (Finding $finding): string => "{$finding->span?->from} {$finding->replacement}", array_values(array_filter(Checks::of($pack, $around), static fn (Finding $finding): bool => $finding->kind->code() === 'unknown-category')));
+        self::assertSame(['26 "Planking"', '87 '], $found(new CheckEnvironment(categories: ['Planking', 'Caulking'])));
+        self::assertSame([], $found(new CheckEnvironment));
     }
 
     public function test_what_is_declared_and_never_used_is_found(): void

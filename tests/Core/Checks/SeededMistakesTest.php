@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Checks\Surroundings;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Pack;
@@ -101,8 +101,8 @@ final class SeededMistakesTest extends TestCase
         return $slipped;
     }
 
-    private static function around(): Surroundings
+    private static function around(): CheckEnvironment
     {
-        return Surroundings::at(Moment::fromIso(World::NOW));
+        return CheckEnvironment::at(Moment::fromIso(World::NOW));
     }
 }

@@ -9,8 +9,8 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
+use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Checks\Surroundings;
 use SilverParrot\Hearing\Sample;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Rehearsal;
@@ -26,7 +26,7 @@ final class SamplesTest extends TestCase
         foreach ([World::pack(), Pack::blank()] as $names) {
             foreach (Sample::cases() as $sample) {
                 $command = $sample->command($names);
-                $found = array_map(static fn (Finding $finding): string => $finding->sentence(), Checks::ofCommand($command, $names, Surroundings::at(Moment::fromIso(World::NOW))));
+                $found = array_map(static fn (Finding $finding): string => $finding->sentence(), Checks::ofCommand($command, $names, CheckEnvironment::at(Moment::fromIso(World::NOW))));
                 self::assertSame([], $found, $sample->value);
                 $pack = $names->withCommand($command);
                 foreach (['', ' @odo', ' for tea'] as $words) {

@@ -8,7 +8,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Value\Moment;
 
 /** What checks know besides the pack. */
-final readonly class Surroundings
+final readonly class CheckEnvironment
 {
     public ChatProfile $profile;
 
