@@ -12,7 +12,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
-use SilverParrot\Checks\Cases;
+use SilverParrot\Checks\ConditionSampler;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Rehearsal\Imagined;
@@ -106,7 +106,7 @@ final class GrammarTest extends TestCase
             $choice = $response->parts[0];
             self::assertInstanceOf(Choice::class, $choice);
             $prospect = Forecast::of($response, $pack, $profile, ['!say']);
-            [$holds] = Cases::of([$choice->branches[0]->condition], $prospect->values, $pack, $profile);
+            [$holds] = ConditionSampler::of([$choice->branches[0]->condition], $prospect->values, $pack, $profile);
             if ($holds === null) {
                 continue;
             }

@@ -43,7 +43,7 @@ use SilverParrot\World;
  * given every value at, below and above what it is compared with, as far as it can have them. What cannot be sampled may
  * hold or not, so an answer is never wrong, only missing. The conditions are asked as they are when something is said.
  */
-final class Cases
+final class ConditionSampler
 {
     /** Texts, and names of people, that nothing is compared with. */
     private const OTHERS = ['somebody', 'somebody_else'];
