@@ -7,7 +7,7 @@ namespace SilverParrot\Hearing;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
 use SilverParrot\Chat\Saying;
-use SilverParrot\Hearing\Gates\Closed;
+use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
@@ -29,7 +29,7 @@ final readonly class Outcome implements Turn
         public ?Command $command = null,
         public array $sayings = [],
         public array $changes = [],
-        public ?Closed $closed = null,
+        public ?GateRefusal $closed = null,
         public ?Failed $failed = null,
         public ?Trace $trace = null,
         public array $effects = [],

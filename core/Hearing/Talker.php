@@ -8,10 +8,10 @@ use LogicException;
 use SilverParrot\Chance\Weighted;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Event;
-use SilverParrot\Hearing\Gates\Closed;
 use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\FloodGate;
 use SilverParrot\Hearing\Gates\Gate;
+use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\Gates\Open;
 use SilverParrot\Hearing\Gates\Pending;
@@ -92,7 +92,7 @@ final readonly class Talker implements Parrot
         $needed = new Needed;
         $context = new Context($command, $event, $world);
         $open = self::stand([...GateSettings::gates($command->gates), ...$this->floods], $context, $needed, $trace);
-        if ($open instanceof Closed) {
+        if ($open instanceof GateRefusal) {
             return $this->refuse($open, $context, $scene, $trace);
         }
         $kept = new Overlay($world->memory);
@@ -118,9 +118,9 @@ final readonly class Talker implements Parrot
 
     /**
      * @param  list<Gate>  $gates
-     * @return list<Open>|Closed the first that is closed; while one waits, those behind it are not decided
+     * @return list<Open>|GateRefusal the first that is closed; while one waits, those behind it are not decided
      */
-    private static function stand(array $gates, Context $context, Needed $needed, ?Trace $trace): array|Closed
+    private static function stand(array $gates, Context $context, Needed $needed, ?Trace $trace): array|GateRefusal
     {
         $open = [];
         foreach ($gates as $gate) {
@@ -129,10 +129,10 @@ final readonly class Talker implements Parrot
                 $stands->noteIn($needed);
             } elseif ($needed->isEmpty()) {
                 // An open flood gate is the rule for every line, and would only lengthen each why.
-                if ($stands instanceof Closed || ! $gate instanceof FloodGate) {
-                    $trace?->gate($gate->name(), $stands instanceof Closed ? $stands : null);
+                if ($stands instanceof GateRefusal || ! $gate instanceof FloodGate) {
+                    $trace?->gate($gate->name(), $stands instanceof GateRefusal ? $stands : null);
                 }
-                if ($stands instanceof Closed) {
+                if ($stands instanceof GateRefusal) {
                     return $stands;
                 }
                 $open[] = $stands;
@@ -196,7 +196,7 @@ final readonly class Talker implements Parrot
         return new Stretch($sayings, $effects);
     }
 
-    private function refuse(Closed $closed, Context $context, Scene $scene, ?Trace $trace): Outcome|Needs
+    private function refuse(GateRefusal $closed, Context $context, Scene $scene, ?Trace $trace): Outcome|Needs
     {
         [$command, $world] = [$context->command, $context->world];
         $kept = new Overlay($world->memory);
@@ -204,7 +204,7 @@ final readonly class Talker implements Parrot
         $reply = $closed->refusal === null ? '' : $command->refusals[$closed->refusal->key] ?? '';
         $needed = new Needed;
         $floods = $reply === '' ? [] : self::stand($this->floods, $context, $needed, null);
-        if ($reply === '' || $floods instanceof Closed) {
+        if ($reply === '' || $floods instanceof GateRefusal) {
             return new Outcome($command, changes: $kept->changes(), closed: $closed, trace: $trace, by: $context->person);
         }
         $changes = new Overlay($kept);

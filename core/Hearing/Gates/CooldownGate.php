@@ -22,7 +22,7 @@ final readonly class CooldownGate implements Gate
         return "{$this->reach->value} cooldown";
     }
 
-    public function stand(Context $context): Open|Closed|Pending
+    public function stand(Context $context): Open|GateRefusal|Pending
     {
         $owner = $this->reach->owner($context);
         if ($owner === null) {
@@ -41,11 +41,11 @@ final readonly class CooldownGate implements Gate
             : new Open([new Change($key, $last, $context->at->millis, $this->name(), $this->reach->scope($context))]);
     }
 
-    private function closed(Moment $now, Moment $opens): Closed
+    private function closed(Moment $now, Moment $opens): GateRefusal
     {
         $seconds = (int) ceil(($opens->millis - $now->millis) / 1000);
         $whose = $this->reach === Reach::Person ? 'this person’s cooldown' : 'the channel cooldown';
 
-        return new Closed($this->name(), 'cooldown', "$whose runs another $seconds s", "turn the clock on by $seconds s", ['left' => TimeSpan::between($now, $now->plusMillis($seconds * 1000))], Cooldown::refusal());
+        return new GateRefusal($this->name(), 'cooldown', "$whose runs another $seconds s", "turn the clock on by $seconds s", ['left' => TimeSpan::between($now, $now->plusMillis($seconds * 1000))], Cooldown::refusal());
     }
 }

@@ -68,9 +68,9 @@ final readonly class Enabled extends GateSetting implements Gate
         return 'switched on';
     }
 
-    public function stand(Context $context): Open|Closed
+    public function stand(Context $context): Open|GateRefusal
     {
-        return $this->isOn ? new Open : new Closed($this->name(), 'switched-off', 'the command is switched off', 'switch it on');
+        return $this->isOn ? new Open : new GateRefusal($this->name(), 'switched-off', 'the command is switched off', 'switch it on');
     }
 
     public function isOn(): bool

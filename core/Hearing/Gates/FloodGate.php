@@ -20,7 +20,7 @@ final readonly class FloodGate implements Gate
         return "{$this->reach->value} flood";
     }
 
-    public function stand(Context $context): Open|Closed|Pending
+    public function stand(Context $context): Open|GateRefusal|Pending
     {
         $flood = $context->world->pack->flood;
         $limit = $this->reach === Reach::Person ? $flood->person : $flood->channel;
@@ -51,11 +51,11 @@ final readonly class FloodGate implements Gate
         return array_values(array_filter(is_array($kept) && is_array($kept['at'] ?? null) ? $kept['at'] : [], static fn (mixed $at): bool => is_int($at) && (Age::millis($at, $context->at) ?? $window) < $window));
     }
 
-    private function closed(Context $context, int $opensAt): Closed
+    private function closed(Context $context, int $opensAt): GateRefusal
     {
         $seconds = max(1, (int) ceil(($opensAt - $context->at->millis) / 1000));
         $who = $this->reach === Reach::Person ? 'this person has had' : 'the channel has had';
 
-        return new Closed($this->name(), 'flood', "$who as many answers as there may be in half a minute; the next in $seconds s", "turn the clock on by $seconds s");
+        return new GateRefusal($this->name(), 'flood', "$who as many answers as there may be in half a minute; the next in $seconds s", "turn the clock on by $seconds s");
     }
 }

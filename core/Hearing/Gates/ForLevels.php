@@ -88,14 +88,14 @@ final readonly class ForLevels extends GateSetting implements Gate
         return 'level';
     }
 
-    public function stand(Context $context): Open|Closed
+    public function stand(Context $context): Open|GateRefusal
     {
         if ($context->person === null || $this->rule->admits($context->person->levels)) {
             return new Open;
         }
         $needs = $this->rule->inWords();
 
-        return new Closed($this->name(), 'level', "it is for $needs", 'speak as one of them', ['needs' => $needs], self::refusal());
+        return new GateRefusal($this->name(), 'level', "it is for $needs", 'speak as one of them', ['needs' => $needs], self::refusal());
     }
 
     public function admits(Levels $levels): bool

@@ -73,7 +73,7 @@ final readonly class WhileStream extends GateSetting implements Gate
         return 'stream';
     }
 
-    public function stand(Context $context): Open|Closed|Pending
+    public function stand(Context $context): Open|GateRefusal|Pending
     {
         $request = Request::channel('live');
         $live = $context->world->readings->read($request);
@@ -85,6 +85,6 @@ final readonly class WhileStream extends GateSetting implements Gate
             return new Open;
         }
 
-        return new Closed($this->name(), 'stream', "it is only for while the stream is {$this->state->value}", $this->state === StreamState::Live ? 'start the stream' : 'end the stream', ['needs' => $this->state->value], self::refusal());
+        return new GateRefusal($this->name(), 'stream', "it is only for while the stream is {$this->state->value}", $this->state === StreamState::Live ? 'start the stream' : 'end the stream', ['needs' => $this->state->value], self::refusal());
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Trace;
 
 use SilverParrot\Chat\ChatLine;
-use SilverParrot\Hearing\Gates\Closed;
+use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\Triggered;
 use SilverParrot\Memory\Change;
 use SilverParrot\Pack\Pack;
@@ -74,7 +74,7 @@ final class Trace implements SlotTrace
         $this->add(EntryKind::WentOn, ['trigger' => $trigger]);
     }
 
-    public function gate(string $name, ?Closed $closed): void
+    public function gate(string $name, ?GateRefusal $closed): void
     {
         $closed === null
             ? $this->add(EntryKind::GateOpen, ['gate' => $name])

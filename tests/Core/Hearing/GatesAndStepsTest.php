@@ -11,10 +11,10 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Effect;
-use SilverParrot\Hearing\Gates\Closed;
 use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\ForLevels;
+use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\Gates\Open;
 use SilverParrot\Hearing\Gates\Pending;
@@ -72,7 +72,7 @@ final class GatesAndStepsTest extends TestCase
     public function test_what_closes_can_keep_that_it_did_and_its_refusal_names_its_data(): void
     {
         $key = Key::counter('planks');
-        $unlucky = new TestSetting(static fn (Context $context): Closed => new Closed('chance', 'chance', 'it was one in three', 'try again', ['left' => 2], TestSetting::refusal(), [new Change($key, 3, 4, 'counter.planks', 'channel')]));
+        $unlucky = new TestSetting(static fn (Context $context): GateRefusal => new GateRefusal('chance', 'chance', 'it was one in three', 'try again', ['left' => 2], TestSetting::refusal(), [new Change($key, 3, 4, 'counter.planks', 'channel')]));
         $outcome = $this->hear(Say::on('!a', 'won')->gated($unlucky)->refusing(TestSetting::refusal(), 'no: [outcome.reason], [outcome.left] left'), []);
         self::assertSame([['no: it was one in three, 2 left'], 'chance'], [$outcome->texts(), $outcome->closed?->code]);
         self::assertSame([[3, 4]], $this->changesOf($outcome, $key));
@@ -92,7 +92,7 @@ final class GatesAndStepsTest extends TestCase
         self::assertContains(Key::counter('planks')->id(), array_keys($needs->reads->keys));
         self::assertContains(Key::lastRun('!a')->id(), array_keys($needs->reads->keys));
         // One that is closed behind it may be told only when it is known that those before it are open.
-        $shut = new TestSetting(static fn (): Closed => new Closed('test', 'test', 'never', 'nothing'));
+        $shut = new TestSetting(static fn (): GateRefusal => new GateRefusal('test', 'test', 'never', 'nothing'));
         self::assertInstanceOf(Needs::class, (new Talker)->hear($this->line('!a'), $this->world(Say::on('!a', 'x')->gated(new Cooldown(10, 60), $shut), new KnownView([]), new CannedReadings)));
         // One that is closed for good before anything is asked ends it there.
         $closed = (new Talker)->hear($this->line('!a'), $this->world($command->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer)), new KnownView([]), new CannedReadings([], restIsDown: false)));

@@ -9,7 +9,7 @@ use SilverParrot\Pack\Refusal;
 use SilverParrot\Value\Value;
 
 /** A closed gate, with the reason that can be shown and what would open it. */
-final readonly class Closed
+final readonly class GateRefusal
 {
     /** @var array<string, null|bool|int|string|Value> what the refusal reply may name: the data, and the reason */
     public array $outcome;
