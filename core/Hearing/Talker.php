@@ -12,10 +12,10 @@ use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\FloodGate;
 use SilverParrot\Hearing\Gates\Gate;
 use SilverParrot\Hearing\Gates\GateRefusal;
+use SilverParrot\Hearing\Gates\GateScope;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\Gates\Open;
 use SilverParrot\Hearing\Gates\Pending;
-use SilverParrot\Hearing\Gates\Reach;
 use SilverParrot\Hearing\Steps\Ran;
 use SilverParrot\Hearing\Steps\Stage;
 use SilverParrot\Hearing\Steps\Step;
@@ -38,8 +38,8 @@ final readonly class Talker implements Parrot
     public function __construct(private Prepared $prepared = new Prepared)
     {
         $this->floods = [
-            new FloodGate(Reach::Person),
-            new FloodGate(Reach::Channel),
+            new FloodGate(GateScope::Person),
+            new FloodGate(GateScope::Channel),
         ];
     }
 

@@ -89,8 +89,8 @@ final readonly class Cooldown extends GateSetting
     public function gates(): array
     {
         return [
-            ...($this->channel > 0 ? [new CooldownGate(Reach::Channel, $this->channel)] : []),
-            ...($this->person > 0 ? [new CooldownGate(Reach::Person, $this->person)] : []),
+            ...($this->channel > 0 ? [new CooldownGate(GateScope::Channel, $this->channel)] : []),
+            ...($this->person > 0 ? [new CooldownGate(GateScope::Person, $this->person)] : []),
         ];
     }
 

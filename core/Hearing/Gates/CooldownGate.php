@@ -13,7 +13,7 @@ use SilverParrot\Value\TimeSpan;
 final readonly class CooldownGate implements Gate
 {
     /** @param  int  $seconds  more than 0 */
-    public function __construct(private Reach $reach, private int $seconds)
+    public function __construct(private GateScope $reach, private int $seconds)
     {
     }
 
@@ -44,7 +44,7 @@ final readonly class CooldownGate implements Gate
     private function closed(Moment $now, Moment $opens): GateRefusal
     {
         $seconds = (int) ceil(($opens->millis - $now->millis) / 1000);
-        $whose = $this->reach === Reach::Person ? 'this person’s cooldown' : 'the channel cooldown';
+        $whose = $this->reach === GateScope::Person ? 'this person’s cooldown' : 'the channel cooldown';
 
         return new GateRefusal($this->name(), 'cooldown', "$whose runs another $seconds s", "turn the clock on by $seconds s", ['left' => TimeSpan::between($now, $now->plusMillis($seconds * 1000))], Cooldown::refusal());
     }

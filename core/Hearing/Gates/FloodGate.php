@@ -11,7 +11,7 @@ use SilverParrot\Pack\Flood;
 /** Only so many answers within a while, to one person or to everybody, whichever commands they are to. */
 final readonly class FloodGate implements Gate
 {
-    public function __construct(private Reach $reach)
+    public function __construct(private GateScope $reach)
     {
     }
 
@@ -23,7 +23,7 @@ final readonly class FloodGate implements Gate
     public function stand(Context $context): Open|GateRefusal|Pending
     {
         $flood = $context->world->pack->flood;
-        $limit = $this->reach === Reach::Person ? $flood->person : $flood->channel;
+        $limit = $this->reach === GateScope::Person ? $flood->person : $flood->channel;
         $owner = $this->reach->owner($context);
         if ($limit === 0 || $owner === null) {
             return new Open;
@@ -54,7 +54,7 @@ final readonly class FloodGate implements Gate
     private function closed(Context $context, int $opensAt): GateRefusal
     {
         $seconds = max(1, (int) ceil(($opensAt - $context->at->millis) / 1000));
-        $who = $this->reach === Reach::Person ? 'this person has had' : 'the channel has had';
+        $who = $this->reach === GateScope::Person ? 'this person has had' : 'the channel has had';
 
         return new GateRefusal($this->name(), 'flood', "$who as many answers as there may be in half a minute; the next in $seconds s", "turn the clock on by $seconds s");
     }

@@ -8,7 +8,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Owner;
 
 /** Whom a gate counts for. */
-enum Reach: string
+enum GateScope: string
 {
     /** Everybody together. */
     case Channel = 'channel';
