@@ -8,9 +8,9 @@ use LogicException;
 use SilverParrot\Chance\Weighted;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Event;
-use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\FloodGate;
 use SilverParrot\Hearing\Gates\Gate;
+use SilverParrot\Hearing\Gates\GateContext;
 use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\Gates\GateScope;
 use SilverParrot\Hearing\Gates\GateSettings;
@@ -90,7 +90,7 @@ final readonly class Talker implements Parrot
     private function attempt(Command $command, Event $event, Scene $scene, World $world, ?Trace $trace): Outcome|Needs
     {
         $needed = new Needed;
-        $context = new Context($command, $event, $world);
+        $context = new GateContext($command, $event, $world);
         $open = self::stand([...GateSettings::gates($command->gates), ...$this->floods], $context, $needed, $trace);
         if ($open instanceof GateRefusal) {
             return $this->refuse($open, $context, $scene, $trace);
@@ -120,7 +120,7 @@ final readonly class Talker implements Parrot
      * @param  list<Gate>  $gates
      * @return list<Open>|GateRefusal the first that is closed; while one waits, those behind it are not decided
      */
-    private static function stand(array $gates, Context $context, Needed $needed, ?Trace $trace): array|GateRefusal
+    private static function stand(array $gates, GateContext $context, Needed $needed, ?Trace $trace): array|GateRefusal
     {
         $open = [];
         foreach ($gates as $gate) {
@@ -196,7 +196,7 @@ final readonly class Talker implements Parrot
         return new Stretch($sayings, $effects);
     }
 
-    private function refuse(GateRefusal $closed, Context $context, Scene $scene, ?Trace $trace): Outcome|Needs
+    private function refuse(GateRefusal $closed, GateContext $context, Scene $scene, ?Trace $trace): Outcome|Needs
     {
         [$command, $world] = [$context->command, $context->world];
         $kept = new Overlay($world->memory);

@@ -22,7 +22,7 @@ final readonly class CooldownGate implements Gate
         return "{$this->reach->value} cooldown";
     }
 
-    public function stand(Context $context): Open|GateRefusal|Pending
+    public function stand(GateContext $context): Open|GateRefusal|Pending
     {
         $owner = $this->reach->owner($context);
         if ($owner === null) {

@@ -68,7 +68,7 @@ final readonly class Enabled extends GateSetting implements Gate
         return 'switched on';
     }
 
-    public function stand(Context $context): Open|GateRefusal
+    public function stand(GateContext $context): Open|GateRefusal
     {
         return $this->isOn ? new Open : new GateRefusal($this->name(), 'switched-off', 'the command is switched off', 'switch it on');
     }

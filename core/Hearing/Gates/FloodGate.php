@@ -20,7 +20,7 @@ final readonly class FloodGate implements Gate
         return "{$this->reach->value} flood";
     }
 
-    public function stand(Context $context): Open|GateRefusal|Pending
+    public function stand(GateContext $context): Open|GateRefusal|Pending
     {
         $flood = $context->world->pack->flood;
         $limit = $this->reach === GateScope::Person ? $flood->person : $flood->channel;
@@ -44,14 +44,14 @@ final readonly class FloodGate implements Gate
      * @param  null|bool|int|string|array<string, mixed>  $kept
      * @return list<int> when answers were given within the window, oldest first
      */
-    private static function recent(null|bool|int|string|array $kept, Context $context): array
+    private static function recent(null|bool|int|string|array $kept, GateContext $context): array
     {
         $window = Flood::WINDOW_SECONDS * 1000;
 
         return array_values(array_filter(is_array($kept) && is_array($kept['at'] ?? null) ? $kept['at'] : [], static fn (mixed $at): bool => is_int($at) && (Age::millis($at, $context->at) ?? $window) < $window));
     }
 
-    private function closed(Context $context, int $opensAt): GateRefusal
+    private function closed(GateContext $context, int $opensAt): GateRefusal
     {
         $seconds = max(1, (int) ceil(($opensAt - $context->at->millis) / 1000));
         $who = $this->reach === GateScope::Person ? 'this person has had' : 'the channel has had';

@@ -88,7 +88,7 @@ final readonly class ForLevels extends GateSetting implements Gate
         return 'level';
     }
 
-    public function stand(Context $context): Open|GateRefusal
+    public function stand(GateContext $context): Open|GateRefusal
     {
         if ($context->person === null || $this->rule->admits($context->person->levels)) {
             return new Open;

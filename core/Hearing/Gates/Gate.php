@@ -11,5 +11,5 @@ interface Gate
     public function name(): string;
 
     /** Pure; asked again, with the same context, whenever something more has been fetched. */
-    public function stand(Context $context): Open|GateRefusal|Pending;
+    public function stand(GateContext $context): Open|GateRefusal|Pending;
 }

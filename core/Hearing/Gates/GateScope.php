@@ -17,7 +17,7 @@ enum GateScope: string
     case Person = 'person';
 
     /** Whose what is remembered is; null where there is no person to count for. */
-    public function owner(Context $context): ?Owner
+    public function owner(GateContext $context): ?Owner
     {
         return match ($this) {
             self::Channel => Owner::channel(),
@@ -26,7 +26,7 @@ enum GateScope: string
     }
 
     /** In the words of reports. */
-    public function scope(Context $context): string
+    public function scope(GateContext $context): string
     {
         return $this === self::Person && $context->person !== null ? $context->person->login : 'channel';
     }

@@ -73,7 +73,7 @@ final readonly class WhileStream extends GateSetting implements Gate
         return 'stream';
     }
 
-    public function stand(Context $context): Open|GateRefusal|Pending
+    public function stand(GateContext $context): Open|GateRefusal|Pending
     {
         $request = Request::channel('live');
         $live = $context->world->readings->read($request);

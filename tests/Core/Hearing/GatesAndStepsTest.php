@@ -11,9 +11,9 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Effect;
-use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\ForLevels;
+use SilverParrot\Hearing\Gates\GateContext;
 use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\Gates\Open;
@@ -72,7 +72,7 @@ final class GatesAndStepsTest extends TestCase
     public function test_what_closes_can_keep_that_it_did_and_its_refusal_names_its_data(): void
     {
         $key = Key::counter('planks');
-        $unlucky = new TestSetting(static fn (Context $context): GateRefusal => new GateRefusal('chance', 'chance', 'it was one in three', 'try again', ['left' => 2], TestSetting::refusal(), [new Change($key, 3, 4, 'counter.planks', 'channel')]));
+        $unlucky = new TestSetting(static fn (GateContext $context): GateRefusal => new GateRefusal('chance', 'chance', 'it was one in three', 'try again', ['left' => 2], TestSetting::refusal(), [new Change($key, 3, 4, 'counter.planks', 'channel')]));
         $outcome = $this->hear(Say::on('!a', 'won')->gated($unlucky)->refusing(TestSetting::refusal(), 'no: [outcome.reason], [outcome.left] left'), []);
         self::assertSame([['no: it was one in three, 2 left'], 'chance'], [$outcome->texts(), $outcome->closed?->code]);
         self::assertSame([[3, 4]], $this->changesOf($outcome, $key));
@@ -83,7 +83,7 @@ final class GatesAndStepsTest extends TestCase
 
     public function test_a_gate_that_waits_leaves_those_behind_it_undecided_and_asks_for_its_own_in_the_same_round(): void
     {
-        $waits = new TestSetting(static fn (Context $context): Open|Pending => $context->world->readings->read(Request::channel('live')) === true ? new Open : Pending::request(Request::channel('live')));
+        $waits = new TestSetting(static fn (GateContext $context): Open|Pending => $context->world->readings->read(Request::channel('live')) === true ? new Open : Pending::request(Request::channel('live')));
         $command = Say::on('!a', '[counter.planks] [lookup.tide.high]')->gated(new Cooldown(10, 60), $waits);
         $world = $this->world($command, new KnownView([]), new CannedReadings([], restIsDown: false));
         $needs = (new Talker)->hear($this->line('!a'), $world);
@@ -124,7 +124,7 @@ final class GatesAndStepsTest extends TestCase
             }
         };
         $command = Say::on('!a', 'x')->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer));
-        $context = new Context($command, $event, $this->world($command, new WholeView, new CannedReadings));
+        $context = new GateContext($command, $event, $this->world($command, new WholeView, new CannedReadings));
         $kept = [];
         foreach (GateSettings::gates($command->gates) as $gate) {
             $open = $gate->stand($context);
@@ -195,7 +195,7 @@ final class GatesAndStepsTest extends TestCase
 
     private static function costs(Key $key, int $price): TestSetting
     {
-        return new TestSetting(static function (Context $context) use ($key, $price): Open|Pending {
+        return new TestSetting(static function (GateContext $context) use ($key, $price): Open|Pending {
             if (! $context->world->memory->knows($key)) {
                 return Pending::key($key);
             }

@@ -6,8 +6,8 @@ namespace Tests\Core\Hearing\Fixture;
 
 use Closure;
 use SilverParrot\Document\Document;
-use SilverParrot\Hearing\Gates\Context;
 use SilverParrot\Hearing\Gates\Gate;
+use SilverParrot\Hearing\Gates\GateContext;
 use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\Gates\GateSetting;
 use SilverParrot\Hearing\Gates\Open;
@@ -17,7 +17,7 @@ use SilverParrot\Pack\Refusal;
 /** A gate that stands as a test says. */
 final readonly class TestSetting extends GateSetting implements Gate
 {
-    /** @param  Closure(Context): (Open|GateRefusal|Pending)  $stands */
+    /** @param  Closure(GateContext): (Open|GateRefusal|Pending)  $stands */
     public function __construct(private Closure $stands)
     {
     }
@@ -77,7 +77,7 @@ final readonly class TestSetting extends GateSetting implements Gate
         return 'test';
     }
 
-    public function stand(Context $context): Open|GateRefusal|Pending
+    public function stand(GateContext $context): Open|GateRefusal|Pending
     {
         return ($this->stands)($context);
     }

@@ -11,7 +11,7 @@ use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
 /** What a gate decides by: which command is to run, what set it off, and the world it would run in. */
-final readonly class Context
+final readonly class GateContext
 {
     /** Null for what no person set off. */
     public ?Person $person;
