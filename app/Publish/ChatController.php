@@ -18,7 +18,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use SilverParrot\Hearing\Triggered;
+use SilverParrot\Hearing\TriggerMatch;
 
 /** The real chat: watched, written in as one of the harbour's people, and each line with its why. */
 final readonly class ChatController
@@ -116,7 +116,7 @@ final readonly class ChatController
     private static function why(Channel $channel, HeardLine $line, Rehear $rehear, Assembler $assembler): array
     {
         $heard = $line->kind === HeardLine::HEARD ? $rehear->why($channel, $line) : null;
-        $trigger = $heard === null ? null : Triggered::in($assembler->pack($channel), $line->text)?->command->trigger;
+        $trigger = $heard === null ? null : TriggerMatch::in($assembler->pack($channel), $line->text)?->command->trigger;
 
         return [
             'outcome' => $heard,

@@ -19,7 +19,7 @@ use SilverParrot\Format\ExpectationFormat;
 use SilverParrot\Format\StepFormat;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\InOneSentence;
-use SilverParrot\Hearing\Triggered;
+use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse as Response;
 use SilverParrot\Pack\Delivery;
@@ -117,7 +117,7 @@ final class CommandRows
     {
         foreach ($row->expectations as $expectation) {
             $line = $expectation->document['line'] ?? null;
-            $renamed = is_string($line) ? Triggered::renamed($line, $from, $to) : $line;
+            $renamed = is_string($line) ? TriggerMatch::renamed($line, $from, $to) : $line;
             if ($renamed !== $line) {
                 $expectation->update(['document' => ['line' => $renamed] + $expectation->document]);
             }

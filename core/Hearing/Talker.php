@@ -62,7 +62,7 @@ final readonly class Talker implements Parrot
 
             return new Outcome(trace: $trace);
         }
-        $triggered = Triggered::in($world->pack, $line->text);
+        $triggered = TriggerMatch::in($world->pack, $line->text);
         if ($triggered === null) {
             $trace?->nothingTriggered($world->pack, $line->text);
 

@@ -6,7 +6,7 @@ namespace SilverParrot\Hearing\Trace;
 
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Hearing\Gates\GateRefusal;
-use SilverParrot\Hearing\Triggered;
+use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Memory\Change;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
@@ -59,12 +59,12 @@ final class Trace implements SlotTrace
 
     private static function ofNothing(Pack $pack, string $line): Entry
     {
-        $mistyped = Triggered::mistyped($pack, $line);
+        $mistyped = TriggerMatch::mistyped($pack, $line);
 
         return $mistyped === null ? new Entry(EntryKind::NoTrigger, []) : new Entry(EntryKind::Mistyped, ['typed' => $mistyped[0], 'nearest' => $mistyped[1] ?? '']);
     }
 
-    public function triggered(Triggered $triggered): void
+    public function triggered(TriggerMatch $triggered): void
     {
         $this->add(EntryKind::Triggered, ['trigger' => $triggered->command->trigger, 'typed' => $triggered->typed]);
     }

@@ -16,7 +16,7 @@ use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Triggered;
+use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\LevelRule;
@@ -54,9 +54,9 @@ final class TalkerTest extends TestCase
     {
         $from = new Triggers('!tide', ['!flut']);
         foreach (['!TIDE  porth  and more' => '!ebb porth  and more', '!flut' => '!ebb', '!tides porth' => '!tides porth', 'the !tide' => 'the !tide', '' => ''] as $line => $renamed) {
-            self::assertSame($renamed, Triggered::renamed($line, $from, new Triggers('!ebb')), $line);
+            self::assertSame($renamed, TriggerMatch::renamed($line, $from, new Triggers('!ebb')), $line);
         }
-        self::assertSame('!tide porth', Triggered::renamed('!tide porth', $from, new Triggers('!ebb', ['!Tide'])), 'it is an alias now');
+        self::assertSame('!tide porth', TriggerMatch::renamed('!tide porth', $from, new Triggers('!ebb', ['!Tide'])), 'it is an alias now');
     }
 
     public function test_levels_admit_any_of_some_or_at_least_one_and_the_streamer_always(): void

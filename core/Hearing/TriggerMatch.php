@@ -13,7 +13,7 @@ use SilverParrot\Source\Limits;
 use SilverParrot\Source\Nearest;
 
 /** A line that begins with a command's trigger. */
-final readonly class Triggered
+final readonly class TriggerMatch
 {
     private function __construct(public Command $command, public string $typed, public string $words)
     {
