@@ -15,7 +15,7 @@ use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
-use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
@@ -103,7 +103,7 @@ final class ConditionSampler
         }
         $world = new World($pack, new WholeView, new CannedReadings, new Moment(0), new KeyedChance('', ''), $profile);
         foreach (self::combined($this->samples) as $case) {
-            $run = new Run($world, Scene::of(null), '', new Needed);
+            $run = new Run($world, Scene::of(null), '', new PendingReads);
             foreach ($case as $name => $value) {
                 $run->bind((string) $name, $value);
             }

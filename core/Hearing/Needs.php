@@ -9,7 +9,7 @@ use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Turn;
-use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\PendingReads;
 
 /** What must be fetched before the event can be heard. */
 final readonly class Needs implements Turn
@@ -19,7 +19,7 @@ final readonly class Needs implements Turn
     {
     }
 
-    public static function of(Needed $needed): self
+    public static function of(PendingReads $needed): self
     {
         return new self(Reads::of(...array_values($needed->keys)), array_values($needed->requests));
     }

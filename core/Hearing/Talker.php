@@ -24,7 +24,7 @@ use SilverParrot\Memory\Overlay;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Prepared;
 use SilverParrot\World;
@@ -84,12 +84,12 @@ final readonly class Talker implements Parrot
         $trace?->wentOn($command->trigger);
         $kept = new Overlay($world->memory);
 
-        return $this->run($this->stage($command, $event, $event->scene, $world, new Overlay($kept), new Needed, $trace), $response, $event->step, $kept);
+        return $this->run($this->stage($command, $event, $event->scene, $world, new Overlay($kept), new PendingReads, $trace), $response, $event->step, $kept);
     }
 
     private function attempt(Command $command, Event $event, Scene $scene, World $world, ?Trace $trace): Outcome|Needs
     {
-        $needed = new Needed;
+        $needed = new PendingReads;
         $context = new GateContext($command, $event, $world);
         $open = self::stand([...GateSettings::gates($command->gates), ...$this->floods], $context, $needed, $trace);
         if ($open instanceof GateRefusal) {
@@ -120,7 +120,7 @@ final readonly class Talker implements Parrot
      * @param  list<Gate>  $gates
      * @return list<Open>|GateRefusal the first that is closed; while one waits, those behind it are not decided
      */
-    private static function stand(array $gates, GateContext $context, Needed $needed, ?Trace $trace): array|GateRefusal
+    private static function stand(array $gates, GateContext $context, PendingReads $needed, ?Trace $trace): array|GateRefusal
     {
         $open = [];
         foreach ($gates as $gate) {
@@ -202,7 +202,7 @@ final readonly class Talker implements Parrot
         $kept = new Overlay($world->memory);
         array_map($kept->change(...), $closed->kept);
         $reply = $closed->refusal === null ? '' : $command->refusals[$closed->refusal->key] ?? '';
-        $needed = new Needed;
+        $needed = new PendingReads;
         $floods = $reply === '' ? [] : self::stand($this->floods, $context, $needed, null);
         if ($reply === '' || $floods instanceof GateRefusal) {
             return new Outcome($command, changes: $kept->changes(), closed: $closed, trace: $trace, by: $context->person);
@@ -245,7 +245,7 @@ final readonly class Talker implements Parrot
         return new Outcome($command, $sayings, $kept->changes(), failed: $failed, trace: $stage->trace, by: $stage->event->person());
     }
 
-    private function stage(Command $command, Event $event, Scene $scene, World $world, Overlay $changes, Needed $needed, ?Trace $trace): Stage
+    private function stage(Command $command, Event $event, Scene $scene, World $world, Overlay $changes, PendingReads $needed, ?Trace $trace): Stage
     {
         return new Stage($command, $event, $scene, $world, $changes, $needed, $trace, $this->prepared, $command->id);
     }

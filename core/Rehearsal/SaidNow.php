@@ -12,7 +12,7 @@ use SilverParrot\Memory\Reads;
 use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Prepared;
@@ -46,7 +46,7 @@ final readonly class SaidNow
         $reads = Reads::of();
         for ($round = 0; $open !== [] && $round < self::ROUNDS; $round++) {
             $world = new World($this->pack, $store->snapshot($reads), $readings, $now, new KeyedChance($this->seed, 'now'), $this->profile);
-            $needed = new Needed;
+            $needed = new PendingReads;
             foreach ($open as $place => $response) {
                 $heard = $response->say(new Run($world, $scene, "now/$place", $needed));
                 if ($heard instanceof Said) {

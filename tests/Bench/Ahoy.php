@@ -16,7 +16,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
@@ -70,11 +70,11 @@ final readonly class Ahoy
         $response = Response::of($source);
 
         return $traced ? function () use ($response): string {
-            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new Needed, new Trace));
+            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new PendingReads, new Trace));
 
             return $said instanceof Said ? $said->text : '';
         } : function () use ($response): string {
-            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new Needed));
+            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new PendingReads));
 
             return $said instanceof Said ? $said->text : '';
         };

@@ -6,7 +6,7 @@ namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
-use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\PendingReads;
 
 /** A gate that cannot say yet: something must be fetched first. */
 final readonly class Pending
@@ -29,7 +29,7 @@ final readonly class Pending
         return new self([], array_values($requests));
     }
 
-    public function noteIn(Needed $needed): void
+    public function noteIn(PendingReads $needed): void
     {
         array_map($needed->key(...), $this->keys);
         array_map($needed->request(...), $this->requests);

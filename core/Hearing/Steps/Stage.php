@@ -13,7 +13,7 @@ use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Pack\Command;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Prepared;
@@ -33,7 +33,7 @@ final readonly class Stage
         public Scene $scene,
         public World $world,
         public Overlay $changes,
-        public Needed $needed,
+        public PendingReads $needed,
         public ?Trace $trace,
         private Prepared $prepared,
         public string $place,

@@ -42,7 +42,7 @@ final class Run
         public readonly World $world,
         public readonly Scene $scene,
         private readonly string $place,
-        private readonly Needed $needed,
+        private readonly PendingReads $needed,
         public readonly ?SlotTrace $trace = null,
     ) {
     }

@@ -14,7 +14,7 @@ use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Needed;
+use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
@@ -109,7 +109,7 @@ final class BoundsTest extends TestCase
     private static function say(string $source, string $words): Said|Failed
     {
         $world = new SaidIn(self::pack(), new WholeView, new CannedReadings, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', ''), ChatProfile::stream());
-        $said = Response::of($source)->say(new Run($world, Scene::of(null, $words, '!say', "!say $words"), 'bounds', new Needed));
+        $said = Response::of($source)->say(new Run($world, Scene::of(null, $words, '!say', "!say $words"), 'bounds', new PendingReads));
         self::assertNotNull($said);
 
         return $said;

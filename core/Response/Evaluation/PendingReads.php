@@ -8,7 +8,7 @@ use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
 
 /** Collects what was asked for and is not there yet. */
-final class Needed
+final class PendingReads
 {
     /** @var array<string, Key> */
     public array $keys = [];
