@@ -16,7 +16,7 @@ use SilverParrot\Rehearsal\Answer;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Finding;
 use Symfony\Component\Console\Output\OutputInterface;
 
@@ -53,7 +53,7 @@ final class SayCommand extends CoreCommand
         $flaws = [...$flaws, ...$more];
         $isFlawed = $flaws !== [];
         if (is_string($response)) {
-            $flaws = [...$flaws, ...(new Prepared)->response($response)->findings($pack)];
+            $flaws = [...$flaws, ...(new ResponseCache)->response($response)->findings($pack)];
             $pack = $pack->withCommand(Say::on(self::TRIGGER, $response)->gated(Cooldown::none()), self::TRIGGER);
             $line = self::TRIGGER.' '.$this->text('words');
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 
 /** Which lists and facts some texts name: the others need not be brought whole to say them. */
 final readonly class Named
@@ -18,7 +18,7 @@ final readonly class Named
     }
 
     /** @param  array<array-key, string>  $texts */
-    public static function in(array $texts, Prepared $prepared): self
+    public static function in(array $texts, ResponseCache $prepared): self
     {
         $named = ['list' => [], 'fact' => []];
         foreach ($texts as $text) {

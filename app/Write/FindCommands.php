@@ -9,7 +9,7 @@ use App\Models\Command as Row;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
 use SilverParrot\Hearing\InOneSentence;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Fold;
 
 /** Finds commands by trigger, alias, text, group, note, or what their sentence says. */
@@ -40,7 +40,7 @@ final readonly class FindCommands
             $commands[$row->id] = CommandRows::toCore($row);
         }
         $found = $this->kept->of($channel, $names, $commands);
-        $prepared = new Prepared;
+        $prepared = new ResponseCache;
         foreach ($rows as $row) {
             $groups[$row->group][] = new Entry($row->id, $commands[$row->id], InOneSentence::of($commands[$row->id], $prepared), count($found->byCommand[$row->id] ?? []));
         }

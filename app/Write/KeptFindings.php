@@ -17,7 +17,7 @@ use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Span;
@@ -37,7 +37,7 @@ final readonly class KeptFindings
     /** ER_NO_REFERENCED_ROW_2 of MariaDB. */
     private const NO_SUCH_COMMAND = 1452;
 
-    public function __construct(private Connection $connection, private Prepared $prepared)
+    public function __construct(private Connection $connection, private ResponseCache $prepared)
     {
     }
 

@@ -25,14 +25,14 @@ use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Response\Analysis\Forecast;
-use SilverParrot\Response\Prepared;
 use SilverParrot\Response\Response;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Value\Moment;
 
 /** What a command that is being written would say, for a chosen person and at the edges; nothing is kept. */
 final readonly class Preview
 {
-    public function __construct(private Assembler $assembler, private MemoryRows $memory, private Prepared $prepared)
+    public function __construct(private Assembler $assembler, private MemoryRows $memory, private ResponseCache $prepared)
     {
     }
 

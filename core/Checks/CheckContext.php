@@ -7,7 +7,7 @@ namespace SilverParrot\Checks;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 
 /** What checks look at: a pack, its responses read once for all of them, and what is around it. */
 final readonly class CheckContext
@@ -20,7 +20,7 @@ final readonly class CheckContext
     {
     }
 
-    public static function at(Pack $pack, CheckEnvironment $around, Prepared $prepared = new Prepared): self
+    public static function at(Pack $pack, CheckEnvironment $around, ResponseCache $prepared = new ResponseCache): self
     {
         $texts = [];
         $lengths = Lengths::of($pack->channel);

@@ -7,7 +7,7 @@ namespace SilverParrot\Checks;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\FindingKind;
@@ -51,7 +51,7 @@ final class Checks
     }
 
     /** @return list<Finding> */
-    public static function of(Pack $pack, CheckEnvironment $around = new CheckEnvironment, Prepared $prepared = new Prepared): array
+    public static function of(Pack $pack, CheckEnvironment $around = new CheckEnvironment, ResponseCache $prepared = new ResponseCache): array
     {
         return self::look(CheckContext::at($pack, $around, $prepared), self::all());
     }
@@ -106,7 +106,7 @@ final class Checks
      *
      * @return list<Finding> their places counted from the command: "/responses/0/text"
      */
-    public static function ofCommand(Command $command, Pack $names, CheckEnvironment $around = new CheckEnvironment, Prepared $prepared = new Prepared): array
+    public static function ofCommand(Command $command, Pack $names, CheckEnvironment $around = new CheckEnvironment, ResponseCache $prepared = new ResponseCache): array
     {
         return self::alone(self::look(CheckContext::at($names->withCommands([$command]), $around, $prepared), self::all()));
     }

@@ -7,12 +7,12 @@ namespace SilverParrot\Hearing;
 use SilverParrot\Hearing\Gates\GateSetting;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\Command;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 
 /** What a command is, in one sentence made from its settings: for whom, how often, what it changes. */
 final class InOneSentence
 {
-    public static function of(Command $command, Prepared $prepared = new Prepared): string
+    public static function of(Command $command, ResponseCache $prepared = new ResponseCache): string
     {
         $words = array_filter(array_map(static fn (GateSetting $setting): string => $setting->inWords(), GateSettings::all($command->gates)), static fn (string $words): bool => $words !== '');
         $before = array_filter($words, static fn (string $words): bool => str_ends_with($words, '.'));

@@ -26,7 +26,7 @@ use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Scene;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\World;
 
 /** The whole job: an event sets a command off, its gates are looked at, the steps of one of its responses are run. */
@@ -35,7 +35,7 @@ final readonly class Talker implements Parrot
     /** @var list<Gate> looked at last, and before a refusal reply too: refusals are answers as well */
     private array $floods;
 
-    public function __construct(private Prepared $prepared = new Prepared)
+    public function __construct(private ResponseCache $prepared = new ResponseCache)
     {
         $this->floods = [
             new FloodGate(GateScope::Person),

@@ -15,8 +15,8 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
-use SilverParrot\Response\Prepared;
 use SilverParrot\Response\Response;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Said;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
@@ -27,7 +27,7 @@ final readonly class SaidNow
     /** One thing found in memory may lead to another, and hardly to a third. */
     private const ROUNDS = 4;
 
-    public function __construct(private Pack $pack, private Situation $situation, private ChatProfile $profile, private string $seed, private Prepared $prepared = new Prepared)
+    public function __construct(private Pack $pack, private Situation $situation, private ChatProfile $profile, private string $seed, private ResponseCache $prepared = new ResponseCache)
     {
     }
 

@@ -16,7 +16,7 @@ use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Said;
 use SilverParrot\World;
 
@@ -35,7 +35,7 @@ final readonly class Stage
         public Overlay $changes,
         public PendingReads $needed,
         public ?Trace $trace,
-        private Prepared $prepared,
+        private ResponseCache $prepared,
         public string $place,
     ) {
     }

@@ -19,7 +19,7 @@ use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
-use SilverParrot\Response\Prepared;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Finding;
 use Tests\Feature\TestCase;
 
@@ -29,7 +29,7 @@ final class WorkTest extends TestCase
     public function test_a_preview_brings_along_what_the_text_names_and_reads_the_text_once(): void
     {
         $this->thousandOfEach();
-        $prepared = new Prepared;
+        $prepared = new ResponseCache;
         $named = app(Assembler::class)->names($this->cove, Named::in(['x' => 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]'], $prepared));
         self::assertSame(['knots', 'd3'], $this->nonEmpty($named));
         self::assertSame('', $named->facts['d7']->text);
@@ -57,7 +57,7 @@ final class WorkTest extends TestCase
     public function test_what_checks_found_is_kept_until_the_command_or_something_that_it_names_changes(): void
     {
         $look = function (): int {
-            $prepared = new Prepared;
+            $prepared = new ResponseCache;
             (new Findings(app(Assembler::class), new KeptFindings(DB::connection(), $prepared)))->of($this->cove, null);
 
             return $prepared->read;

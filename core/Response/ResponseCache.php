@@ -7,7 +7,7 @@ namespace SilverParrot\Response;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 
 /** Responses that were read already, so that each is read once and not once a line. */
-final class Prepared
+final class ResponseCache
 {
     /** Texts that are kept; beyond it the oldest half is dropped, as previews make a new text with every key. */
     private const MOST = 20_000;
