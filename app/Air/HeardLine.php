@@ -8,7 +8,7 @@ use DateTimeZone;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
-use SilverParrot\Hearing\Carried;
+use SilverParrot\Hearing\HandledEvent;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
@@ -52,7 +52,7 @@ final class HeardLine
         $this->text = mb_substr($text, 0, self::LONGEST);
     }
 
-    public function foundBy(Carried $carried): void
+    public function foundBy(HandledEvent $carried): void
     {
         $this->memory = $carried->memory;
         $this->readings = $carried->readings;

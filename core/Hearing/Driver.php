@@ -29,7 +29,7 @@ final readonly class Driver
     }
 
     /** @param  World  $world its memory is not looked at: the store's is */
-    public function hear(Event $event, World $world, Web $web = new NoWeb): Carried
+    public function hear(Event $event, World $world, Web $web = new NoWeb): HandledEvent
     {
         $reads = Reads::of();
         $readings = new RecalledReadings($world->readings);
@@ -46,7 +46,7 @@ final readonly class Driver
                 });
             }
             if (! $heard instanceof Needs) {
-                return new Carried($heard, array_map(static fn (Key $key): null|bool|int|string|array => $view->value($key), $reads->keys), $readings->plain());
+                return new HandledEvent($heard, array_map(static fn (Key $key): null|bool|int|string|array => $view->value($key), $reads->keys), $readings->plain());
             }
             $reads = $this->fetch($heard, $reads, $readings, $web, $round);
         }

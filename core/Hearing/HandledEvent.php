@@ -8,7 +8,7 @@ use SilverParrot\Memory\Already;
 use SilverParrot\Memory\Fenced;
 
 /** An event carried through, and what it found on the way. */
-final readonly class Carried
+final readonly class HandledEvent
 {
     /**
      * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, as it was before; null for what was not kept
