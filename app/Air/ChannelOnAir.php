@@ -12,7 +12,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Person;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
-use SilverParrot\Memory\Already;
+use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Fenced;
 use SilverParrot\Memory\Standings;
 use SilverParrot\Memory\WholeView;
@@ -137,7 +137,7 @@ final class ChannelOnAir
         if ($carried->outcome instanceof Fenced) {
             return null;
         }
-        if ($carried->outcome instanceof Already) {
+        if ($carried->outcome instanceof AlreadyHandled) {
             return [];
         }
         $logged->foundBy($carried);

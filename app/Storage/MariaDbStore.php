@@ -10,7 +10,7 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Memory\ActorKind;
-use SilverParrot\Memory\Already;
+use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
@@ -55,7 +55,7 @@ final readonly class MariaDbStore implements Store
         return new KnownView($this->kept->read($reads->keys));
     }
 
-    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|Already|Fenced
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|Fenced
     {
         for ($try = 1; ; $try++) {
             try {
@@ -72,9 +72,9 @@ final readonly class MariaDbStore implements Store
      * @template T of Turn
      *
      * @param  Closure(View): T  $hear
-     * @return T|Already|Fenced
+     * @return T|AlreadyHandled|Fenced
      */
-    private function once(EventKey $key, Reads $reads, Closure $hear): Turn|Already|Fenced
+    private function once(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|Fenced
     {
         $this->connection->beginTransaction();
         try {
@@ -101,9 +101,9 @@ final readonly class MariaDbStore implements Store
      * @template T of Turn
      *
      * @param  Closure(View): T  $hear
-     * @return T|Already|Fenced
+     * @return T|AlreadyHandled|Fenced
      */
-    private function inside(EventKey $key, Reads $reads, Closure $hear): Turn|Already|Fenced
+    private function inside(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|Fenced
     {
         /** @var object{lease_epoch: int, tally: int}|null $channel */
         $channel = $this->connection->selectOne('SELECT lease_epoch, tally FROM channels WHERE id = ? FOR UPDATE', [$this->channel]);
@@ -111,7 +111,7 @@ final readonly class MariaDbStore implements Store
             return new Fenced($channel->lease_epoch ?? 0);
         }
         if (! $this->take($key, $channel->tally)) {
-            return new Already($key->event);
+            return new AlreadyHandled($key->event);
         }
         $turn = $hear(new KnownView($this->kept->read($reads->keys)));
         $changes = $turn->changesToKeep();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing;
 
-use SilverParrot\Memory\Already;
+use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Fenced;
 
 /** An event carried through, and what it found on the way. */
@@ -14,7 +14,7 @@ final readonly class HandledEvent
      * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, as it was before; null for what was not kept
      * @param  array<string, null|bool|int|string>  $readings  by request id
      */
-    public function __construct(public Outcome|Already|Fenced $outcome, public array $memory = [], public array $readings = [])
+    public function __construct(public Outcome|AlreadyHandled|Fenced $outcome, public array $memory = [], public array $readings = [])
     {
     }
 }

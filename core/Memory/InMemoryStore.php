@@ -42,10 +42,10 @@ final class InMemoryStore implements Store
         return new WholeView($this->values());
     }
 
-    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|Already
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled
     {
         if (isset($this->taken[$key->event]) || ($key->tally !== null && $key->tally <= $this->tally)) {
-            return new Already($key->event);
+            return new AlreadyHandled($key->event);
         }
         $turn = $hear($this->snapshot($reads));
         $changes = $turn->changesToKeep();

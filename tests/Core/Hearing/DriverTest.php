@@ -22,7 +22,7 @@ use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Lookup\Web;
-use SilverParrot\Memory\Already;
+use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownView;
@@ -47,7 +47,7 @@ final class DriverTest extends TestCase
         $first = $driver->hear($this->line('!plank'), $this->world($pack))->outcome;
         self::assertInstanceOf(Outcome::class, $first);
         self::assertSame(['4'], $first->texts());
-        self::assertInstanceOf(Already::class, $driver->hear($this->line('!plank'), $this->world($pack))->outcome);
+        self::assertInstanceOf(AlreadyHandled::class, $driver->hear($this->line('!plank'), $this->world($pack))->outcome);
         self::assertSame(4, $store->values()[Key::counter('planks')->id()]);
     }
 
@@ -57,7 +57,7 @@ final class DriverTest extends TestCase
         $driver = new Driver(new Talker, new InMemoryStore);
         $first = $driver->hear($this->line('!plain'), $this->world($pack))->outcome;
         self::assertSame(['as ever'], $first instanceof Outcome ? $first->texts() : null);
-        self::assertInstanceOf(Already::class, $driver->hear($this->line('!plain'), $this->world($pack))->outcome);
+        self::assertInstanceOf(AlreadyHandled::class, $driver->hear($this->line('!plain'), $this->world($pack))->outcome);
     }
 
     public function test_a_line_that_sets_nothing_off_reads_and_writes_nothing(): void

@@ -7,7 +7,7 @@ namespace Tests\Core\Memory;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Memory\Already;
+use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
@@ -42,7 +42,7 @@ trait StoreCases
             return self::changing(new Change($a, $n, (is_int($n) ? $n : 0) + 1, 'counter.a', 'channel'));
         };
         self::assertInstanceOf(Outcome::class, $store->turn(EventKey::event('e'), Reads::of($a), $add));
-        self::assertInstanceOf(Already::class, $store->turn(EventKey::event('e'), Reads::of($a), $add));
+        self::assertInstanceOf(AlreadyHandled::class, $store->turn(EventKey::event('e'), Reads::of($a), $add));
         self::assertInstanceOf(Outcome::class, $store->turn(EventKey::event('f'), Reads::of($a), $add));
         self::assertSame(2, $store->snapshot(Reads::of($a))->value($a));
     }

@@ -8,7 +8,7 @@ use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
 use SilverParrot\Format\PackFormat;
-use SilverParrot\Memory\Already;
+use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\InMemoryStore;
@@ -86,7 +86,7 @@ final class RehearsalTest extends TestCase
         $key = Key::counter('planks');
         $turn = static fn (): Tally => new Tally([new Change($key, null, 1, 'counter.planks', 'channel')]);
         self::assertInstanceOf(Tally::class, $store->turn(EventKey::event('e'), Reads::of($key), $turn));
-        self::assertInstanceOf(Already::class, $store->turn(EventKey::event('e'), Reads::of($key), $turn));
+        self::assertInstanceOf(AlreadyHandled::class, $store->turn(EventKey::event('e'), Reads::of($key), $turn));
         self::assertSame(1, $store->snapshot(Reads::of($key))->value($key));
         self::assertFalse($store->snapshot(Reads::of())->knows($key));
         $store->turn(EventKey::event('f'), Reads::of(), static fn () => \SilverParrot\Hearing\Needs::keys($key));

@@ -24,7 +24,7 @@ use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
-use SilverParrot\Memory\Already;
+use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
@@ -171,7 +171,7 @@ final class LeaseTest extends TestCase
         self::assertSame(2, (int) DB::table('channels')->where('id', $this->cove->id)->value('tally'));
         // A batch that comes again is not counted again.
         foreach ([2, 1] as $number) {
-            self::assertInstanceOf(Already::class, $store->turn(EventKey::tally($number), Reads::of(), static fn (): Tally => new Tally([])));
+            self::assertInstanceOf(AlreadyHandled::class, $store->turn(EventKey::tally($number), Reads::of(), static fn (): Tally => new Tally([])));
         }
     }
 
