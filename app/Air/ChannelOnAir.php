@@ -13,7 +13,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Memory\AlreadyHandled;
-use SilverParrot\Memory\Fenced;
+use SilverParrot\Memory\LeaseLost;
 use SilverParrot\Memory\Standings;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Pack;
@@ -134,7 +134,7 @@ final class ChannelOnAir
         }
         $world = new World($this->pack, new WholeView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
         $carried = $this->driver->hear($line, $world, new Asking($this->details, $this->standings));
-        if ($carried->outcome instanceof Fenced) {
+        if ($carried->outcome instanceof LeaseLost) {
             return null;
         }
         if ($carried->outcome instanceof AlreadyHandled) {

@@ -14,9 +14,9 @@ use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
-use SilverParrot\Memory\Fenced;
 use SilverParrot\Memory\Kind;
 use SilverParrot\Memory\KnownView;
+use SilverParrot\Memory\LeaseLost;
 use SilverParrot\Memory\OwnerKind;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
@@ -55,7 +55,7 @@ final readonly class MariaDbStore implements Store
         return new KnownView($this->kept->read($reads->keys));
     }
 
-    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|Fenced
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|LeaseLost
     {
         for ($try = 1; ; $try++) {
             try {
@@ -72,9 +72,9 @@ final readonly class MariaDbStore implements Store
      * @template T of Turn
      *
      * @param  Closure(View): T  $hear
-     * @return T|AlreadyHandled|Fenced
+     * @return T|AlreadyHandled|LeaseLost
      */
-    private function once(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|Fenced
+    private function once(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|LeaseLost
     {
         $this->connection->beginTransaction();
         try {
@@ -101,14 +101,14 @@ final readonly class MariaDbStore implements Store
      * @template T of Turn
      *
      * @param  Closure(View): T  $hear
-     * @return T|AlreadyHandled|Fenced
+     * @return T|AlreadyHandled|LeaseLost
      */
-    private function inside(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|Fenced
+    private function inside(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|LeaseLost
     {
         /** @var object{lease_epoch: int, tally: int}|null $channel */
         $channel = $this->connection->selectOne('SELECT lease_epoch, tally FROM channels WHERE id = ? FOR UPDATE', [$this->channel]);
         if ($channel === null || ($this->epoch !== null && $channel->lease_epoch !== $this->epoch)) {
-            return new Fenced($channel->lease_epoch ?? 0);
+            return new LeaseLost($channel->lease_epoch ?? 0);
         }
         if (! $this->take($key, $channel->tally)) {
             return new AlreadyHandled($key->event);

@@ -6,10 +6,10 @@ namespace App\Storage;
 
 use Closure;
 use SilverParrot\Memory\EventKey;
-use SilverParrot\Memory\Fenced;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
 use SilverParrot\Memory\KnownView;
+use SilverParrot\Memory\LeaseLost;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
@@ -40,7 +40,7 @@ final class ReadOnce implements Store
         return new KnownView(array_map(fn (Key $key): null|bool|int|string|array => $this->read[$key->id()] ?? null, $reads->keys));
     }
 
-    public function turn(EventKey $key, Reads $reads, Closure $hear): Fenced
+    public function turn(EventKey $key, Reads $reads, Closure $hear): LeaseLost
     {
         throw new \LogicException('A rehearsal writes into its own copy.');
     }

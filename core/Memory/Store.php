@@ -19,7 +19,7 @@ interface Store
      *
      * @param  EventKey  $key  what was taken before is not taken again
      * @param  Closure(View): T  $hear  pure; may be run again
-     * @return T|AlreadyHandled|Fenced
+     * @return T|AlreadyHandled|LeaseLost
      */
-    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|Fenced;
+    public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|LeaseLost;
 }

@@ -9,8 +9,8 @@ use App\Storage\MariaDbStore;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
-use SilverParrot\Memory\Fenced;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\LeaseLost;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\Tally;
@@ -36,7 +36,7 @@ final class MariaDbStoreTest extends TestCase
         Channel::query()->whereKey($this->cove->id)->update(['lease_epoch' => 7]);
         $key = Key::counter('a');
         $change = static fn (): Tally => new Tally([new Change($key, null, 1, '', '')]);
-        self::assertInstanceOf(Fenced::class, (new MariaDbStore(DB::connection(), $this->cove->id, 6))->turn(EventKey::event('e'), Reads::of($key), $change));
+        self::assertInstanceOf(LeaseLost::class, (new MariaDbStore(DB::connection(), $this->cove->id, 6))->turn(EventKey::event('e'), Reads::of($key), $change));
         self::assertNull($this->store()->snapshot(Reads::of($key))->value($key));
         self::assertInstanceOf(Tally::class, (new MariaDbStore(DB::connection(), $this->cove->id, 7))->turn(EventKey::event('e'), Reads::of($key), $change));
         self::assertInstanceOf(Tally::class, (new MariaDbStore(DB::connection(), $this->cove->id))->turn(EventKey::event('f'), Reads::of($key), $change), 'a screen needs no lease');
@@ -51,7 +51,7 @@ final class MariaDbStoreTest extends TestCase
         self::assertInstanceOf(Tally::class, $this->store()->turn(EventKey::event('same'), Reads::of($key), $turn(2)));
         self::assertSame(1, (new MariaDbStore(DB::connection(), $far->id))->snapshot(Reads::of($key))->value($key));
         self::assertSame(2, $this->store()->snapshot(Reads::of($key))->value($key));
-        self::assertInstanceOf(Fenced::class, (new MariaDbStore(DB::connection(), 999_999))->turn(EventKey::event('e'), Reads::of(), $turn(3)), 'a channel that is gone takes nothing');
+        self::assertInstanceOf(LeaseLost::class, (new MariaDbStore(DB::connection(), 999_999))->turn(EventKey::event('e'), Reads::of(), $turn(3)), 'a channel that is gone takes nothing');
     }
 
     public function test_a_snapshot_is_one_statement_and_a_turn_few(): void

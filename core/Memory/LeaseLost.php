@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Memory;
 
 /** Somebody else holds the channel now: nothing was looked at, nothing kept. */
-final readonly class Fenced
+final readonly class LeaseLost
 {
     /** @param  int  $epoch of whoever holds it */
     public function __construct(public int $epoch)
