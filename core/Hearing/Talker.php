@@ -20,7 +20,7 @@ use SilverParrot\Hearing\Steps\Ran;
 use SilverParrot\Hearing\Steps\Stage;
 use SilverParrot\Hearing\Steps\Step;
 use SilverParrot\Hearing\Trace\Trace;
-use SilverParrot\Memory\Overlay;
+use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Response\Evaluation\Failed;
@@ -82,9 +82,9 @@ final readonly class Talker implements Parrot
             return new Outcome(trace: $trace);
         }
         $trace?->wentOn($command->trigger);
-        $kept = new Overlay($world->memory);
+        $kept = new PendingChanges($world->memory);
 
-        return $this->run($this->stage($command, $event, $event->scene, $world, new Overlay($kept), new PendingReads, $trace), $response, $event->step, $kept);
+        return $this->run($this->stage($command, $event, $event->scene, $world, new PendingChanges($kept), new PendingReads, $trace), $response, $event->step, $kept);
     }
 
     private function attempt(Command $command, Event $event, Scene $scene, World $world, ?Trace $trace): Outcome|Needs
@@ -95,8 +95,8 @@ final readonly class Talker implements Parrot
         if ($open instanceof GateRefusal) {
             return $this->refuse($open, $context, $scene, $trace);
         }
-        $kept = new Overlay($world->memory);
-        $changes = new Overlay($kept);
+        $kept = new PendingChanges($world->memory);
+        $changes = new PendingChanges($kept);
         foreach ($open as $one) {
             array_map($kept->change(...), $one->kept);
             array_map($changes->change(...), $one->keptOnSuccess);
@@ -157,9 +157,9 @@ final readonly class Talker implements Parrot
     /**
      * All or nothing, up to the end or to the next pause.
      *
-     * @param  Overlay  $kept  what is kept even if a step fails; what the steps change lies over it
+     * @param  PendingChanges  $kept  what is kept even if a step fails; what the steps change lies over it
      */
-    private function run(Stage $stage, CommandResponse $response, int $from, Overlay $kept): Outcome|Needs
+    private function run(Stage $stage, CommandResponse $response, int $from, PendingChanges $kept): Outcome|Needs
     {
         $stretch = $this->steps($stage, $response, $from);
         if ($stretch === null || ! $stage->needed->isEmpty()) {
@@ -199,7 +199,7 @@ final readonly class Talker implements Parrot
     private function refuse(GateRefusal $closed, GateContext $context, Scene $scene, ?Trace $trace): Outcome|Needs
     {
         [$command, $world] = [$context->command, $context->world];
-        $kept = new Overlay($world->memory);
+        $kept = new PendingChanges($world->memory);
         array_map($kept->change(...), $closed->kept);
         $reply = $closed->refusal === null ? '' : $command->refusals[$closed->refusal->key] ?? '';
         $needed = new PendingReads;
@@ -207,7 +207,7 @@ final readonly class Talker implements Parrot
         if ($reply === '' || $floods instanceof GateRefusal) {
             return new Outcome($command, changes: $kept->changes(), closed: $closed, trace: $trace, by: $context->person);
         }
-        $changes = new Overlay($kept);
+        $changes = new PendingChanges($kept);
         $stage = $this->stage($command, $context->event, $scene->withOutcome(['name' => $command->trigger] + $closed->outcome), $world, $changes, $needed, $trace);
         $ran = $stage->at("{$command->id}/{$closed->gate}")->say($reply);
         if ($ran === null || ! $needed->isEmpty()) {
@@ -228,13 +228,13 @@ final readonly class Talker implements Parrot
     }
 
     /** Nothing that the steps changed is kept; cooldowns start all the same. */
-    private function fail(Failed $failed, Stage $stage, Overlay $kept): Outcome|Needs
+    private function fail(Failed $failed, Stage $stage, PendingChanges $kept): Outcome|Needs
     {
         $stage->trace?->failed($failed);
         $command = $stage->command;
         $sayings = [];
         if ($command->ifItFails !== '') {
-            $reply = $this->stage($command, $stage->event, $stage->scene->withOutcome(['reason' => $failed->getMessage()]), $stage->world, new Overlay($kept), $stage->needed, $stage->trace);
+            $reply = $this->stage($command, $stage->event, $stage->scene->withOutcome(['reason' => $failed->getMessage()]), $stage->world, new PendingChanges($kept), $stage->needed, $stage->trace);
             $ran = $reply->at("{$command->id}/fails")->say($command->ifItFails);
             if ($ran === null) {
                 return Needs::of($stage->needed);
@@ -245,7 +245,7 @@ final readonly class Talker implements Parrot
         return new Outcome($command, $sayings, $kept->changes(), failed: $failed, trace: $stage->trace, by: $stage->event->person());
     }
 
-    private function stage(Command $command, Event $event, Scene $scene, World $world, Overlay $changes, PendingReads $needed, ?Trace $trace): Stage
+    private function stage(Command $command, Event $event, Scene $scene, World $world, PendingChanges $changes, PendingReads $needed, ?Trace $trace): Stage
     {
         return new Stage($command, $event, $scene, $world, $changes, $needed, $trace, $this->prepared, $command->id);
     }

@@ -8,7 +8,7 @@ use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Chat\Voice;
 use SilverParrot\Hearing\Trace\Trace;
-use SilverParrot\Memory\Overlay;
+use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Pack\Command;
@@ -25,14 +25,14 @@ final readonly class Stage
 {
     /**
      * @param  string  $place  names the step among all others, for its luck: "!tide/0"
-     * @param  Overlay  $changes  what gates and the steps before it have changed; what it changes goes on top
+     * @param  PendingChanges  $changes  what gates and the steps before it have changed; what it changes goes on top
      */
     public function __construct(
         public Command $command,
         public Event $event,
         public Scene $scene,
         public World $world,
-        public Overlay $changes,
+        public PendingChanges $changes,
         public PendingReads $needed,
         public ?Trace $trace,
         private ResponseCache $prepared,

@@ -9,7 +9,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\Overlay;
+use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Memory\View;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
@@ -28,7 +28,7 @@ final class Run
     public bool $lacks = false;
 
     /** What it has changed so far; null where that is nothing. */
-    public ?Overlay $changed = null;
+    public ?PendingChanges $changed = null;
 
     private int $work = 0;
 
@@ -134,7 +134,7 @@ final class Run
 
     public function change(Change $change): void
     {
-        $this->changed ??= new Overlay($this->world->memory);
+        $this->changed ??= new PendingChanges($this->world->memory);
         $this->changed->change($change);
     }
 }

@@ -8,7 +8,7 @@ namespace SilverParrot\Memory;
  * A view with changes laid over it: all that an event is about to change, by whichever gate, step or verb. Each sees what
  * was changed before it, and of one key there is one change in the end.
  */
-final class Overlay implements View
+final class PendingChanges implements View
 {
     /** @var array<string, Change> by key id, the latest of each, with the value before the first */
     private array $changes = [];
