@@ -15,9 +15,9 @@ use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Kind;
-use SilverParrot\Memory\KnownView;
 use SilverParrot\Memory\LeaseLost;
 use SilverParrot\Memory\OwnerKind;
+use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\Turn;
@@ -52,7 +52,7 @@ final readonly class MariaDbStore implements Store
 
     public function snapshot(Reads $reads): View
     {
-        return new KnownView($this->kept->read($reads->keys));
+        return new PartialView($this->kept->read($reads->keys));
     }
 
     public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|LeaseLost
@@ -113,7 +113,7 @@ final readonly class MariaDbStore implements Store
         if (! $this->take($key, $channel->tally)) {
             return new AlreadyHandled($key->event);
         }
-        $turn = $hear(new KnownView($this->kept->read($reads->keys)));
+        $turn = $hear(new PartialView($this->kept->read($reads->keys)));
         $changes = $turn->changesToKeep();
         if ($changes !== null) {
             $this->keep($changes, $turn->cause(), $key->event);

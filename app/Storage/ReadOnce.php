@@ -8,8 +8,8 @@ use Closure;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
-use SilverParrot\Memory\KnownView;
 use SilverParrot\Memory\LeaseLost;
+use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
@@ -37,7 +37,7 @@ final class ReadOnce implements Store
             }
         }
 
-        return new KnownView(array_map(fn (Key $key): null|bool|int|string|array => $this->read[$key->id()] ?? null, $reads->keys));
+        return new PartialView(array_map(fn (Key $key): null|bool|int|string|array => $this->read[$key->id()] ?? null, $reads->keys));
     }
 
     public function turn(EventKey $key, Reads $reads, Closure $hear): LeaseLost

@@ -34,7 +34,7 @@ final class InMemoryStore implements Store
             $this->read[$id] = $beneath?->value($key) ?? $this->otherwise[$id] ?? null;
         }
 
-        return new KnownView(array_map(fn (Key $key): null|bool|int|string|array => $this->values[$key->id()] ?? (array_key_exists($key->id(), $this->values) ? null : $this->read[$key->id()]), $reads->keys));
+        return new PartialView(array_map(fn (Key $key): null|bool|int|string|array => $this->values[$key->id()] ?? (array_key_exists($key->id(), $this->values) ? null : $this->read[$key->id()]), $reads->keys));
     }
 
     public function whole(): View

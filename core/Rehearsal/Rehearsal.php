@@ -17,7 +17,7 @@ use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\KnownView;
+use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
@@ -56,7 +56,7 @@ final class Rehearsal
         $this->store = new InMemoryStore($situation->memory, $situation->rest, Situation::ofCast($pack));
         $this->driver = new Driver($talker, $this->store);
         $this->readings = $situation->readings($this->store->values(...));
-        $this->nothing = new KnownView([]);
+        $this->nothing = new PartialView([]);
         foreach ($pack->cast as $member) {
             $this->enter($member->person());
         }

@@ -25,8 +25,8 @@ use SilverParrot\Lookup\Web;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\KnownView;
 use SilverParrot\Memory\Owner;
+use SilverParrot\Memory\PartialView;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Flood;
@@ -123,12 +123,12 @@ final class DriverTest extends TestCase
     public function test_a_look_up_is_not_asked_while_a_gate_may_be_closed(): void
     {
         $pack = World::pack()->withCommand(Say::on('!tide', '[lookup.tide.high] [counter.planks]'));
-        $world = new HeardIn($pack, new KnownView([]), new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $world = new HeardIn($pack, new PartialView([]), new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
         $needs = (new Talker)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
         self::assertSame([], $needs->requests);
         self::assertCount(5, $needs->reads->keys, 'two cooldowns, two floods and a counter in one round');
-        $known = new KnownView(array_map(static fn (): ?int => null, $needs->reads->keys));
+        $known = new PartialView(array_map(static fn (): ?int => null, $needs->reads->keys));
         $needs = (new Talker)->hear($this->line('!tide'), $world->remembering($known));
         self::assertInstanceOf(Needs::class, $needs);
         self::assertSame(['lookup.tide.high'], array_map(static fn ($request): string => $request->id, $needs->requests));
@@ -137,7 +137,7 @@ final class DriverTest extends TestCase
     public function test_nothing_is_said_while_a_look_up_is_on_its_way_though_a_gap_may_stand(): void
     {
         $pack = World::pack()->withCommand(Say::on('!tide', '[lookup.tide.high | quiet as high]Mind the slipway.'));
-        $known = new KnownView(array_fill_keys([Key::lastRun('!tide')->id(), Key::lastRun('!tide', Owner::viewer('cast-tamsin'))->id(), Key::recentAnswers()->id(), Key::recentAnswers(Owner::viewer('cast-tamsin'))->id()], null));
+        $known = new PartialView(array_fill_keys([Key::lastRun('!tide')->id(), Key::lastRun('!tide', Owner::viewer('cast-tamsin'))->id(), Key::recentAnswers()->id(), Key::recentAnswers(Owner::viewer('cast-tamsin'))->id()], null));
         $world = new HeardIn($pack, $known, new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
         $needs = (new Talker)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
@@ -150,7 +150,7 @@ final class DriverTest extends TestCase
     public function test_without_a_trace_the_same_is_said(): void
     {
         $pack = World::pack()->withCommand(Say::on('!x', '[roll 1000] [caller]', 'b'));
-        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new KnownView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Owner::viewer('cast-tamsin'))->id() => null, Key::recentAnswers()->id() => null, Key::recentAnswers(Owner::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
+        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new PartialView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Owner::viewer('cast-tamsin'))->id() => null, Key::recentAnswers()->id() => null, Key::recentAnswers(Owner::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
         $with = $hear(true);
         $without = $hear(false);
         self::assertInstanceOf(Outcome::class, $with);
@@ -179,6 +179,6 @@ final class DriverTest extends TestCase
 
     private function world(Pack $pack): HeardIn
     {
-        return new HeardIn($pack, new KnownView([]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        return new HeardIn($pack, new PartialView([]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
     }
 }

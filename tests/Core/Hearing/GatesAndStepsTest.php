@@ -30,7 +30,7 @@ use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\KnownView;
+use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
@@ -85,7 +85,7 @@ final class GatesAndStepsTest extends TestCase
     {
         $waits = new TestSetting(static fn (GateContext $context): Open|Pending => $context->world->readings->read(Request::channel('live')) === true ? new Open : Pending::request(Request::channel('live')));
         $command = Say::on('!a', '[counter.planks] [lookup.tide.high]')->gated(new Cooldown(10, 60), $waits);
-        $world = $this->world($command, new KnownView([]), new CannedReadings([], restIsDown: false));
+        $world = $this->world($command, new PartialView([]), new CannedReadings([], restIsDown: false));
         $needs = (new Talker)->hear($this->line('!a'), $world);
         self::assertInstanceOf(Needs::class, $needs);
         self::assertSame(['channel.live'], array_map(static fn (Request $one): string => $one->id, $needs->requests), 'look-ups wait until the gates are open');
@@ -93,9 +93,9 @@ final class GatesAndStepsTest extends TestCase
         self::assertContains(Key::lastRun('!a')->id(), array_keys($needs->reads->keys));
         // One that is closed behind it may be told only when it is known that those before it are open.
         $shut = new TestSetting(static fn (): GateRefusal => new GateRefusal('test', 'test', 'never', 'nothing'));
-        self::assertInstanceOf(Needs::class, (new Talker)->hear($this->line('!a'), $this->world(Say::on('!a', 'x')->gated(new Cooldown(10, 60), $shut), new KnownView([]), new CannedReadings)));
+        self::assertInstanceOf(Needs::class, (new Talker)->hear($this->line('!a'), $this->world(Say::on('!a', 'x')->gated(new Cooldown(10, 60), $shut), new PartialView([]), new CannedReadings)));
         // One that is closed for good before anything is asked ends it there.
-        $closed = (new Talker)->hear($this->line('!a'), $this->world($command->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer)), new KnownView([]), new CannedReadings([], restIsDown: false)));
+        $closed = (new Talker)->hear($this->line('!a'), $this->world($command->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer)), new PartialView([]), new CannedReadings([], restIsDown: false)));
         self::assertSame('level', $closed instanceof Outcome ? $closed->closed?->code : null);
     }
 

@@ -7,8 +7,8 @@ namespace Tests\Core\Memory;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\KnownView;
 use SilverParrot\Memory\Owner;
+use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\WholeView;
@@ -33,7 +33,7 @@ final class MemoryTest extends TestCase
 
     public function test_a_view_of_what_was_fetched_knows_nothing_else(): void
     {
-        $view = new KnownView([Key::counter('a')->id() => null]);
+        $view = new PartialView([Key::counter('a')->id() => null]);
         self::assertTrue($view->knows(Key::counter('a')));
         self::assertNull($view->value(Key::counter('a')));
         self::assertFalse($view->knows(Key::counter('b')));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Memory;
 
 /** The keys that were asked for, and nothing else. */
-final readonly class KnownView implements View
+final readonly class PartialView implements View
 {
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values by key id */
     public function __construct(private array $values)
