@@ -13,9 +13,9 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Memory\AlreadyHandled;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\LeaseLost;
 use SilverParrot\Memory\Standings;
-use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
@@ -132,7 +132,7 @@ final class ChannelOnAir
         if ($this->paused || $this->pack === null) {
             return [];
         }
-        $world = new World($this->pack, new WholeView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
+        $world = new World($this->pack, new CompleteView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
         $carried = $this->driver->hear($line, $world, new Asking($this->details, $this->standings));
         if ($carried->outcome instanceof LeaseLost) {
             return null;

@@ -11,7 +11,7 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\CannedReadings;
-use SilverParrot\Memory\WholeView;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
@@ -101,7 +101,7 @@ final class ConditionSampler
         if (! $this->canBeTried($conditions)) {
             return array_fill(0, count($conditions), null);
         }
-        $world = new World($pack, new WholeView, new CannedReadings, new Moment(0), new KeyedChance('', ''), $profile);
+        $world = new World($pack, new CompleteView, new CannedReadings, new Moment(0), new KeyedChance('', ''), $profile);
         foreach (self::combined($this->samples) as $case) {
             $run = new Run($world, Scene::of(null), '', new PendingReads);
             foreach ($case as $name => $value) {

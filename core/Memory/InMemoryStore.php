@@ -39,7 +39,7 @@ final class InMemoryStore implements Store
 
     public function whole(): View
     {
-        return new WholeView($this->values());
+        return new CompleteView($this->values());
     }
 
     public function turn(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled

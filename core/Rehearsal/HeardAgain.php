@@ -11,10 +11,10 @@ use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\FoundStore;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Store;
-use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\World;
 
@@ -42,7 +42,7 @@ final readonly class HeardAgain
             $readings += ["channel.$name" => $value];
         }
         $store = new FoundStore($memory, $this->now);
-        $world = new World($pack, new WholeView, new CannedReadings($readings), $line->at, new KeyedChance($this->seed, $line->key), $this->profile, $traced);
+        $world = new World($pack, new CompleteView, new CannedReadings($readings), $line->at, new KeyedChance($this->seed, $line->key), $this->profile, $traced);
         $outcome = (new Driver($this->talker, $store))->hear($line, $world)->outcome;
 
         return $outcome instanceof Outcome ? $outcome : throw new \LogicException('Nothing lasts here, so nothing was heard before.');

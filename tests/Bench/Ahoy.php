@@ -12,8 +12,8 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\PendingReads;
@@ -57,7 +57,7 @@ final readonly class Ahoy
     public function __construct()
     {
         $pack = new Pack(Pack::blank()->channel, counters: ['planks' => new Counter('planks')]);
-        $this->world = new World($pack, new WholeView([Key::counter('planks')->id() => 43]), new CannedReadings(['channel.category' => 'Planking']), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $this->world = new World($pack, new CompleteView([Key::counter('planks')->id() => 43]), new CannedReadings(['channel.category' => 'Planking']), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
         $this->category = Request::channel('category');
         $this->tamsin = Person::known('1', 'tamsin', 'Tamsin', Levels::of());
         $this->scene = Scene::of($this->tamsin, '', '!ahoy', '!ahoy');

@@ -16,7 +16,6 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Flood;

@@ -14,7 +14,7 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\ConditionSampler;
 use SilverParrot\Hearing\Trace\Trace;
-use SilverParrot\Memory\WholeView;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Rehearsal\Imagined;
 use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
@@ -46,7 +46,7 @@ final class GrammarTest extends TestCase
         $situation = World::situation($pack)->withCast($pack);
         $profile = ChatProfile::stream();
         $caller = World::people()[0]->person();
-        [$lengths, $vocabulary, $memory, $readings] = [Lengths::of($pack->channel), new Vocabulary, new WholeView($situation->memory), $situation->readings()];
+        [$lengths, $vocabulary, $memory, $readings] = [Lengths::of($pack->channel), new Vocabulary, new CompleteView($situation->memory), $situation->readings()];
         $now = Moment::fromIso(World::NOW) ?? new Moment(0);
         $rounds = Outside::isLong() ? 500_000 : 4_000;
         $said = 0;

@@ -29,9 +29,9 @@ use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\PartialView;
-use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Gates;
@@ -124,7 +124,7 @@ final class GatesAndStepsTest extends TestCase
             }
         };
         $command = Say::on('!a', 'x')->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer));
-        $context = new GateContext($command, $event, $this->world($command, new WholeView, new CannedReadings));
+        $context = new GateContext($command, $event, $this->world($command, new CompleteView, new CannedReadings));
         $kept = [];
         foreach (GateSettings::gates($command->gates) as $gate) {
             $open = $gate->stand($context);
@@ -167,10 +167,10 @@ final class GatesAndStepsTest extends TestCase
         $later = $first->later[0];
         self::assertInstanceOf(GoesOn::class, $later);
         self::assertSame(['e+2', self::START + 10_000], [$later->key(), $later->at()->millis]);
-        $second = (new Talker)->hear($later, $this->world($command, new WholeView([Key::counter('planks')->id() => 4]), new CannedReadings));
+        $second = (new Talker)->hear($later, $this->world($command, new CompleteView([Key::counter('planks')->id() => 4]), new CannedReadings));
         self::assertInstanceOf(Outcome::class, $second);
         self::assertSame([[], true, []], [$second->texts(), $second->failed !== null, $second->later]);
-        $gone = (new Talker)->hear($later, $this->world(Say::on('!other', 'x'), new WholeView, new CannedReadings));
+        $gone = (new Talker)->hear($later, $this->world(Say::on('!other', 'x'), new CompleteView, new CannedReadings));
         self::assertSame([], $gone instanceof Outcome ? $gone->sayings : null);
     }
 
@@ -208,7 +208,7 @@ final class GatesAndStepsTest extends TestCase
     public function test_what_is_for_while_the_stream_is_live_is_refused_offline_and_to_nobody_while_nobody_knows(): void
     {
         $command = Say::on('!a', 'x')->gated(Cooldown::none(), new WhileStream(StreamState::Live))->refusing(WhileStream::refusal(), 'not now, [outcome.reason]');
-        $hear = fn (Command $command, ?bool $live, bool $restIsDown = true): Outcome|Needs => (new Talker)->hear($this->line('!a'), $this->world($command, new WholeView, new CannedReadings($live === null ? [] : ['channel.live' => $live], $restIsDown)));
+        $hear = fn (Command $command, ?bool $live, bool $restIsDown = true): Outcome|Needs => (new Talker)->hear($this->line('!a'), $this->world($command, new CompleteView, new CannedReadings($live === null ? [] : ['channel.live' => $live], $restIsDown)));
         $said = static fn (Outcome|Needs $heard): ?array => $heard instanceof Outcome ? [...$heard->texts(), $heard->closed?->code] : null;
         self::assertSame(['x', null], $said($hear($command, true)));
         self::assertSame(['not now, it is only for while the stream is live', 'stream'], $said($hear($command, false)));
@@ -229,7 +229,7 @@ final class GatesAndStepsTest extends TestCase
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id */
     private function hear(Command $command, array $memory, string $line = '!a'): Outcome
     {
-        $outcome = (new Talker)->hear($this->line($line), $this->world($command, new WholeView($memory), new CannedReadings));
+        $outcome = (new Talker)->hear($this->line($line), $this->world($command, new CompleteView($memory), new CannedReadings));
         self::assertInstanceOf(Outcome::class, $outcome);
 
         return $outcome;

@@ -6,12 +6,12 @@ namespace Tests\Core\Memory;
 
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Memory\Reads;
-use SilverParrot\Memory\WholeView;
 
 final class MemoryTest extends TestCase
 {
@@ -37,13 +37,13 @@ final class MemoryTest extends TestCase
         self::assertTrue($view->knows(Key::counter('a')));
         self::assertNull($view->value(Key::counter('a')));
         self::assertFalse($view->knows(Key::counter('b')));
-        self::assertTrue((new WholeView)->knows(Key::counter('b')));
+        self::assertTrue((new CompleteView)->knows(Key::counter('b')));
     }
 
     public function test_changes_lie_over_a_view_and_remember_what_was_before_the_first(): void
     {
         $key = Key::counter('a');
-        $overlay = new PendingChanges(new WholeView([$key->id() => 3]));
+        $overlay = new PendingChanges(new CompleteView([$key->id() => 3]));
         $overlay->change(new Change($key, 3, 4, 'counter.a', 'channel'));
         $overlay->change(new Change($key, 4, 9, 'counter.a', 'channel'));
         self::assertSame(9, $overlay->value($key));
@@ -58,7 +58,7 @@ final class MemoryTest extends TestCase
         $added = static fn (int $from, int $by): Change => new Change($key, $from, $from + $by, '', '', $by);
         $set = static fn (int $from, int $to): Change => new Change($key, $from, $to, '', '');
         foreach ([[[$added(3, 4), $added(7, -2)], 2], [[$added(3, 4), $set(7, 5)], null], [[$set(3, 7), $added(7, 4)], null]] as [$changes, $expected]) {
-            $overlay = new PendingChanges(new WholeView([$key->id() => 3]));
+            $overlay = new PendingChanges(new CompleteView([$key->id() => 3]));
             array_map($overlay->change(...), $changes);
             self::assertSame($expected, $overlay->changes()[0]->added);
         }

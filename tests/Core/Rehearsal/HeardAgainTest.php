@@ -15,9 +15,9 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Talker;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\WholeView;
 use SilverParrot\Rehearsal\HeardAgain;
 use SilverParrot\Value\Moment;
 use SilverParrot\World as HeardIn;
@@ -31,10 +31,10 @@ final class HeardAgainTest extends TestCase
         $store = new InMemoryStore(World::situation($pack)->memory);
         $line = new ChatLine('m-1', Person::known('account:pia', 'pia', 'Pia', Levels::of()), '!mix @odo', Moment::fromIso(World::NOW) ?? new Moment(0));
         $readings = World::situation($pack)->readings();
-        $carried = (new Driver(new Talker, $store))->hear($line, new HeardIn($pack, new WholeView, $readings, $line->at, new KeyedChance('7', $line->key), ChatProfile::stream()));
+        $carried = (new Driver(new Talker, $store))->hear($line, new HeardIn($pack, new CompleteView, $readings, $line->at, new KeyedChance('7', $line->key), ChatProfile::stream()));
         self::assertInstanceOf(Outcome::class, $carried->outcome);
         // Memory goes on; the cooldown alone would close the gate now.
-        (new Driver(new Talker, $store))->hear(new ChatLine('m-2', $line->by, '!mix', $line->at->plusMillis(60_000)), new HeardIn($pack, new WholeView, $readings, $line->at->plusMillis(60_000), new KeyedChance('7', 'm-2'), ChatProfile::stream()));
+        (new Driver(new Talker, $store))->hear(new ChatLine('m-2', $line->by, '!mix', $line->at->plusMillis(60_000)), new HeardIn($pack, new CompleteView, $readings, $line->at->plusMillis(60_000), new KeyedChance('7', 'm-2'), ChatProfile::stream()));
 
         $again = new HeardAgain('7', ChatProfile::stream(), $store, ['title' => 'now']);
         $outcome = $again->by($pack, $line, $carried->memory, $carried->readings, traced: true);

@@ -11,7 +11,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Lookup\CannedReadings;
-use SilverParrot\Memory\WholeView;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\PendingReads;
@@ -108,7 +108,7 @@ final class BoundsTest extends TestCase
 
     private static function say(string $source, string $words): Said|Failed
     {
-        $world = new SaidIn(self::pack(), new WholeView, new CannedReadings, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', ''), ChatProfile::stream());
+        $world = new SaidIn(self::pack(), new CompleteView, new CannedReadings, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', ''), ChatProfile::stream());
         $said = Response::of($source)->say(new Run($world, Scene::of(null, $words, '!say', "!say $words"), 'bounds', new PendingReads));
         self::assertNotNull($said);
 

@@ -16,8 +16,8 @@ use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\WholeView;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Flood;
@@ -96,7 +96,7 @@ final class WorkTest extends TestCase
         $pack = new Pack(Pack::blank()->channel, commands: array_map(static fn (int $i): Command => Say::on("!command$i", 'x'), range(1, 2_000)));
         $outcome = null;
         $hear = static function (string $line) use ($pack, &$outcome): void {
-            $outcome = (new Talker)->hear(new ChatLine('e', self::tamsin(), $line, new Moment(0)), new World($pack, new WholeView, new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), true));
+            $outcome = (new Talker)->hear(new ChatLine('e', self::tamsin(), $line, new Moment(0)), new World($pack, new CompleteView, new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), true));
         };
         $hear('warm');
         self::assertLessThan(self::MOST, self::asked(static fn () => $hear('!comand77')));

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Memory;
 
 /** All of memory at once: what is not in it is not there. For rehearsal and the command line. */
-final readonly class WholeView implements View
+final readonly class CompleteView implements View
 {
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values by key id */
     public function __construct(private array $values = [])
