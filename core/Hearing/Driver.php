@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing;
 
 use SilverParrot\Chat\Event;
+use SilverParrot\Lookup\MemoizedReadings;
 use SilverParrot\Lookup\NoWeb;
-use SilverParrot\Lookup\RecalledReadings;
 use SilverParrot\Lookup\Web;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
@@ -32,7 +32,7 @@ final readonly class Driver
     public function hear(Event $event, World $world, Web $web = new NoWeb): HandledEvent
     {
         $reads = Reads::of();
-        $readings = new RecalledReadings($world->readings);
+        $readings = new MemoizedReadings($world->readings);
         $world = $world->reading($readings);
         for ($round = 1; ; $round++) {
             $view = $this->store->snapshot($reads);
@@ -52,7 +52,7 @@ final readonly class Driver
         }
     }
 
-    private function fetch(Needs $needs, Reads $reads, RecalledReadings $readings, Web $web, int $round): Reads
+    private function fetch(Needs $needs, Reads $reads, MemoizedReadings $readings, Web $web, int $round): Reads
     {
         // Memory is at hand, and one thing found there may lead to another; twice as many rounds are beyond any response.
         if ($round > 2 * self::ROUNDS || ($needs->reads->isEmpty() && $needs->requests === [])) {

@@ -11,7 +11,7 @@ use SilverParrot\Value\Value;
  * What one event has read: the same each time it is heard, though what is kept outside may grow old in between. Unlike
  * the other readings it is not a value: it grows while its event is carried through.
  */
-final class RecalledReadings implements Readings
+final class MemoizedReadings implements Readings
 {
     /** @var array<string, null|bool|int|string|Value> by request id */
     private array $read = [];
