@@ -12,8 +12,8 @@ use SilverParrot\Memory\Reads;
 use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
@@ -48,7 +48,7 @@ final readonly class SaidNow
             $world = new World($this->pack, $store->snapshot($reads), $readings, $now, new KeyedChance($this->seed, 'now'), $this->profile);
             $needed = new PendingReads;
             foreach ($open as $place => $response) {
-                $heard = $response->say(new Run($world, $scene, "now/$place", $needed));
+                $heard = $response->say(new EvaluationContext($world, $scene, "now/$place", $needed));
                 if ($heard instanceof Said) {
                     $text = Fitter::fit($heard, $room)->text();
                     $said[$place] = $text === '' ? null : $text;

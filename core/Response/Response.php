@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Response;
 
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Parsing\ParsedResponse;
 use SilverParrot\Response\Parsing\Parser;
 use SilverParrot\Response\Syntax\Call;
@@ -102,7 +102,7 @@ final class Response
     }
 
     /** All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet. */
-    public function say(Run $run): Said|Failed|null
+    public function say(EvaluationContext $run): Said|Failed|null
     {
         try {
             $pieces = ($this->row ??= Row::of($this->parts))->fill($run);
@@ -135,7 +135,7 @@ final class Response
     }
 
     /** Once something must be fetched, all that the other names read is fetched with it, in one round. */
-    private function lacking(Run $run): null
+    private function lacking(EvaluationContext $run): null
     {
         foreach ($this->remembering as $use) {
             foreach ($use->name->reads($use->call, $run) as $key) {

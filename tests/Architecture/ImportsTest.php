@@ -35,7 +35,7 @@ final class ImportsTest extends TestCase
         }
         self::assertSame([], $wrong);
         self::assertContains('Pack\Command', ImportGraph::ofCore()->imports['Pack\Pack'], 'what stands in the same folder is found');
-        self::assertContains('World', ImportGraph::ofCore()->imports['Response\Evaluation\Run']);
+        self::assertContains('World', ImportGraph::ofCore()->imports['Response\Evaluation\EvaluationContext']);
     }
 
     public function test_no_circle_of_imports_is_large(): void

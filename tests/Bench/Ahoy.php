@@ -16,8 +16,8 @@ use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
@@ -70,11 +70,11 @@ final readonly class Ahoy
         $response = Response::of($source);
 
         return $traced ? function () use ($response): string {
-            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new PendingReads, new Trace));
+            $said = $response->say(new EvaluationContext($this->world, $this->scene, '!ahoy/0', new PendingReads, new Trace));
 
             return $said instanceof Said ? $said->text : '';
         } : function () use ($response): string {
-            $said = $response->say(new Run($this->world, $this->scene, '!ahoy/0', new PendingReads));
+            $said = $response->say(new EvaluationContext($this->world, $this->scene, '!ahoy/0', new PendingReads));
 
             return $said instanceof Said ? $said->text : '';
         };

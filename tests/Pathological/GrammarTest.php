@@ -19,9 +19,9 @@ use SilverParrot\Rehearsal\Imagined;
 use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
@@ -63,12 +63,12 @@ final class GrammarTest extends TestCase
             $typed = self::TYPED[$i % count(self::TYPED)];
             $world = new SaidIn($pack, $memory, $readings, $now, new KeyedChance('grammar', (string) $i), $profile);
             $scene = Scene::of($caller, $typed, '!say', trim("!say $typed"));
-            $once = $response->say(new Run($world, $scene, 'x', new PendingReads));
+            $once = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads));
             self::assertNotNull($once, 'all is at hand, so nothing is waited for');
             $text = $once instanceof Said ? $once->text : $once->getMessage();
             if ($i % 7 === 0) {
                 // Whether somebody reads along makes no difference.
-                $again = $response->say(new Run($world, $scene, 'x', new PendingReads, new Trace));
+                $again = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads, new Trace));
                 self::assertSame($text, $again instanceof Said ? $again->text : $again?->getMessage());
                 self::assertSame($text, $once instanceof Said ? implode('', array_column($once->pieces(), 0)) : $text);
             }
@@ -116,7 +116,7 @@ final class GrammarTest extends TestCase
                 $world = new SaidIn($pack, $imagined, $imagined, $now, new KeyedChance('claims', (string) $attempt), $profile);
                 $line = $typed[$attempt % count($typed)];
                 $caller = Person::known('1', ['tamsin', 'odo', 'a'][$attempt % 3], 'Tamsin', Levels::of(Level::cases()[$attempt % 8]), $attempt % 4);
-                $said = $response->say(new Run($world, Scene::of($caller, $line, '!say', trim("!say $line")), 'x', new PendingReads));
+                $said = $response->say(new EvaluationContext($world, Scene::of($caller, $line, '!say', trim("!say $line")), 'x', new PendingReads));
                 if ($said instanceof Said && ($said->text === 'Y') !== $holds) {
                     self::fail("“{$condition}” was said to ".($holds ? 'hold always' : 'hold never').", and with “{$line}” {$said->text} was said where ".implode(', ', $imagined->given()));
                 }

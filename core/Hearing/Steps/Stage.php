@@ -12,9 +12,9 @@ use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Pack\Command;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Said;
@@ -50,7 +50,7 @@ final readonly class Stage
     public function say(string $text): Ran|Failed|null
     {
         $this->trace?->saysFrom($text);
-        $run = new Run($this->world, $this->scene, $this->place, $this->needed, $this->trace);
+        $run = new EvaluationContext($this->world, $this->scene, $this->place, $this->needed, $this->trace);
         $run->changed = $this->changes;
         $said = $this->prepared->response($text)->say($run);
         if (! $said instanceof Said) {

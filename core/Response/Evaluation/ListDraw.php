@@ -23,7 +23,7 @@ final class ListDraw
     /** Orders that are tried for one that does not begin with the item that came last. */
     private const TRIES = 20;
 
-    public static function from(TextList $list, Span $span, Run $run): string|Gap
+    public static function from(TextList $list, Span $span, EvaluationContext $run): string|Gap
     {
         $draws = $list->draws;
         if ($draws === null) {

@@ -12,7 +12,7 @@ use SilverParrot\Value\Value;
 /** Values as moments. */
 final class Moments
 {
-    public static function of(null|bool|int|string|Value $value, Run $run): Moment|Gap|null
+    public static function of(null|bool|int|string|Value $value, EvaluationContext $run): Moment|Gap|null
     {
         return match (true) {
             $value === null, $value instanceof Moment, $value instanceof Gap => $value,

@@ -26,7 +26,7 @@ enum Relation: string
     case StartsWith = 'starts with';
     case EndsWith = 'ends with';
 
-    public function holds(null|bool|int|string|Value $left, null|bool|int|string|Value $right, Run $run): bool
+    public function holds(null|bool|int|string|Value $left, null|bool|int|string|Value $right, EvaluationContext $run): bool
     {
         if ($left === null || $right === null) {
             return false;
@@ -47,7 +47,7 @@ enum Relation: string
         };
     }
 
-    private static function same(bool|int|string|Value $left, bool|int|string|Value $right, Run $run): bool
+    private static function same(bool|int|string|Value $left, bool|int|string|Value $right, EvaluationContext $run): bool
     {
         if (is_string($left) && is_string($right)) {
             return Fold::caseless(trim($left)) === Fold::caseless(trim($right));
@@ -67,7 +67,7 @@ enum Relation: string
         return $order === 0;
     }
 
-    private function ordered(bool|int|string|Value $left, bool|int|string|Value $right, Run $run): bool
+    private function ordered(bool|int|string|Value $left, bool|int|string|Value $right, EvaluationContext $run): bool
     {
         $order = $left instanceof Level || $right instanceof Level ? self::orderOfLevels(self::level($left), self::level($right)) : self::order($left, $right, $run);
 
@@ -85,7 +85,7 @@ enum Relation: string
     }
 
     /** @return int|null null where the two cannot be set in order */
-    private static function order(bool|int|string|Value $left, bool|int|string|Value $right, Run $run): ?int
+    private static function order(bool|int|string|Value $left, bool|int|string|Value $right, EvaluationContext $run): ?int
     {
         if ($left instanceof Moment || $right instanceof Moment) {
             $from = is_string($left) || $left instanceof Moment ? Moments::of($left, $run) : null;
@@ -122,7 +122,7 @@ enum Relation: string
         return $value instanceof Level ? $value : (is_string($value) ? Level::named($value) : null);
     }
 
-    private static function text(bool|int|string|Value $value, Run $run): string
+    private static function text(bool|int|string|Value $value, EvaluationContext $run): string
     {
         return Fold::caseless($value instanceof Person ? $value->login : $run->print($value));
     }

@@ -26,7 +26,7 @@ final class Truth
     }
 
     /** A text where yes or no is kept: only "no" and its word in the channel's language say no. */
-    public static function word(string $text, Run $run): bool
+    public static function word(string $text, EvaluationContext $run): bool
     {
         $folded = Fold::caseless(trim($text));
 

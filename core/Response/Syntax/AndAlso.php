@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -33,7 +33,7 @@ final readonly class AndAlso extends Expression
     {
         [$left, $right] = [$this->left->prepared(), $this->right->prepared()];
 
-        return static function (Run $run) use ($left, $right): bool|Gap {
+        return static function (EvaluationContext $run) use ($left, $right): bool|Gap {
             $one = $left($run);
             if ($one instanceof Gap || ! Truth::of($one)) {
                 return $one instanceof Gap ? $one : false;

@@ -8,8 +8,8 @@ use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Sum;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
@@ -35,7 +35,7 @@ final readonly class Arithmetic extends Expression
     {
         [$operation, $left, $right] = [$this->operation, $this->left->prepared(), $this->right->prepared()];
 
-        return static function (Run $run) use ($operation, $left, $right): int|Value {
+        return static function (EvaluationContext $run) use ($operation, $left, $right): int|Value {
             $one = $left($run);
 
             return Numbers::combine($operation, $one, $right($run));

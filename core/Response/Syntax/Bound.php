@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
@@ -32,7 +32,7 @@ final readonly class Bound extends Expression
     {
         $name = $this->name;
 
-        return static fn (Run $run): null|bool|int|string|Value => $run->bound($name);
+        return static fn (EvaluationContext $run): null|bool|int|string|Value => $run->bound($name);
     }
 
     public function outlook(EstimateContext $in): Outlook

@@ -8,8 +8,8 @@ use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Response\Vocabulary\Writable;
@@ -41,7 +41,7 @@ final readonly class Change extends Expression
         [$span, $verb, $place, $of] = [$this->span, $this->verb, $this->place, $this->amount?->prepared()];
         $name = $place->name;
 
-        return static function (Run $run) use ($span, $verb, $place, $of, $name): null|bool|int|string|Value {
+        return static function (EvaluationContext $run) use ($span, $verb, $place, $of, $name): null|bool|int|string|Value {
             $amount = $of === null ? null : $of($run);
             if ($amount instanceof Gap) {
                 throw Failed::gap($amount, $span);

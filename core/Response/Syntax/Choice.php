@@ -7,8 +7,8 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Extent;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\Said;
 use SilverParrot\Value\Gap;
@@ -29,7 +29,7 @@ final readonly class Choice extends Filled
         $branches = array_map(static fn (Branch $branch): array => [$branch->condition->prepared(), Row::of($branch->parts), $branch->span], $this->branches);
         $otherwise = Row::of($this->otherwise);
 
-        return static function (Run $run) use ($branches, $otherwise): Said {
+        return static function (EvaluationContext $run) use ($branches, $otherwise): Said {
             foreach ($branches as [$condition, $row, $span]) {
                 $value = $condition($run);
                 if ($value instanceof Gap) {

@@ -9,8 +9,8 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Relation;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Nearest;
@@ -40,7 +40,7 @@ final readonly class Comparison extends Expression
         [$relation, $isNegated, $asked] = [$this->relation, $this->isNegated, $this->left->prepared()];
         $given = array_map(static fn (Expression $one): Closure => $one->prepared(), $this->right);
 
-        return static function (Run $run) use ($relation, $isNegated, $asked, $given): bool|Gap {
+        return static function (EvaluationContext $run) use ($relation, $isNegated, $asked, $given): bool|Gap {
             $left = $asked($run);
             foreach ($given as $one) {
                 $right = $one($run);

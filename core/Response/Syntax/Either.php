@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
@@ -37,11 +37,11 @@ final readonly class Either extends Expression
         if (count($written) === count($this->options)) {
             $values = array_column($written, 'value');
 
-            return static fn (Run $run): null|bool|int|string|Value => $values[$run->draw($span)->getInt(0, $last)];
+            return static fn (EvaluationContext $run): null|bool|int|string|Value => $values[$run->draw($span)->getInt(0, $last)];
         }
         $options = array_map(static fn (Expression $one): Closure => $one->prepared(), $this->options);
 
-        return static fn (Run $run): null|bool|int|string|Value => $options[$run->draw($span)->getInt(0, $last)]($run);
+        return static fn (EvaluationContext $run): null|bool|int|string|Value => $options[$run->draw($span)->getInt(0, $last)]($run);
     }
 
     public function outlook(EstimateContext $in): Outlook

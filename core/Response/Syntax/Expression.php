@@ -9,7 +9,7 @@ use Generator;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
@@ -25,7 +25,7 @@ abstract readonly class Expression
     /**
      * The way to its value, in which all that is known beforehand is settled.
      *
-     * @return Closure(Run): (null|bool|int|string|Value)
+     * @return Closure(EvaluationContext): (null|bool|int|string|Value)
      */
     abstract public function prepared(): Closure;
 
@@ -33,7 +33,7 @@ abstract readonly class Expression
     abstract public function outlook(EstimateContext $in): Outlook;
 
     /** The value, where it is asked for once; what is said often is prepared once. */
-    final public function value(Run $run): null|bool|int|string|Value
+    final public function value(EvaluationContext $run): null|bool|int|string|Value
     {
         return ($this->prepared())($run);
     }

@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Bounds;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Work;
 use SilverParrot\Response\Vocabulary\ChangesText;
 use SilverParrot\Response\Vocabulary\EndsGaps;
@@ -49,7 +49,7 @@ final readonly class Filtered extends Expression
         if ($this->arguments === [] && $this->named === []) {
             $changesText = $filter instanceof ChangesText ? $filter : null;
 
-            return static function (Run $run) use ($filter, $before, $standIn, $changesText): null|bool|int|string|Value {
+            return static function (EvaluationContext $run) use ($filter, $before, $standIn, $changesText): null|bool|int|string|Value {
                 $value = $before($run);
                 if ($changesText !== null && is_string($value)) {
                     $run->work(Work::stepsFor($filter, strlen($value)));
@@ -68,7 +68,7 @@ final readonly class Filtered extends Expression
         $prepared = static fn (Expression $one): Closure => $one->prepared();
         [$arguments, $named] = [array_map($prepared, $this->arguments), array_map($prepared, $this->named)];
 
-        return static function (Run $run) use ($filter, $before, $standIn, $arguments, $named): null|bool|int|string|Value {
+        return static function (EvaluationContext $run) use ($filter, $before, $standIn, $arguments, $named): null|bool|int|string|Value {
             $value = $before($run);
             if ($value instanceof Gap && ($value->isPending() || $standIn === null)) {
                 return $value;

@@ -8,8 +8,8 @@ use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Sum;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Range;
@@ -36,7 +36,7 @@ final readonly class Minus extends Expression
     {
         $of = $this->value->prepared();
 
-        return static fn (Run $run): int|Value => Numbers::combine(Operation::Minus, 0, $of($run));
+        return static fn (EvaluationContext $run): int|Value => Numbers::combine(Operation::Minus, 0, $of($run));
     }
 
     public function outlook(EstimateContext $in): Outlook

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -33,7 +33,7 @@ final readonly class Not extends Expression
     {
         $of = $this->value->prepared();
 
-        return static function (Run $run) use ($of): bool|Gap {
+        return static function (EvaluationContext $run) use ($of): bool|Gap {
             $value = $of($run);
 
             return $value instanceof Gap ? $value : ! Truth::of($value);

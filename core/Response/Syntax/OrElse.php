@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -36,11 +36,11 @@ final readonly class OrElse extends Expression
         if ($this->right instanceof Literal) {
             $else = $this->right->value;
 
-            return static fn (Run $run): null|bool|int|string|Value => ($value = $left($run)) !== null && self::stands($value) ? $value : $else;
+            return static fn (EvaluationContext $run): null|bool|int|string|Value => ($value = $left($run)) !== null && self::stands($value) ? $value : $else;
         }
         $right = $this->right->prepared();
 
-        return static fn (Run $run): null|bool|int|string|Value => self::stands($value = $left($run)) ? $value : $right($run);
+        return static fn (EvaluationContext $run): null|bool|int|string|Value => self::stands($value = $left($run)) ? $value : $right($run);
     }
 
     public function outlook(EstimateContext $in): Outlook

@@ -7,8 +7,8 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -37,7 +37,7 @@ final readonly class Roll extends Expression
     {
         [$span, $first, $second] = [$this->span, $this->from->prepared(), $this->to?->prepared()];
 
-        return static function (Run $run) use ($span, $first, $second): int|Gap {
+        return static function (EvaluationContext $run) use ($span, $first, $second): int|Gap {
             $from = Numbers::whole($first($run));
             $to = $second === null ? $from : Numbers::whole($second($run));
             if ($from instanceof Gap || $to instanceof Gap) {

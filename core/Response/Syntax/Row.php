@@ -7,8 +7,8 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Response\Evaluation\Bounds;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Origin;
 use SilverParrot\Response\Said;
 use SilverParrot\Source\Span;
@@ -22,7 +22,7 @@ final readonly class Row
 {
     /**
      * @param  array<int, string>  $pieces  the author's texts, and nothing at each blank
-     * @param  array<int, Closure(Run): (null|bool|int|string|Value|Said)>  $fills  by the place of their blank
+     * @param  array<int, Closure(EvaluationContext): (null|bool|int|string|Value|Said)>  $fills  by the place of their blank
      * @param  array<int, Span>  $spans  of slots, by place
      * @param  array<int, Origin>  $origins  of what is said, by place
      */
@@ -54,7 +54,7 @@ final readonly class Row
      *
      * @throws Failed
      */
-    public function fill(Run $run): array
+    public function fill(EvaluationContext $run): array
     {
         $pieces = $this->pieces;
         $trace = $run->trace;
@@ -70,7 +70,7 @@ final readonly class Row
         return $pieces;
     }
 
-    private function printed(null|bool|int|Value|Said $value, int $at, Run $run): string|Said
+    private function printed(null|bool|int|Value|Said $value, int $at, EvaluationContext $run): string|Said
     {
         if ($value instanceof Said) {
             return $value;

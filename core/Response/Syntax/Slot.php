@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Extent;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Said;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -28,7 +28,7 @@ final readonly class Slot extends Filled
             return $of;
         }
 
-        return function (Run $run) use ($of): null|bool|int|string|Value|Said {
+        return function (EvaluationContext $run) use ($of): null|bool|int|string|Value|Said {
             $value = $of($run);
             if ($value instanceof Gap && ($this->as === '' || ! $this->isQuiet)) {
                 return $value;

@@ -9,8 +9,8 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Moments;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -38,7 +38,7 @@ final readonly class SpanFrom extends Expression
     {
         [$isSince, $of] = [$this->isSince, $this->moment->prepared()];
 
-        return static function (Run $run) use ($isSince, $of): TimeSpan|Gap|null {
+        return static function (EvaluationContext $run) use ($isSince, $of): TimeSpan|Gap|null {
             $moment = Moments::of($of($run), $run);
             if (! $moment instanceof Moment) {
                 return $moment;

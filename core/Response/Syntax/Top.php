@@ -12,8 +12,8 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
@@ -57,7 +57,7 @@ final readonly class Top extends Expression
     {
         [$name, $of] = [$this->folded, $this->count->prepared()];
 
-        return static function (Run $run) use ($name, $of): Items|Gap|null {
+        return static function (EvaluationContext $run) use ($name, $of): Items|Gap|null {
             $field = $run->world->pack->field($name);
             $count = Numbers::whole($of($run));
             if ($field === null || $count instanceof Gap) {

@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Span;
 
 /** What was typed after the trigger: `word 1`, `words`, `words 2`, `words 2 to 4`. */
@@ -32,11 +32,11 @@ final readonly class Words extends Expression
     public function prepared(): Closure
     {
         if ($this->from === 1 && $this->to === null) {
-            return static fn (Run $run): ?string => $run->scene->words === '' ? null : $run->scene->words;
+            return static fn (EvaluationContext $run): ?string => $run->scene->words === '' ? null : $run->scene->words;
         }
         [$at, $most] = [$this->from - 1, $this->to === null ? null : max(0, $this->to - $this->from + 1)];
 
-        return static function (Run $run) use ($at, $most): ?string {
+        return static function (EvaluationContext $run) use ($at, $most): ?string {
             $chosen = array_slice($run->scene->wordList, $at, $most);
 
             return $chosen === [] ? null : implode(' ', $chosen);

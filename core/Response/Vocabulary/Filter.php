@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Value\Value;
 
 /** What can stand after a bar. A gap passes by; a filter sees it only if it is an EndsGaps. */
@@ -29,5 +29,5 @@ interface Filter
      * @param  list<null|bool|int|string|Value>  $arguments
      * @param  array<string, null|bool|int|string|Value>  $named  folded names
      */
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value;
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value;
 }

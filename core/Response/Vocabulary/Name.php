@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
@@ -22,7 +22,7 @@ abstract readonly class Name
     /** @return list<Finding> what is wrong with this use of it */
     abstract public function check(Call $call, Pack $pack): array;
 
-    /** @return Closure(Run): (null|bool|int|string|Value) the way to the value of this use of it */
+    /** @return Closure(EvaluationContext): (null|bool|int|string|Value) the way to the value of this use of it */
     abstract public function prepared(Call $call): Closure;
 
     /** What it can be and how long it gets, known before anybody says a line. */

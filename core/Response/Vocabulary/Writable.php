@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary;
 
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Verbs\Cell;
 use SilverParrot\Value\Gap;
@@ -16,5 +16,5 @@ interface Writable
     /** Whether this use of the name is one that can be: `caller.boat` can, `caller.name` cannot. */
     public function canBeWritten(Call $call, Pack $pack): bool;
 
-    public function cell(Call $call, Run $run): Cell|Gap;
+    public function cell(Call $call, EvaluationContext $run): Cell|Gap;
 }

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Value\Range;
 
@@ -22,7 +22,7 @@ final readonly class Count extends ListFilter
         return Outlook::whole(Range::ofACount());
     }
 
-    protected function of(array $items, Run $run): int
+    protected function of(array $items, EvaluationContext $run): int
     {
         return count($items);
     }

@@ -7,8 +7,8 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Truncator;
@@ -37,7 +37,7 @@ final readonly class Cut implements Filter
         return $cut->orGap(...$most->gaps, ...(($most->range->low ?? 0) < 1 ? [GapReason::WrongKind] : []));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
     {
         $length = Numbers::whole($arguments[0] ?? null);
         if ($length instanceof Gap || $length < 1) {

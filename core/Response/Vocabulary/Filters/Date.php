@@ -7,8 +7,8 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Moments;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Limits;
@@ -39,7 +39,7 @@ final readonly class Date implements Filter
         return $value->asText($length->shortest, $length->longest, $length->bytes)->orGap(...($value->isOnly(ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
     {
         if ($value === null) {
             return null;

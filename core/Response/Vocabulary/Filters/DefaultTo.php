@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\EndsGaps;
@@ -35,7 +35,7 @@ final readonly class DefaultTo implements EndsGaps, Filter
         return $value->kinds === [] ? $arguments[0] : $value->known()->orElse($arguments[0]);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
     {
         return $this->isNeededFor($value) ? $arguments[0] ?? null : $value;
     }

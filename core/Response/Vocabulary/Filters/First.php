@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Value\Value;
 
@@ -22,7 +22,7 @@ final readonly class First extends ListFilter
         return self::part($value);
     }
 
-    protected function of(array $items, Run $run): null|bool|int|string|Value
+    protected function of(array $items, EvaluationContext $run): null|bool|int|string|Value
     {
         return $items[0] ?? null;
     }

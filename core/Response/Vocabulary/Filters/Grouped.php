@@ -6,8 +6,8 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Limits;
@@ -36,7 +36,7 @@ final readonly class Grouped implements Filter
         return $value->asText(1, $whole)->orGap(...$number->gaps);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
     {
         if ($value === null) {
             return null;

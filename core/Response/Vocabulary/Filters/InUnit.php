@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\TakesWords;
@@ -47,7 +47,7 @@ final readonly class InUnit implements Filter, TakesWords
         return $value->asWhole(new Range(0, $most))->orGap(...($value->isOnly(ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): int|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): int|Gap|null
     {
         if (! $value instanceof TimeSpan) {
             return $value === null ? null : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a span like “since occasion.leak”']);

@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\Bounds;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Items;
@@ -38,7 +38,7 @@ final readonly class Join implements Filter
         return $value->isOnly(ValueKind::Items) ? $text : $text->orElse($value);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
     {
         if (! $value instanceof Items) {
             return $value;

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Ends;
@@ -33,7 +33,7 @@ final readonly class Link implements Filter
         return $value->asText(1, $value->longest + strlen('https://'), $value->bytes + strlen('https://'))->orGap(...($isOne || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
     {
         if ($value === null) {
             return null;

@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
@@ -21,7 +21,7 @@ abstract readonly class ListFilter implements Filter
         return [0, 0];
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
     {
         return $this->of(match (true) {
             $value instanceof Items => $value->items,
@@ -32,7 +32,7 @@ abstract readonly class ListFilter implements Filter
     }
 
     /** @param  list<null|bool|int|string|Value>  $items */
-    abstract protected function of(array $items, Run $run): null|bool|int|string|Value;
+    abstract protected function of(array $items, EvaluationContext $run): null|bool|int|string|Value;
 
     /** One part of a list, or one word of a text. */
     protected static function part(Outlook $value): Outlook

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 
 use function mb_check_encoding;
@@ -23,7 +23,7 @@ final readonly class Lower extends TextFilter
         return self::grown($text, 1, 3);
     }
 
-    public function change(string $text, Run $run): string
+    public function change(string $text, EvaluationContext $run): string
     {
         // Unicode's rules cost thirty times as much, and plain letters need none of them.
         return mb_check_encoding($text, 'ASCII') ? strtolower($text) : mb_strtolower($text);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 
 final readonly class Mention extends TextFilter
@@ -20,7 +20,7 @@ final readonly class Mention extends TextFilter
         return self::longer($text, 1);
     }
 
-    public function change(string $text, Run $run): string
+    public function change(string $text, EvaluationContext $run): string
     {
         return $run->world->profile->mention($text);
     }

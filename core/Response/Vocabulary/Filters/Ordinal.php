@@ -6,8 +6,8 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
@@ -30,7 +30,7 @@ final readonly class Ordinal implements Filter
         return $value->asText(1, $in->lengths->ordinal($value->range?->digits() ?? 20))->orGap(...$value->withoutNothing()->asNumber()->gaps);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
     {
         $number = $value === null ? null : Numbers::whole($value);
 

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Bounds;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Limits;
@@ -36,7 +36,7 @@ final readonly class Replace implements Filter
         return $value->asText(0, $grown, min(Limits::SAID * 4, max(1, $by->bytes) * $value->bytes));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
     {
         $what = $run->print($arguments[0] ?? null);
         $text = $value === null ? null : $run->print($value);

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Value\Items;
 
@@ -22,7 +22,7 @@ final readonly class Reverse extends ListFilter
         return self::list($value, $in);
     }
 
-    protected function of(array $items, Run $run): ?Items
+    protected function of(array $items, EvaluationContext $run): ?Items
     {
         return $items === [] ? null : new Items(array_reverse($items));
     }

@@ -6,8 +6,8 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
@@ -38,7 +38,7 @@ final readonly class Round implements Filter
         return ($value->canBeNothing ? $rounded->orNothing() : $rounded)->orGap(...($isBad ? [GapReason::WrongKind] : []));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): int|Number|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): int|Number|Gap|null
     {
         if ($value === null) {
             return null;

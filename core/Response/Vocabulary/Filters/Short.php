@@ -7,8 +7,8 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
@@ -38,7 +38,7 @@ final readonly class Short implements Filter
         return $value->asText(1, $isSmall ? $value->range->digits() : $short->longest, $short->bytes)->orGap(...($value->isOnly(ValueKind::Number, ValueKind::Span, ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): string|Gap|null
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
     {
         if ($value === null) {
             return null;

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Laborious;
 use SilverParrot\Value\Items;
@@ -30,7 +30,7 @@ final readonly class Sort extends ListFilter implements Laborious
         return self::list($value, $in);
     }
 
-    protected function of(array $items, Run $run): ?Items
+    protected function of(array $items, EvaluationContext $run): ?Items
     {
         $keys = array_map(static fn (null|bool|int|string|Value $item): string => $run->printer()->sortKey($run->print($item)), $items);
         // Of equals the one that came first stays first.

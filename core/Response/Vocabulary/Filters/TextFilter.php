@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\ChangesText;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
@@ -20,7 +20,7 @@ abstract readonly class TextFilter implements ChangesText
         return [0, 0];
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, Run $run): null|bool|int|string|Value
+    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
     {
         if (is_string($value)) {
             return $this->change($value, $run);

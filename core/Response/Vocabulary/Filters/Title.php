@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Laborious;
 use SilverParrot\Source\Words;
@@ -28,7 +28,7 @@ final readonly class Title extends TextFilter implements Laborious
         return self::grown($text, 3, 3);
     }
 
-    public function change(string $text, Run $run): string
+    public function change(string $text, EvaluationContext $run): string
     {
         // Word by word, or the letters behind a number would begin one: “2Nd”.
         $words = Words::of($text, $run->world->pack->channel->language);

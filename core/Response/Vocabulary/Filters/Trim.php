@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Source\Ends;
 
@@ -21,7 +21,7 @@ final readonly class Trim extends TextFilter
         return $text->asText(0, $text->longest, $text->bytes);
     }
 
-    public function change(string $text, Run $run): string
+    public function change(string $text, EvaluationContext $run): string
     {
         return Ends::withoutSpace($text);
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 
 final readonly class Upper extends TextFilter
@@ -20,7 +20,7 @@ final readonly class Upper extends TextFilter
         return self::grown($text, 3, 3);
     }
 
-    public function change(string $text, Run $run): string
+    public function change(string $text, EvaluationContext $run): string
     {
         return mb_check_encoding($text, 'ASCII') ? strtoupper($text) : mb_strtoupper($text);
     }

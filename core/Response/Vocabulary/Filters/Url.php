@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Described;
 
 /** RFC 3986: everything but unreserved characters is written as its bytes. */
@@ -22,7 +22,7 @@ final readonly class Url extends TextFilter
         return $text->isOnly(ValueKind::Text) && is_string($text->written) ? Outlook::written(rawurlencode($text->written)) : $text->asText($text->shortest, 3 * $text->bytes, 3 * $text->bytes);
     }
 
-    public function change(string $text, Run $run): string
+    public function change(string $text, EvaluationContext $run): string
     {
         return rawurlencode($text);
     }

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 
@@ -23,14 +23,14 @@ final readonly class Caller extends PersonName
         return true;
     }
 
-    public function person(Run $run): ?Person
+    public function person(EvaluationContext $run): ?Person
     {
         return $run->scene->caller;
     }
 
     public function prepared(Call $call): Closure
     {
-        return isset($call->folded[1]) ? parent::prepared($call) : static fn (Run $run): ?Person => $run->scene->caller;
+        return isset($call->folded[1]) ? parent::prepared($call) : static fn (EvaluationContext $run): ?Person => $run->scene->caller;
     }
 
     public function whenNothing(Call $call, Pack $pack): ?string

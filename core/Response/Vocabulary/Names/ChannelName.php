@@ -10,7 +10,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
@@ -95,11 +95,11 @@ final readonly class ChannelName extends Name
         $request = in_array($part, ['name', 'uptime', 'started', 'next', 'tags'], true) ? null : $this->requests[$part] ?? null;
 
         return $request === null
-            ? fn (Run $run): null|bool|int|string|Value => $this->value($call, $run)
-            : static fn (Run $run): null|bool|int|string|Value => $run->read($request);
+            ? fn (EvaluationContext $run): null|bool|int|string|Value => $this->value($call, $run)
+            : static fn (EvaluationContext $run): null|bool|int|string|Value => $run->read($request);
     }
 
-    private function value(Call $call, Run $run): null|bool|int|string|Value
+    private function value(Call $call, EvaluationContext $run): null|bool|int|string|Value
     {
         $part = $call->folded[1] ?? 'name';
         if ($part === 'name') {
@@ -119,7 +119,7 @@ final readonly class ChannelName extends Name
         };
     }
 
-    private function uptime(Run $run): TimeSpan|Gap|null
+    private function uptime(EvaluationContext $run): TimeSpan|Gap|null
     {
         $started = $run->read($this->requests['started']);
         if ($started instanceof Gap) {

@@ -11,7 +11,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
@@ -44,7 +44,7 @@ final readonly class CommandsName extends Name
     {
         $for = $call->for?->prepared();
 
-        return static function (Run $run) use ($for): Items|Gap|null {
+        return static function (EvaluationContext $run) use ($for): Items|Gap|null {
             $person = $for === null ? null : $for($run);
             if ($for !== null && ! $person instanceof Person) {
                 return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);

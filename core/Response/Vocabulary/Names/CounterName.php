@@ -16,8 +16,8 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Described;
@@ -78,10 +78,10 @@ final readonly class CounterName extends Name implements Remembering, Writable
 
     public function prepared(Call $call): Closure
     {
-        return fn (Run $run): int|Gap|null => $this->value($call, $run);
+        return fn (EvaluationContext $run): int|Gap|null => $this->value($call, $run);
     }
 
-    private function value(Call $call, Run $run): int|Gap|null
+    private function value(Call $call, EvaluationContext $run): int|Gap|null
     {
         $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter === null) {
@@ -102,7 +102,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         return isset($call->path[1]);
     }
 
-    public function reads(Call $call, Run $run): array
+    public function reads(Call $call, EvaluationContext $run): array
     {
         $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter === null) {
@@ -122,7 +122,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         return ! isset($call->path[2]);
     }
 
-    public function cell(Call $call, Run $run): Cell|Gap
+    public function cell(Call $call, EvaluationContext $run): Cell|Gap
     {
         $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter === null || isset($call->path[2])) {
@@ -138,7 +138,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         return $missing === [] ? new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $this->period($counter, $run)) : Gap::pending();
     }
 
-    private function number(Counter $counter, Key $key, Run $run): int|Gap
+    private function number(Counter $counter, Key $key, EvaluationContext $run): int|Gap
     {
         if ($counter->reset === Reset::Never) {
             return $run->knows($key) ? Counted::number($counter, $run->memory()->value($key), '') : Gap::pending();
@@ -148,12 +148,12 @@ final readonly class CounterName extends Name implements Remembering, Writable
         return $missing === [] ? Counted::number($counter, $run->memory()->value($key), $this->period($counter, $run)) : Gap::pending();
     }
 
-    private function period(Counter $counter, Run $run): string
+    private function period(Counter $counter, EvaluationContext $run): string
     {
         return Counted::period($counter, $run->memory(), $run->world->now, $run->world->pack->channel->zone);
     }
 
-    private function kept(Counter $counter, Call $call, Run $run): Key|Gap|null
+    private function kept(Counter $counter, Call $call, EvaluationContext $run): Key|Gap|null
     {
         if ($counter->scope === CounterScope::Channel) {
             return Key::counter($counter->id);
@@ -172,14 +172,14 @@ final readonly class CounterName extends Name implements Remembering, Writable
         };
     }
 
-    private function person(Call $call, Run $run): Person|Gap|null
+    private function person(Call $call, EvaluationContext $run): Person|Gap|null
     {
         $person = $call->for === null ? $run->scene->caller : $call->for->value($run);
 
         return $person instanceof Person || $person instanceof Gap ? $person : null;
     }
 
-    private function scope(Counter $counter, Call $call, Run $run): string
+    private function scope(Counter $counter, Call $call, EvaluationContext $run): string
     {
         $person = $this->person($call, $run);
         $category = $counter->scope === CounterScope::Category ? $run->read(Request::channel('category')) : null;

@@ -9,7 +9,7 @@ use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
@@ -41,10 +41,10 @@ final readonly class FactName extends Name
 
     public function prepared(Call $call): Closure
     {
-        return fn (Run $run): string|Gap => $this->value($call, $run);
+        return fn (EvaluationContext $run): string|Gap => $this->value($call, $run);
     }
 
-    private function value(Call $call, Run $run): string|Gap
+    private function value(Call $call, EvaluationContext $run): string|Gap
     {
         $fact = $run->world->pack->facts[$call->folded[1] ?? ''] ?? null;
 

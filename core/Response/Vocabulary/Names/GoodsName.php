@@ -11,8 +11,8 @@ use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
@@ -48,10 +48,10 @@ final readonly class GoodsName extends Name implements Remembering, Writable
 
     public function prepared(Call $call): Closure
     {
-        return fn (Run $run): int|Gap|null => $this->value($call, $run);
+        return fn (EvaluationContext $run): int|Gap|null => $this->value($call, $run);
     }
 
-    private function value(Call $call, Run $run): int|Gap|null
+    private function value(Call $call, EvaluationContext $run): int|Gap|null
     {
         $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
         $person = self::person($call, $run);
@@ -72,7 +72,7 @@ final readonly class GoodsName extends Name implements Remembering, Writable
         return isset($call->path[1]);
     }
 
-    public function reads(Call $call, Run $run): array
+    public function reads(Call $call, EvaluationContext $run): array
     {
         $person = self::person($call, $run);
 
@@ -86,7 +86,7 @@ final readonly class GoodsName extends Name implements Remembering, Writable
         return ! isset($call->path[2]);
     }
 
-    public function cell(Call $call, Run $run): Cell|Gap
+    public function cell(Call $call, EvaluationContext $run): Cell|Gap
     {
         $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
         $person = self::person($call, $run);
@@ -100,7 +100,7 @@ final readonly class GoodsName extends Name implements Remembering, Writable
         return $run->knows(Key::goods($goods->id, $person->id)) ? FieldCell::ofGoods($goods, $person, $run) : Gap::pending();
     }
 
-    private static function person(Call $call, Run $run): Person|Gap|null
+    private static function person(Call $call, EvaluationContext $run): Person|Gap|null
     {
         $person = $call->for === null ? $run->scene->caller : $call->for->value($run);
 

@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
@@ -54,10 +54,10 @@ final readonly class HappeningName extends Name
 
     public function prepared(Call $call): Closure
     {
-        return fn (Run $run): null|bool|int|string|Value => $this->value($call, $run);
+        return fn (EvaluationContext $run): null|bool|int|string|Value => $this->value($call, $run);
     }
 
-    private function value(Call $call, Run $run): null|bool|int|string|Value
+    private function value(Call $call, EvaluationContext $run): null|bool|int|string|Value
     {
         return $run->scene->happening[$call->folded[1] ?? ''] ?? null;
     }

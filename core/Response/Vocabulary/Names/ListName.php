@@ -11,9 +11,9 @@ use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\ListDraw;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Described;
@@ -71,7 +71,7 @@ final readonly class ListName extends Name implements Remembering
         [$name, $span, $asksForSize] = [$call->folded[1] ?? '', $call->span(), isset($call->path[2])];
         $asked = ($call->operands[0] ?? null)?->prepared();
 
-        return static function (Run $run) use ($call, $name, $span, $asksForSize, $asked): int|string|Gap|null {
+        return static function (EvaluationContext $run) use ($call, $name, $span, $asksForSize, $asked): int|string|Gap|null {
             $list = $run->world->pack->lists[$name] ?? null;
             if ($list === null || $asksForSize) {
                 return $list === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : count($list->items);
@@ -96,7 +96,7 @@ final readonly class ListName extends Name implements Remembering
         return isset($call->path[1]);
     }
 
-    public function reads(Call $call, Run $run): array
+    public function reads(Call $call, EvaluationContext $run): array
     {
         $list = $run->world->pack->lists[$call->folded[1] ?? ''] ?? null;
 

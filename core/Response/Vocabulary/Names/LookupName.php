@@ -9,7 +9,7 @@ use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
@@ -42,7 +42,7 @@ final readonly class LookupName extends Name
         [$source, $reading] = [$call->path[1] ?? '', $call->path[2] ?? ''];
         $prepared = array_map(static fn (Expression $one): Closure => $one->prepared(), $call->named);
 
-        return static function (Run $run) use ($source, $reading, $prepared): null|bool|int|string|Value {
+        return static function (EvaluationContext $run) use ($source, $reading, $prepared): null|bool|int|string|Value {
             $arguments = [];
             foreach ($prepared as $name => $argument) {
                 $value = $argument($run);

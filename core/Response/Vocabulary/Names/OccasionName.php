@@ -10,7 +10,7 @@ use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
@@ -45,10 +45,10 @@ final readonly class OccasionName extends Name implements Remembering, Writable
 
     public function prepared(Call $call): Closure
     {
-        return fn (Run $run): Moment|Gap|null => $this->value($call, $run);
+        return fn (EvaluationContext $run): Moment|Gap|null => $this->value($call, $run);
     }
 
-    private function value(Call $call, Run $run): Moment|Gap|null
+    private function value(Call $call, EvaluationContext $run): Moment|Gap|null
     {
         $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
         if ($occasion === null) {
@@ -68,7 +68,7 @@ final readonly class OccasionName extends Name implements Remembering, Writable
         return isset($call->path[1]);
     }
 
-    public function reads(Call $call, Run $run): array
+    public function reads(Call $call, EvaluationContext $run): array
     {
         $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
 
@@ -80,7 +80,7 @@ final readonly class OccasionName extends Name implements Remembering, Writable
         return ! isset($call->path[2]);
     }
 
-    public function cell(Call $call, Run $run): Cell|Gap
+    public function cell(Call $call, EvaluationContext $run): Cell|Gap
     {
         $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
         if ($occasion === null) {

@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Source\Limits;
@@ -32,7 +32,7 @@ final readonly class PageName extends SimpleName
     {
         $request = Request::channel('page');
 
-        return static fn (Run $run): null|bool|int|string|Value => $run->read($request);
+        return static fn (EvaluationContext $run): null|bool|int|string|Value => $run->read($request);
     }
 
     public function saysOwnText(): bool

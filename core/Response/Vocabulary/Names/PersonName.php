@@ -17,8 +17,8 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
@@ -73,7 +73,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
     abstract protected function isAlwaysThere(): bool;
 
     /** Null when there is nobody; a pending gap while it is not known who it is. */
-    abstract public function person(Run $run): Person|Gap|null;
+    abstract public function person(EvaluationContext $run): Person|Gap|null;
 
     public function check(Call $call, Pack $pack): array
     {
@@ -118,10 +118,10 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
 
     public function prepared(Call $call): Closure
     {
-        return fn (Run $run): null|bool|int|string|Value => $this->value($call, $run);
+        return fn (EvaluationContext $run): null|bool|int|string|Value => $this->value($call, $run);
     }
 
-    private function value(Call $call, Run $run): null|bool|int|string|Value
+    private function value(Call $call, EvaluationContext $run): null|bool|int|string|Value
     {
         $person = $this->person($run);
         if (! isset($call->folded[1]) || ! $person instanceof Person) {
@@ -165,7 +165,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return isset($call->path[1]);
     }
 
-    public function reads(Call $call, Run $run): array
+    public function reads(Call $call, EvaluationContext $run): array
     {
         $person = $this->person($run);
         $part = $call->folded[1] ?? null;
@@ -193,7 +193,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return $pack->field($part) !== null && ! in_array($part, self::PARTS, true) && ! isset($call->folded[2]);
     }
 
-    public function cell(Call $call, Run $run): Cell|Gap
+    public function cell(Call $call, EvaluationContext $run): Cell|Gap
     {
         $person = $this->person($run);
         $field = $run->world->pack->field($call->folded[1] ?? '');
@@ -213,7 +213,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return isset($call->folded[2]) ? $pack->ladders[Fold::caseless($pack->field($call->folded[1])->name ?? '')] ?? null : array_values($pack->ladders)[0] ?? null;
     }
 
-    private function rank(Call $call, Person $person, Run $run): string|Gap|null
+    private function rank(Call $call, Person $person, EvaluationContext $run): string|Gap|null
     {
         $ladder = self::ladder($call, $run->world->pack);
         $field = $ladder === null ? null : $run->world->pack->field(Fold::caseless($ladder->field));
@@ -233,7 +233,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         };
     }
 
-    private function field(Field $field, Person $person, Run $run): null|bool|int|string|Value
+    private function field(Field $field, Person $person, EvaluationContext $run): null|bool|int|string|Value
     {
         if (! $person->isKnown()) {
             return null;
@@ -243,7 +243,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return $run->knows($key) ? FieldCell::read($field, $run->memory()->value($key)) : Gap::pending();
     }
 
-    private function recorded(string $part, Person $person, Run $run): int|Moment|Gap|null
+    private function recorded(string $part, Person $person, EvaluationContext $run): int|Moment|Gap|null
     {
         $key = Key::person($person->login);
         if (! $run->knows($key)) {
@@ -255,14 +255,14 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return $part === 'lines' ? (is_int($kept) ? $kept : null) : (is_string($kept) ? Moment::fromIso($kept) : null);
     }
 
-    private function isHere(Person $person, Run $run): bool|Gap
+    private function isHere(Person $person, EvaluationContext $run): bool|Gap
     {
         $seen = $run->scene->caller?->is($person->login) === true ? $run->world->now : $this->recorded('last_seen', $person, $run);
 
         return $seen instanceof Gap ? $seen : $seen instanceof Moment && $run->world->now->millis - $seen->millis <= self::HERE_SECONDS * 1000;
     }
 
-    private static function asked(string $part, Person $person, Run $run): null|bool|int|string|Value
+    private static function asked(string $part, Person $person, EvaluationContext $run): null|bool|int|string|Value
     {
         if (! $person->isKnown()) {
             return null;

@@ -10,7 +10,7 @@ use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
@@ -66,7 +66,7 @@ final readonly class QuoteName extends Name
         $part = $call->folded[1] ?? '';
         $asked = ($call->operands[0] ?? null)?->prepared();
 
-        return static function (Run $run) use ($part, $asked): null|int|string|Quote|Moment|Gap {
+        return static function (EvaluationContext $run) use ($part, $asked): null|int|string|Quote|Moment|Gap {
             $quote = self::quote($asked === null ? null : $asked($run), $run);
 
             return $quote instanceof Quote ? self::part($quote, $part) : $quote;
@@ -85,7 +85,7 @@ final readonly class QuoteName extends Name
         };
     }
 
-    private static function quote(null|bool|int|string|Value $asked, Run $run): Quote|Gap|null
+    private static function quote(null|bool|int|string|Value $asked, EvaluationContext $run): Quote|Gap|null
     {
         if ($asked instanceof Gap) {
             return $asked;
@@ -106,7 +106,7 @@ final readonly class QuoteName extends Name
         return self::read(Request::quoteAt($place, $words), $run);
     }
 
-    private static function read(Request $request, Run $run): Quote|Gap|null
+    private static function read(Request $request, EvaluationContext $run): Quote|Gap|null
     {
         $quote = $run->read($request);
 

@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Source\Ends;
@@ -26,7 +26,7 @@ final readonly class Target extends PersonName
         return false;
     }
 
-    public function person(Run $run): Person|Gap|null
+    public function person(EvaluationContext $run): Person|Gap|null
     {
         $typed = $this->typed($run);
         if ($typed === null) {
@@ -48,14 +48,14 @@ final readonly class Target extends PersonName
         return true;
     }
 
-    public function reads(Call $call, Run $run): array
+    public function reads(Call $call, EvaluationContext $run): array
     {
         $typed = $run->scene->wordList === [] ? null : $this->typed($run);
 
         return $typed === null || $run->scene->caller?->is($typed) === true ? [] : [Key::person($typed), ...($run->memory()->knows(Key::person($typed)) ? parent::reads($call, $run) : [])];
     }
 
-    private function typed(Run $run): ?string
+    private function typed(EvaluationContext $run): ?string
     {
         if ($run->scene->wordList === []) {
             return null;
@@ -72,7 +72,7 @@ final readonly class Target extends PersonName
 
     public function prepared(Call $call): Closure
     {
-        return isset($call->folded[1]) ? parent::prepared($call) : fn (Run $run): Person|Gap|null => $run->scene->wordList === [] ? null : $this->person($run);
+        return isset($call->folded[1]) ? parent::prepared($call) : fn (EvaluationContext $run): Person|Gap|null => $run->scene->wordList === [] ? null : $this->person($run);
     }
 
     public function readsLine(): bool

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Value\Moment;
@@ -26,6 +26,6 @@ final readonly class Today extends SimpleName
 
     public function prepared(Call $call): Closure
     {
-        return static fn (Run $run): Moment => Moment::of($run->world->now->in($run->world->pack->channel->zone)->setTime(0, 0));
+        return static fn (EvaluationContext $run): Moment => Moment::of($run->world->now->in($run->world->pack->channel->zone)->setTime(0, 0));
     }
 }

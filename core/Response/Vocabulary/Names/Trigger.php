@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Run;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 
@@ -25,7 +25,7 @@ final readonly class Trigger extends SimpleName
 
     public function prepared(Call $call): Closure
     {
-        return static fn (Run $run): ?string => $run->scene->trigger === '' ? null : $run->scene->trigger;
+        return static fn (EvaluationContext $run): ?string => $run->scene->trigger === '' ? null : $run->scene->trigger;
     }
 
     public function saysOwnText(): bool

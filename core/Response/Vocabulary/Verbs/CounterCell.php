@@ -7,9 +7,9 @@ namespace SilverParrot\Response\Vocabulary\Verbs;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
@@ -19,7 +19,7 @@ use SilverParrot\Value\Value;
 /** A counter's number in one scope. It stops at its floor and ceiling. */
 final readonly class CounterCell implements Cell
 {
-    public function __construct(private Counter $counter, private Key $key, private string $scope, private Run $run, private string $period)
+    public function __construct(private Counter $counter, private Key $key, private string $scope, private EvaluationContext $run, private string $period)
     {
     }
 

@@ -10,10 +10,10 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Goods;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
@@ -26,17 +26,17 @@ use SilverParrot\Value\Value;
 /** A field of one viewer, or how many of some goods they own. What does not fit its type is refused, and so is spending what is not there. */
 final readonly class FieldCell implements Cell
 {
-    private function __construct(private Key $key, private Field $field, private string $what, private Person $person, private Run $run)
+    private function __construct(private Key $key, private Field $field, private string $what, private Person $person, private EvaluationContext $run)
     {
     }
 
-    public static function ofField(Field $field, Person $person, Run $run): self
+    public static function ofField(Field $field, Person $person, EvaluationContext $run): self
     {
         return new self(Key::field($field->id, $person->id), $field, "viewer.{$field->name}", $person, $run);
     }
 
     /** Goods are counted as points are: whole, and never below none. */
-    public static function ofGoods(Goods $goods, Person $person, Run $run): self
+    public static function ofGoods(Goods $goods, Person $person, EvaluationContext $run): self
     {
         return new self(Key::goods($goods->id, $person->id), new Field($goods->name, FieldType::Points), "goods.{$goods->name}", $person, $run);
     }

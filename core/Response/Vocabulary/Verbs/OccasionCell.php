@@ -7,9 +7,9 @@ namespace SilverParrot\Response\Vocabulary\Verbs;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Occasion;
+use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Moments;
-use SilverParrot\Response\Evaluation\Run;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
@@ -19,7 +19,7 @@ use SilverParrot\Value\Value;
 /** An occasion can be set and cleared, not counted with. */
 final readonly class OccasionCell implements Cell
 {
-    public function __construct(private Occasion $occasion, private Run $run)
+    public function __construct(private Occasion $occasion, private EvaluationContext $run)
     {
     }
 

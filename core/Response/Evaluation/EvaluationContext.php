@@ -22,7 +22,7 @@ use function is_string;
 use function strlen;
 
 /** One saying of one response: what it sees, what it has changed so far. */
-final class Run
+final class EvaluationContext
 {
     /** Whether something that it asked for is not there yet. */
     public bool $lacks = false;
