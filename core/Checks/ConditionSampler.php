@@ -16,9 +16,9 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Relation;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Arithmetic;
@@ -103,7 +103,7 @@ final class ConditionSampler
         }
         $world = new World($pack, new CompleteView, new CannedReadings, new Moment(0), new KeyedChance('', ''), $profile);
         foreach (self::combined($this->samples) as $case) {
-            $run = new EvaluationContext($world, Scene::of(null), '', new PendingReads);
+            $run = new EvaluationContext($world, Invocation::of(null), '', new PendingReads);
             foreach ($case as $name => $value) {
                 $run->bind((string) $name, $value);
             }

@@ -7,7 +7,7 @@ namespace SilverParrot\Hearing;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
-use SilverParrot\Response\Evaluation\Scene;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Value\Moment;
 
 /** A pause between two steps is over: the steps behind it go on, for the same person and with the same words. */
@@ -19,7 +19,7 @@ final readonly class GoesOn implements Event
      * @param  string  $response  the id of the one that was drawn
      * @param  int  $step  the first that is still to be run, counted from 0
      */
-    public function __construct(public Event $from, public string $command, public string $response, public int $step, public Scene $scene, private Moment $at)
+    public function __construct(public Event $from, public string $command, public string $response, public int $step, public Invocation $scene, private Moment $at)
     {
     }
 

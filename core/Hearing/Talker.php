@@ -24,8 +24,8 @@ use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\World;
 
@@ -70,7 +70,7 @@ final readonly class Talker implements Parrot
         }
         $trace?->triggered($triggered);
 
-        return $this->attempt($triggered->command, $line, Scene::of($line->by, $triggered->words, $triggered->typed, $line->text), $world, $trace);
+        return $this->attempt($triggered->command, $line, Invocation::of($line->by, $triggered->words, $triggered->typed, $line->text), $world, $trace);
     }
 
     /** Its gates were passed before the pause, and its changes until then are kept; a command that is gone by now says no more. */
@@ -87,7 +87,7 @@ final readonly class Talker implements Parrot
         return $this->run($this->stage($command, $event, $event->scene, $world, new PendingChanges($kept), new PendingReads, $trace), $response, $event->step, $kept);
     }
 
-    private function attempt(Command $command, Event $event, Scene $scene, World $world, ?Trace $trace): Outcome|Needs
+    private function attempt(Command $command, Event $event, Invocation $scene, World $world, ?Trace $trace): Outcome|Needs
     {
         $needed = new PendingReads;
         $context = new GateContext($command, $event, $world);
@@ -196,7 +196,7 @@ final readonly class Talker implements Parrot
         return new Stretch($sayings, $effects);
     }
 
-    private function refuse(GateRefusal $closed, GateContext $context, Scene $scene, ?Trace $trace): Outcome|Needs
+    private function refuse(GateRefusal $closed, GateContext $context, Invocation $scene, ?Trace $trace): Outcome|Needs
     {
         [$command, $world] = [$context->command, $context->world];
         $kept = new PendingChanges($world->memory);
@@ -245,7 +245,7 @@ final readonly class Talker implements Parrot
         return new Outcome($command, $sayings, $kept->changes(), failed: $failed, trace: $stage->trace, by: $stage->event->person());
     }
 
-    private function stage(Command $command, Event $event, Scene $scene, World $world, PendingChanges $changes, PendingReads $needed, ?Trace $trace): Stage
+    private function stage(Command $command, Event $event, Invocation $scene, World $world, PendingChanges $changes, PendingReads $needed, ?Trace $trace): Stage
     {
         return new Stage($command, $event, $scene, $world, $changes, $needed, $trace, $this->prepared, $command->id);
     }

@@ -14,8 +14,8 @@ use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Prospect;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
 use SilverParrot\Response\Syntax\Literal;
@@ -67,7 +67,7 @@ final readonly class LongestAnswer
             $typed = $lines[$attempt % count($lines)];
             $trigger = $triggers[$attempt % max(1, count($triggers))] ?? '!';
             $world = new World($pack, $imagined, $imagined, $now, new KeyedChance('longest', (string) $attempt), $profile);
-            $run = new EvaluationContext($world, Scene::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new PendingReads);
+            $run = new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new PendingReads);
             $said = $response->say($run);
             $work += $run->worked();
             $length = $said instanceof Said ? Outlook::length($said->text) : -1;

@@ -13,8 +13,8 @@ use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Said;
@@ -39,7 +39,7 @@ final readonly class SaidNow
     {
         $store = new InMemoryStore($this->situation->memory, $this->situation->rest, Situation::ofCast($this->pack));
         $readings = $this->situation->readings($store->values(...));
-        $scene = Scene::of($person, $words);
+        $scene = Invocation::of($person, $words);
         $room = new Room($this->profile, $this->pack->channel->login, $this->pack->parrot);
         $open = array_map(fn (string $text): Response => $this->prepared->response($text), $texts);
         $said = array_fill_keys(array_keys($texts), null);

@@ -17,8 +17,8 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
 use SilverParrot\Value\Moment;
@@ -46,7 +46,7 @@ final readonly class Ahoy
 
     private World $world;
 
-    private Scene $scene;
+    private Invocation $scene;
 
     private Person $tamsin;
 
@@ -60,7 +60,7 @@ final readonly class Ahoy
         $this->world = new World($pack, new CompleteView([Key::counter('planks')->id() => 43]), new CannedReadings(['channel.category' => 'Planking']), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
         $this->category = Request::channel('category');
         $this->tamsin = Person::known('1', 'tamsin', 'Tamsin', Levels::of());
-        $this->scene = Scene::of($this->tamsin, '', '!ahoy', '!ahoy');
+        $this->scene = Invocation::of($this->tamsin, '', '!ahoy', '!ahoy');
         $this->drawn = '!ahoy/0@'.(strpos(self::SOURCE, 'either ') ?: 0);
     }
 

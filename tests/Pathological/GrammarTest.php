@@ -21,8 +21,8 @@ use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
 use SilverParrot\Response\Syntax\Choice;
@@ -62,7 +62,7 @@ final class GrammarTest extends TestCase
             }
             $typed = self::TYPED[$i % count(self::TYPED)];
             $world = new SaidIn($pack, $memory, $readings, $now, new KeyedChance('grammar', (string) $i), $profile);
-            $scene = Scene::of($caller, $typed, '!say', trim("!say $typed"));
+            $scene = Invocation::of($caller, $typed, '!say', trim("!say $typed"));
             $once = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads));
             self::assertNotNull($once, 'all is at hand, so nothing is waited for');
             $text = $once instanceof Said ? $once->text : $once->getMessage();
@@ -116,7 +116,7 @@ final class GrammarTest extends TestCase
                 $world = new SaidIn($pack, $imagined, $imagined, $now, new KeyedChance('claims', (string) $attempt), $profile);
                 $line = $typed[$attempt % count($typed)];
                 $caller = Person::known('1', ['tamsin', 'odo', 'a'][$attempt % 3], 'Tamsin', Levels::of(Level::cases()[$attempt % 8]), $attempt % 4);
-                $said = $response->say(new EvaluationContext($world, Scene::of($caller, $line, '!say', trim("!say $line")), 'x', new PendingReads));
+                $said = $response->say(new EvaluationContext($world, Invocation::of($caller, $line, '!say', trim("!say $line")), 'x', new PendingReads));
                 if ($said instanceof Said && ($said->text === 'Y') !== $holds) {
                     self::fail("“{$condition}” was said to ".($holds ? 'hold always' : 'hold never').", and with “{$line}” {$said->text} was said where ".implode(', ', $imagined->given()));
                 }

@@ -14,8 +14,8 @@ use SilverParrot\Outbox\Room;
 use SilverParrot\Pack\Command;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Said;
 use SilverParrot\World;
@@ -30,7 +30,7 @@ final readonly class Stage
     public function __construct(
         public Command $command,
         public Event $event,
-        public Scene $scene,
+        public Invocation $scene,
         public World $world,
         public PendingChanges $changes,
         public PendingReads $needed,

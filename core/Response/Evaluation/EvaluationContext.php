@@ -40,7 +40,7 @@ final class EvaluationContext
     /** @param  string  $place names the response among all others, for chance: "!tide/0" */
     public function __construct(
         public readonly World $world,
-        public readonly Scene $scene,
+        public readonly Invocation $scene,
         private readonly string $place,
         private readonly PendingReads $needed,
         public readonly ?SlotTrace $trace = null,

@@ -15,8 +15,8 @@ use SilverParrot\Memory\CompleteView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
 use SilverParrot\Response\Vocabulary\Vocabulary;
@@ -109,7 +109,7 @@ final class BoundsTest extends TestCase
     private static function say(string $source, string $words): Said|Failed
     {
         $world = new SaidIn(self::pack(), new CompleteView, new CannedReadings, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', ''), ChatProfile::stream());
-        $said = Response::of($source)->say(new EvaluationContext($world, Scene::of(null, $words, '!say', "!say $words"), 'bounds', new PendingReads));
+        $said = Response::of($source)->say(new EvaluationContext($world, Invocation::of(null, $words, '!say', "!say $words"), 'bounds', new PendingReads));
         self::assertNotNull($said);
 
         return $said;

@@ -23,8 +23,8 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Prospect;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
-use SilverParrot\Response\Evaluation\Scene;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Said;
 use SilverParrot\Source\Finding;
@@ -129,7 +129,7 @@ final class OutlookTest extends TestCase
         $world = new SaidIn($pack, $imagined, $imagined, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', (string) $attempt), $profile);
         $trigger = $attempt % 2 === 0 ? '!say' : '!speak';
         $caller = Person::known('caller', 'caller', $name, Levels::of(...($attempt % 2 === 0 ? Level::cases() : [])), $attempt % 4);
-        $said = $response->say(new EvaluationContext($world, Scene::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)), 'bounds', new PendingReads));
+        $said = $response->say(new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)), 'bounds', new PendingReads));
         if ($said instanceof Said) {
             $text = $said->text;
             [$extent, $length] = [$prospect->extent, Outlook::length($text)];

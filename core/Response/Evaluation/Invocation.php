@@ -10,7 +10,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Value\Value;
 
 /** Who said what, as far as a response may speak of it. */
-final readonly class Scene
+final readonly class Invocation
 {
     /**
      * @param  Person|null  $caller  null for what no person set off
