@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Outbox;
 
-use SilverParrot\Response\Said;
+use SilverParrot\Response\RenderedResponse;
 
 /** Makes of what a response says what the chat can take. */
 final readonly class Fitter
@@ -20,7 +20,7 @@ final readonly class Fitter
         ];
     }
 
-    public static function fit(Said $said, Room $room): Draft
+    public static function fit(RenderedResponse $said, Room $room): Draft
     {
         $draft = new Draft($said->pieces());
         foreach (self::fittings() as $fitting) {

@@ -16,8 +16,8 @@ use SilverParrot\Response\Analysis\Prospect;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
-use SilverParrot\Response\Said;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Vocabulary\Names\OutcomeName;
@@ -70,8 +70,8 @@ final readonly class LongestAnswer
             $run = new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new PendingReads);
             $said = $response->say($run);
             $work += $run->worked();
-            $length = $said instanceof Said ? Outlook::length($said->text) : -1;
-            if ($said instanceof Said && $length > ($longest->length ?? -1)) {
+            $length = $said instanceof RenderedResponse ? Outlook::length($said->text) : -1;
+            if ($said instanceof RenderedResponse && $length > ($longest->length ?? -1)) {
                 $longest = new self($said->text, $length, [...($usesLine ? self::ofTheLine($typed) : []), ...$imagined->given()]);
             }
         }

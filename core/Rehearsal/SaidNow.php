@@ -15,9 +15,9 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
-use SilverParrot\Response\Said;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
@@ -49,7 +49,7 @@ final readonly class SaidNow
             $needed = new PendingReads;
             foreach ($open as $place => $response) {
                 $heard = $response->say(new EvaluationContext($world, $scene, "now/$place", $needed));
-                if ($heard instanceof Said) {
+                if ($heard instanceof RenderedResponse) {
                     $text = Fitter::fit($heard, $room)->text();
                     $said[$place] = $text === '' ? null : $text;
                 }

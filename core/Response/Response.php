@@ -102,7 +102,7 @@ final class Response
     }
 
     /** All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet. */
-    public function say(EvaluationContext $run): Said|Failed|null
+    public function say(EvaluationContext $run): RenderedResponse|Failed|null
     {
         try {
             $pieces = ($this->row ??= Row::of($this->parts))->fill($run);
@@ -112,7 +112,7 @@ final class Response
         if ($run->lacks) {
             return $this->lacking($run);
         }
-        $said = new Said($pieces, $this->row->origins, $run->changed === null ? [] : $run->changed->changes());
+        $said = new RenderedResponse($pieces, $this->row->origins, $run->changed === null ? [] : $run->changed->changes());
 
         // There are no loops, so it is enough to look once. Bytes are a cheap bound: only beyond it are characters counted.
         return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? Failed::tooMuchSaid() : $said;

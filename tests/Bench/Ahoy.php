@@ -19,8 +19,8 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
-use SilverParrot\Response\Said;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 use Twig\Environment;
@@ -72,11 +72,11 @@ final readonly class Ahoy
         return $traced ? function () use ($response): string {
             $said = $response->say(new EvaluationContext($this->world, $this->scene, '!ahoy/0', new PendingReads, new Trace));
 
-            return $said instanceof Said ? $said->text : '';
+            return $said instanceof RenderedResponse ? $said->text : '';
         } : function () use ($response): string {
             $said = $response->say(new EvaluationContext($this->world, $this->scene, '!ahoy/0', new PendingReads));
 
-            return $said instanceof Said ? $said->text : '';
+            return $said instanceof RenderedResponse ? $said->text : '';
         };
     }
 

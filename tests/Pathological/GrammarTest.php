@@ -23,8 +23,8 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
-use SilverParrot\Response\Said;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Limits;
@@ -65,14 +65,14 @@ final class GrammarTest extends TestCase
             $scene = Invocation::of($caller, $typed, '!say', trim("!say $typed"));
             $once = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads));
             self::assertNotNull($once, 'all is at hand, so nothing is waited for');
-            $text = $once instanceof Said ? $once->text : $once->getMessage();
+            $text = $once instanceof RenderedResponse ? $once->text : $once->getMessage();
             if ($i % 7 === 0) {
                 // Whether somebody reads along makes no difference.
                 $again = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads, new Trace));
-                self::assertSame($text, $again instanceof Said ? $again->text : $again?->getMessage());
-                self::assertSame($text, $once instanceof Said ? implode('', array_column($once->pieces(), 0)) : $text);
+                self::assertSame($text, $again instanceof RenderedResponse ? $again->text : $again?->getMessage());
+                self::assertSame($text, $once instanceof RenderedResponse ? implode('', array_column($once->pieces(), 0)) : $text);
             }
-            if ($once instanceof Said) {
+            if ($once instanceof RenderedResponse) {
                 $said++;
                 $this->withinBounds($response, $text, Forecast::of($response, $pack, $profile, ['!say'], $lengths)->extent);
                 if ($response->changedPlaces() === []) {
@@ -117,7 +117,7 @@ final class GrammarTest extends TestCase
                 $line = $typed[$attempt % count($typed)];
                 $caller = Person::known('1', ['tamsin', 'odo', 'a'][$attempt % 3], 'Tamsin', Levels::of(Level::cases()[$attempt % 8]), $attempt % 4);
                 $said = $response->say(new EvaluationContext($world, Invocation::of($caller, $line, '!say', trim("!say $line")), 'x', new PendingReads));
-                if ($said instanceof Said && ($said->text === 'Y') !== $holds) {
+                if ($said instanceof RenderedResponse && ($said->text === 'Y') !== $holds) {
                     self::fail("“{$condition}” was said to ".($holds ? 'hold always' : 'hold never').", and with “{$line}” {$said->text} was said where ".implode(', ', $imagined->given()));
                 }
             }

@@ -16,8 +16,8 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\ResponseCache;
-use SilverParrot\Response\Said;
 use SilverParrot\World;
 
 /** What a step has before it, and where it leaves what it changes. */
@@ -53,7 +53,7 @@ final readonly class Stage
         $run = new EvaluationContext($this->world, $this->scene, $this->place, $this->needed, $this->trace);
         $run->changed = $this->changes;
         $said = $this->prepared->response($text)->say($run);
-        if (! $said instanceof Said) {
+        if (! $said instanceof RenderedResponse) {
             return $said;
         }
         $delivery = $this->command->delivery;

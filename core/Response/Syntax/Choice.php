@@ -10,7 +10,7 @@ use SilverParrot\Response\Analysis\Extent;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Truth;
-use SilverParrot\Response\Said;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Value\Gap;
 
 /** `[when …] … [else] … [end]` */
@@ -29,7 +29,7 @@ final readonly class Choice extends Filled
         $branches = array_map(static fn (Branch $branch): array => [$branch->condition->prepared(), Row::of($branch->parts), $branch->span], $this->branches);
         $otherwise = Row::of($this->otherwise);
 
-        return static function (EvaluationContext $run) use ($branches, $otherwise): Said {
+        return static function (EvaluationContext $run) use ($branches, $otherwise): RenderedResponse {
             foreach ($branches as [$condition, $row, $span]) {
                 $value = $condition($run);
                 if ($value instanceof Gap) {
@@ -39,11 +39,11 @@ final readonly class Choice extends Filled
                 $holds = Truth::of($value);
                 $run->trace?->choice($span, $holds);
                 if ($holds) {
-                    return new Said($row->fill($run), $row->origins);
+                    return new RenderedResponse($row->fill($run), $row->origins);
                 }
             }
 
-            return new Said($otherwise->fill($run), $otherwise->origins);
+            return new RenderedResponse($otherwise->fill($run), $otherwise->origins);
         };
     }
 

@@ -10,7 +10,7 @@ use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Origin;
-use SilverParrot\Response\Said;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
@@ -22,7 +22,7 @@ final readonly class Row
 {
     /**
      * @param  array<int, string>  $pieces  the author's texts, and nothing at each blank
-     * @param  array<int, Closure(EvaluationContext): (null|bool|int|string|Value|Said)>  $fills  by the place of their blank
+     * @param  array<int, Closure(EvaluationContext): (null|bool|int|string|Value|RenderedResponse)>  $fills  by the place of their blank
      * @param  array<int, Span>  $spans  of slots, by place
      * @param  array<int, Origin>  $origins  of what is said, by place
      */
@@ -50,7 +50,7 @@ final readonly class Row
     }
 
     /**
-     * @return array<int, string|Said> as Said takes it
+     * @return array<int, string|RenderedResponse> as RenderedResponse takes it
      *
      * @throws Failed
      */
@@ -62,7 +62,7 @@ final readonly class Row
             $value = $fill($run);
             // Texts and people are nearly all there is.
             $pieces[$at] = is_string($value) ? $value : ($value instanceof Person ? $value->name : $this->printed($value, $at, $run));
-            if ($trace !== null && ! $value instanceof Said) {
+            if ($trace !== null && ! $value instanceof RenderedResponse) {
                 $trace->slot($this->spans[$at], (string) $pieces[$at], $value);
             }
         }
@@ -70,9 +70,9 @@ final readonly class Row
         return $pieces;
     }
 
-    private function printed(null|bool|int|Value|Said $value, int $at, EvaluationContext $run): string|Said
+    private function printed(null|bool|int|Value|RenderedResponse $value, int $at, EvaluationContext $run): string|RenderedResponse
     {
-        if ($value instanceof Said) {
+        if ($value instanceof RenderedResponse) {
             return $value;
         }
         $text = $value instanceof Gap ? '' : $run->print($value);

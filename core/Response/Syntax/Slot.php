@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Extent;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Said;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
@@ -28,7 +28,7 @@ final readonly class Slot extends Filled
             return $of;
         }
 
-        return function (EvaluationContext $run) use ($of): null|bool|int|string|Value|Said {
+        return function (EvaluationContext $run) use ($of): null|bool|int|string|Value|RenderedResponse {
             $value = $of($run);
             if ($value instanceof Gap && ($this->as === '' || ! $this->isQuiet)) {
                 return $value;
@@ -41,7 +41,7 @@ final readonly class Slot extends Filled
             }
             $run->trace?->slot($this->span, '', $value);
 
-            return new Said;
+            return new RenderedResponse;
         };
     }
 

@@ -11,7 +11,7 @@ use SilverParrot\Outbox\Draft;
 use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Response\Origin;
-use SilverParrot\Response\Said;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Truncator;
 use SilverParrot\Source\Unseen;
@@ -80,7 +80,7 @@ final class FitterTest extends TestCase
 
     public function test_what_the_pack_says_itself_may_begin_with_another_talkers_mark(): void
     {
-        $said = new Said(['!tide', ' and ', '!knot'], [Origin::Pack, Origin::Author]);
+        $said = new RenderedResponse(['!tide', ' and ', '!knot'], [Origin::Pack, Origin::Author]);
         self::assertSame('!tide and !knot', Fitter::fit($said, new Room(ChatProfile::stream(), 'lantern_cove', 'silver_parrot'))->text());
     }
 
@@ -176,8 +176,8 @@ final class FitterTest extends TestCase
     }
 
     /** @param  list<array{string, bool}>  $pieces  text, and whether a slot filled it in */
-    private static function spoken(array $pieces): Said
+    private static function spoken(array $pieces): RenderedResponse
     {
-        return new Said(array_column($pieces, 0), array_map(static fn (bool $isSlot): Origin => $isSlot ? Origin::People : Origin::Author, array_column($pieces, 1)));
+        return new RenderedResponse(array_column($pieces, 0), array_map(static fn (bool $isSlot): Origin => $isSlot ? Origin::People : Origin::Author, array_column($pieces, 1)));
     }
 }

@@ -17,8 +17,8 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
-use SilverParrot\Response\Said;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
@@ -106,7 +106,7 @@ final class BoundsTest extends TestCase
         self::assertSame(['9999'], explode(' ', (string) self::say('["9999-12-31" | date "y"]', '')));
     }
 
-    private static function say(string $source, string $words): Said|Failed
+    private static function say(string $source, string $words): RenderedResponse|Failed
     {
         $world = new SaidIn(self::pack(), new CompleteView, new CannedReadings, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', ''), ChatProfile::stream());
         $said = Response::of($source)->say(new EvaluationContext($world, Invocation::of(null, $words, '!say', "!say $words"), 'bounds', new PendingReads));

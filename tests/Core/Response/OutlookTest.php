@@ -25,8 +25,8 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Failed;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
-use SilverParrot\Response\Said;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
@@ -130,7 +130,7 @@ final class OutlookTest extends TestCase
         $trigger = $attempt % 2 === 0 ? '!say' : '!speak';
         $caller = Person::known('caller', 'caller', $name, Levels::of(...($attempt % 2 === 0 ? Level::cases() : [])), $attempt % 4);
         $said = $response->say(new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)), 'bounds', new PendingReads));
-        if ($said instanceof Said) {
+        if ($said instanceof RenderedResponse) {
             $text = $said->text;
             [$extent, $length] = [$prospect->extent, Outlook::length($text)];
             if ($length > $extent->longest || $length < $extent->shortest || strlen($text) > $extent->bytes) {
@@ -141,7 +141,7 @@ final class OutlookTest extends TestCase
             self::assertContains($reason, $told, "{$response->text} fails with {$reason->value} for “{$typed}”");
         }
 
-        return $said instanceof Said;
+        return $said instanceof RenderedResponse;
     }
 
     /** @return iterable<string, array{string, list<string>}> */

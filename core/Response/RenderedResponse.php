@@ -10,7 +10,7 @@ use Stringable;
 use function implode;
 
 /** What came of saying a response, or a branch of it: a text, where it came from, and what it changes. */
-final readonly class Said implements Stringable
+final readonly class RenderedResponse implements Stringable
 {
     public string $text;
 
