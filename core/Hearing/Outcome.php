@@ -13,7 +13,7 @@ use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Turn;
 use SilverParrot\Pack\Command;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 
 /** What comes of an event: what is said, what is changed, and the account of both. */
 final readonly class Outcome implements Turn
@@ -30,7 +30,7 @@ final readonly class Outcome implements Turn
         public array $sayings = [],
         public array $changes = [],
         public ?GateRefusal $closed = null,
-        public ?Failed $failed = null,
+        public ?EvaluationFailure $failed = null,
         public ?Trace $trace = null,
         public array $effects = [],
         public array $later = [],

@@ -23,7 +23,7 @@ use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\ResponseCache;
@@ -165,7 +165,7 @@ final readonly class Talker implements Parrot
         if ($stretch === null || ! $stage->needed->isEmpty()) {
             return Needs::of($stage->needed);
         }
-        if ($stretch instanceof Failed) {
+        if ($stretch instanceof EvaluationFailure) {
             return $this->fail($stretch, $stage, $kept);
         }
         $kept->take($stage->changes);
@@ -174,7 +174,7 @@ final readonly class Talker implements Parrot
         return new Outcome($stage->command, $stretch->sayings, $kept->changes(), trace: $stage->trace, effects: $stretch->effects, later: $stretch->later, by: $stage->event->person());
     }
 
-    private function steps(Stage $stage, CommandResponse $response, int $from): Stretch|Failed|null
+    private function steps(Stage $stage, CommandResponse $response, int $from): Stretch|EvaluationFailure|null
     {
         $sayings = $effects = [];
         $place = "{$stage->command->id}/{$response->id}";
@@ -213,7 +213,7 @@ final readonly class Talker implements Parrot
         if ($ran === null || ! $needed->isEmpty()) {
             return Needs::of($needed);
         }
-        if ($ran instanceof Failed) {
+        if ($ran instanceof EvaluationFailure) {
             $trace?->failed($ran);
 
             return new Outcome($command, changes: $kept->changes(), closed: $closed, failed: $ran, trace: $trace, by: $context->person);
@@ -228,7 +228,7 @@ final readonly class Talker implements Parrot
     }
 
     /** Nothing that the steps changed is kept; cooldowns start all the same. */
-    private function fail(Failed $failed, Stage $stage, PendingChanges $kept): Outcome|Needs
+    private function fail(EvaluationFailure $failed, Stage $stage, PendingChanges $kept): Outcome|Needs
     {
         $stage->trace?->failed($failed);
         $command = $stage->command;
@@ -239,7 +239,7 @@ final readonly class Talker implements Parrot
             if ($ran === null) {
                 return Needs::of($stage->needed);
             }
-            $sayings = $ran instanceof Failed ? [] : $ran->sayings;
+            $sayings = $ran instanceof EvaluationFailure ? [] : $ran->sayings;
         }
 
         return new Outcome($command, $sayings, $kept->changes(), failed: $failed, trace: $stage->trace, by: $stage->event->person());

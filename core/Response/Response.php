@@ -6,7 +6,7 @@ namespace SilverParrot\Response;
 
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Parsing\ParsedResponse;
 use SilverParrot\Response\Parsing\Parser;
 use SilverParrot\Response\Syntax\Call;
@@ -102,11 +102,11 @@ final class Response
     }
 
     /** All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet. */
-    public function say(EvaluationContext $run): RenderedResponse|Failed|null
+    public function say(EvaluationContext $run): RenderedResponse|EvaluationFailure|null
     {
         try {
             $pieces = ($this->row ??= Row::of($this->parts))->fill($run);
-        } catch (Failed $failed) {
+        } catch (EvaluationFailure $failed) {
             return $run->lacks ? $this->lacking($run) : $this->named($failed);
         }
         if ($run->lacks) {
@@ -115,11 +115,11 @@ final class Response
         $said = new RenderedResponse($pieces, $this->row->origins, $run->changed === null ? [] : $run->changed->changes());
 
         // There are no loops, so it is enough to look once. Bytes are a cheap bound: only beyond it are characters counted.
-        return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? Failed::tooMuchSaid() : $said;
+        return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? EvaluationFailure::tooMuchSaid() : $said;
     }
 
     /** What cannot be read fails with the sentence of its mistake. */
-    private function named(Failed $failed): Failed
+    private function named(EvaluationFailure $failed): EvaluationFailure
     {
         $span = $failed->span;
         if ($failed->reason !== 'unreadable' || $span === null) {
@@ -127,7 +127,7 @@ final class Response
         }
         foreach ($this->parsed->mistakes as $mistake) {
             if ($mistake->isError() && $mistake->span !== null && $span->from <= $mistake->span->from && $mistake->span->to <= $span->to) {
-                return Failed::unreadable($span, $mistake->sentence());
+                return EvaluationFailure::unreadable($span, $mistake->sentence());
             }
         }
 

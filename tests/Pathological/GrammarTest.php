@@ -20,7 +20,7 @@ use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\RenderedResponse;
@@ -80,7 +80,7 @@ final class GrammarTest extends TestCase
                     self::assertSame([], array_filter($once->changes, static fn ($change): bool => $change->key->kind->isAuthored()), $source);
                 }
             } else {
-                self::assertTrue($once instanceof Failed && ($once->span === null || ($once->span->from >= 0 && $once->span->to <= mb_strlen($response->text))), $source);
+                self::assertTrue($once instanceof EvaluationFailure && ($once->span === null || ($once->span->from >= 0 && $once->span->to <= mb_strlen($response->text))), $source);
             }
         }
         self::assertGreaterThan($rounds * 0.25, $said);

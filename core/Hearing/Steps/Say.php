@@ -7,7 +7,7 @@ namespace SilverParrot\Hearing\Steps;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Triggers;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 
 /** The step that says something. */
 final readonly class Say implements Step
@@ -48,7 +48,7 @@ final readonly class Say implements Step
         return ['say' => $this->text];
     }
 
-    public function run(Stage $stage): Ran|Failed|null
+    public function run(Stage $stage): Ran|EvaluationFailure|null
     {
         return $stage->say($this->text);
     }

@@ -13,7 +13,7 @@ use SilverParrot\Outbox\Fitter;
 use SilverParrot\Outbox\Room;
 use SilverParrot\Pack\Command;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\RenderedResponse;
@@ -47,7 +47,7 @@ final readonly class Stage
     }
 
     /** A text is filled in and fitted to the chat. Null while something is not fetched yet. */
-    public function say(string $text): Ran|Failed|null
+    public function say(string $text): Ran|EvaluationFailure|null
     {
         $this->trace?->saysFrom($text);
         $run = new EvaluationContext($this->world, $this->scene, $this->place, $this->needed, $this->trace);

@@ -9,7 +9,7 @@ use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Memory\Change;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\SlotTrace;
 use SilverParrot\Source\Source;
 use SilverParrot\Source\Span;
@@ -132,7 +132,7 @@ final class Trace implements SlotTrace
         }
     }
 
-    public function failed(Failed $failed): void
+    public function failed(EvaluationFailure $failed): void
     {
         $this->add(EntryKind::Failed, ['code' => $failed->reason, 'sentence' => $failed->getMessage()]);
     }

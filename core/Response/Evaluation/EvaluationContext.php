@@ -66,12 +66,12 @@ final class EvaluationContext
     /**
      * So many steps of work are about to be done.
      *
-     * @throws Failed where that is more than one saying may take
+     * @throws EvaluationFailure where that is more than one saying may take
      */
     public function work(int $steps): void
     {
         if (($this->work += $steps) > Limits::WORK) {
-            throw Failed::tooMuchWork();
+            throw EvaluationFailure::tooMuchWork();
         }
     }
 

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Extent;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Source\Span;
 
 /** A slot that could not be read: its findings say why. */
@@ -21,7 +21,7 @@ final readonly class Broken extends Filled
     {
         $span = $this->span;
 
-        return static fn (): never => throw Failed::unreadable($span);
+        return static fn (): never => throw EvaluationFailure::unreadable($span);
     }
 
     public function extent(EstimateContext $in): Extent

@@ -9,7 +9,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Response\Vocabulary\Writable;
@@ -44,11 +44,11 @@ final readonly class Change extends Expression
         return static function (EvaluationContext $run) use ($span, $verb, $place, $of, $name): null|bool|int|string|Value {
             $amount = $of === null ? null : $of($run);
             if ($amount instanceof Gap) {
-                throw Failed::gap($amount, $span);
+                throw EvaluationFailure::gap($amount, $span);
             }
             $cell = $name instanceof Writable ? $name->cell($place, $run) : null;
             if ($cell === null || $cell instanceof Gap) {
-                throw $cell === null ? Failed::unreadable($span) : Failed::gap($cell, $span);
+                throw $cell === null ? EvaluationFailure::unreadable($span) : EvaluationFailure::gap($cell, $span);
             }
 
             return $verb->apply($cell, $amount, $span);

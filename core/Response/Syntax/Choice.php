@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Extent;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Value\Gap;
@@ -34,7 +34,7 @@ final readonly class Choice extends Filled
                 $value = $condition($run);
                 if ($value instanceof Gap) {
                     $run->trace?->slot($span, null, $value);
-                    throw Failed::gap($value, $span);
+                    throw EvaluationFailure::gap($value, $span);
                 }
                 $holds = Truth::of($value);
                 $run->trace?->choice($span, $holds);

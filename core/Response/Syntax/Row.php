@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Origin;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Span;
@@ -52,7 +52,7 @@ final readonly class Row
     /**
      * @return array<int, string|RenderedResponse> as RenderedResponse takes it
      *
-     * @throws Failed
+     * @throws EvaluationFailure
      */
     public function fill(EvaluationContext $run): array
     {
@@ -79,7 +79,7 @@ final readonly class Row
         $gap = $value instanceof Gap ? $value : (Bounds::isTooLong($text) ? Bounds::tooLong() : null);
         if ($gap !== null) {
             $run->trace?->slot($this->spans[$at], null, $gap);
-            throw Failed::gap($gap, $this->spans[$at]);
+            throw EvaluationFailure::gap($gap, $this->spans[$at]);
         }
 
         return $text;

@@ -14,7 +14,7 @@ use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\RenderedResponse;
@@ -49,7 +49,7 @@ final class BoundsTest extends TestCase
         memory_reset_peak_usage();
         $before = memory_get_usage();
         $said = self::say($source, $words);
-        self::assertSame($reason, $said instanceof Failed ? $said->reason : '');
+        self::assertSame($reason, $said instanceof EvaluationFailure ? $said->reason : '');
         self::assertLessThan(8_000_000, memory_get_peak_usage() - $before);
         // And whoever writes it is told before anybody says a line, where a line can be long enough in this chat.
         $codes = self::codes($source);
@@ -72,8 +72,8 @@ final class BoundsTest extends TestCase
         $arguments = ['cut' => ' 30', 'join' => ' words', 'replace' => ' "a" words', 'default' => ' words', 'in' => ' days', 'plural' => ' words words', 'date' => ' words', 'round' => ' 2'][$filter] ?? '';
         foreach ([str_repeat('a ', 1_000), str_repeat('é', 2_000), str_repeat('🦜🏽', 1_000), str_repeat('9', 2_000), str_repeat("e\u{301}", 1_000), '1', ''] as $words) {
             $said = self::say("[words | $filter$arguments]", $words);
-            self::assertNotSame('too-much-work', $said instanceof Failed ? $said->reason : '', $words);
-            self::assertTrue($said instanceof Failed || mb_check_encoding($said->text, 'UTF-8'));
+            self::assertNotSame('too-much-work', $said instanceof EvaluationFailure ? $said->reason : '', $words);
+            self::assertTrue($said instanceof EvaluationFailure || mb_check_encoding($said->text, 'UTF-8'));
         }
     }
 
@@ -99,14 +99,14 @@ final class BoundsTest extends TestCase
     {
         foreach (['[until (now + words) | in days]', '[now + words]', '[now - words | date "y"]', '[set occasion.leak to now + words]'] as $source) {
             $said = self::say($source, '999999 weeks');
-            self::assertInstanceOf(Failed::class, $said, $source);
+            self::assertInstanceOf(EvaluationFailure::class, $said, $source);
             self::assertSame('too-far', $said->reason, $source);
         }
-        self::assertInstanceOf(Failed::class, self::say('[until "9999-12-31T23:00-12:00" | in days]', ''));
+        self::assertInstanceOf(EvaluationFailure::class, self::say('[until "9999-12-31T23:00-12:00" | in days]', ''));
         self::assertSame(['9999'], explode(' ', (string) self::say('["9999-12-31" | date "y"]', '')));
     }
 
-    private static function say(string $source, string $words): RenderedResponse|Failed
+    private static function say(string $source, string $words): RenderedResponse|EvaluationFailure
     {
         $world = new SaidIn(self::pack(), new CompleteView, new CannedReadings, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', ''), ChatProfile::stream());
         $said = Response::of($source)->say(new EvaluationContext($world, Invocation::of(null, $words, '!say', "!say $words"), 'bounds', new PendingReads));

@@ -22,7 +22,7 @@ use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Prospect;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\RenderedResponse;
@@ -136,7 +136,7 @@ final class OutlookTest extends TestCase
             if ($length > $extent->longest || $length < $extent->shortest || strlen($text) > $extent->bytes) {
                 self::fail("{$response->text} said “{$text}” for “{$typed}”: $length characters and ".strlen($text)." bytes, not {$extent->shortest} to {$extent->longest} and {$extent->bytes}");
             }
-        } elseif ($said instanceof Failed && ($reason = GapReason::tryFrom($said->reason)) !== null && $reason !== GapReason::TooLarge && $reason !== GapReason::NotWhole) {
+        } elseif ($said instanceof EvaluationFailure && ($reason = GapReason::tryFrom($said->reason)) !== null && $reason !== GapReason::TooLarge && $reason !== GapReason::NotWhole) {
             $told = array_merge([], ...array_map(static fn (EstimatedSlot|EstimatedCondition $one): array => $one->outlook->gaps, [...$prospect->slots, ...$prospect->conditions]));
             self::assertContains($reason, $told, "{$response->text} fails with {$reason->value} for “{$typed}”");
         }

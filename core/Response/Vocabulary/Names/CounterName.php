@@ -17,7 +17,7 @@ use SilverParrot\Pack\Reset;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Described;
@@ -130,7 +130,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         }
         $key = $this->kept($counter, $call, $run);
         if (! $key instanceof Key) {
-            return $key ?? throw Failed::nobodyToChange('', $call->span());
+            return $key ?? throw EvaluationFailure::nobodyToChange('', $call->span());
         }
         // All are asked for before any is waited for, so that they come in one round.
         $missing = array_filter(Counted::reads($counter, $key->owner)->keys, static fn (Key $one): bool => ! $run->knows($one));

@@ -12,7 +12,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
@@ -94,7 +94,7 @@ final readonly class GoodsName extends Name implements Remembering, Writable
             return $person instanceof Gap ? $person : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
         if ($person === null || ! $person->isKnown()) {
-            throw Failed::nobodyToChange($person === null ? '' : $person->name, $call->span());
+            throw EvaluationFailure::nobodyToChange($person === null ? '' : $person->name, $call->span());
         }
 
         return $run->knows(Key::goods($goods->id, $person->id)) ? FieldCell::ofGoods($goods, $person, $run) : Gap::pending();

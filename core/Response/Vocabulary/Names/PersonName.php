@@ -18,7 +18,7 @@ use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
@@ -201,7 +201,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             return $person instanceof Gap ? $person : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
         if ($person === null || ! $person->isKnown()) {
-            throw Failed::nobodyToChange($person === null ? '' : $person->name, $call->span());
+            throw EvaluationFailure::nobodyToChange($person === null ? '' : $person->name, $call->span());
         }
 
         return $run->knows(Key::field($field->id, $person->id)) ? FieldCell::ofField($field, $person, $run) : Gap::pending();

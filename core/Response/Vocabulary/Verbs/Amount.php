@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -18,10 +18,10 @@ final class Amount
     {
         $number = Numbers::of($value);
         if ($number instanceof Gap) {
-            throw Failed::gap($number, $span);
+            throw EvaluationFailure::gap($number, $span);
         }
         if (Number::compare($number, 0) < 0) {
-            throw Failed::negative($number, $span);
+            throw EvaluationFailure::negative($number, $span);
         }
 
         return $number;

@@ -8,7 +8,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -26,7 +26,7 @@ final readonly class CounterCell implements Cell
     public function shift(int|Number $amount, Span $span): int
     {
         if (! is_int($amount)) {
-            throw Failed::notWhole($amount, $span);
+            throw EvaluationFailure::notWhole($amount, $span);
         }
 
         return $this->keep(Operation::Plus->whole($this->current(), $amount) ?? ($amount < 0 ? PHP_INT_MIN : PHP_INT_MAX), isAdded: true);
@@ -36,10 +36,10 @@ final readonly class CounterCell implements Cell
     {
         $number = Numbers::of($value);
         if ($number instanceof Gap) {
-            throw Failed::gap($number, $span);
+            throw EvaluationFailure::gap($number, $span);
         }
         if (! is_int($number)) {
-            throw Failed::notWhole($number, $span);
+            throw EvaluationFailure::notWhole($number, $span);
         }
 
         return $this->keep($number);

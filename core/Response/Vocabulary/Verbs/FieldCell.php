@@ -11,7 +11,7 @@ use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Truth;
@@ -44,25 +44,25 @@ final readonly class FieldCell implements Cell
     public function shift(int|Number $amount, Span $span): int|Number
     {
         if (! $this->field->type->isNumber()) {
-            throw Failed::notANumberField($this->field->name, $span);
+            throw EvaluationFailure::notANumberField($this->field->name, $span);
         }
         $sum = Numbers::combine(Operation::Plus, Numbers::of($this->current() ?? 0), $amount);
         if ($sum instanceof Gap) {
-            throw Failed::gap($sum, $span);
+            throw EvaluationFailure::gap($sum, $span);
         }
         if ($sum instanceof Moment) {
-            throw Failed::notANumberField($this->field->name, $span);
+            throw EvaluationFailure::notANumberField($this->field->name, $span);
         }
         $this->mustBeExact($sum, $span);
         if ($this->field->type === FieldType::Points) {
             if (! is_int($amount)) {
-                throw Failed::notWhole($amount, $span);
+                throw EvaluationFailure::notWhole($amount, $span);
             }
             if (is_int($sum) && $sum > Limits::COUNTER) {
-                throw Failed::tooMuch($this->field->name, Limits::COUNTER, $span);
+                throw EvaluationFailure::tooMuch($this->field->name, Limits::COUNTER, $span);
             }
             if (! is_int($sum) || $sum < 0) {
-                throw Failed::notEnough($this->field->name, Number::digits(Numbers::orZero($this->current())), $span);
+                throw EvaluationFailure::notEnough($this->field->name, Number::digits(Numbers::orZero($this->current())), $span);
             }
         }
 
@@ -130,7 +130,7 @@ final readonly class FieldCell implements Cell
     {
         $kept = is_int($number) ? $number : Number::kept(Number::digits($number));
         if ($kept === null || Number::compare($kept, $number) !== 0) {
-            throw Failed::notKeptExactly($span);
+            throw EvaluationFailure::notKeptExactly($span);
         }
     }
 
@@ -138,7 +138,7 @@ final readonly class FieldCell implements Cell
     {
         $text = $this->run->print($value);
         if (mb_strlen($text) > Limits::FIELD_TEXT) {
-            throw Failed::textTooLong(Limits::FIELD_TEXT, $span);
+            throw EvaluationFailure::textTooLong(Limits::FIELD_TEXT, $span);
         }
 
         return $text;
@@ -148,18 +148,18 @@ final readonly class FieldCell implements Cell
     {
         $moment = Moments::of($value, $this->run);
 
-        return $moment instanceof Moment ? $moment : throw Failed::notAMoment($this->run->print($moment instanceof Gap ? null : $value), $span);
+        return $moment instanceof Moment ? $moment : throw EvaluationFailure::notAMoment($this->run->print($moment instanceof Gap ? null : $value), $span);
     }
 
     private function number(null|bool|int|string|Value $value, Span $span): int|Number
     {
         $number = Numbers::of($value);
         if ($number instanceof Gap) {
-            throw Failed::gap($number, $span);
+            throw EvaluationFailure::gap($number, $span);
         }
         $this->mustBeExact($number, $span);
         if ($this->field->type === FieldType::Points && (! is_int($number) || $number < 0)) {
-            throw is_int($number) ? Failed::negative($number, $span) : Failed::notWhole($number, $span);
+            throw is_int($number) ? EvaluationFailure::negative($number, $span) : EvaluationFailure::notWhole($number, $span);
         }
 
         return $number;

@@ -8,7 +8,7 @@ use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -25,14 +25,14 @@ final readonly class OccasionCell implements Cell
 
     public function shift(int|Number $amount, Span $span): never
     {
-        throw Failed::notANumberField("occasion.{$this->occasion->name}", $span);
+        throw EvaluationFailure::notANumberField("occasion.{$this->occasion->name}", $span);
     }
 
     public function set(null|bool|int|string|Value $value, Span $span): Moment
     {
         $moment = Moments::of($value, $this->run);
         if (! $moment instanceof Moment) {
-            throw $moment instanceof Gap ? Failed::gap($moment, $span) : Failed::notAMoment($this->run->print($value), $span);
+            throw $moment instanceof Gap ? EvaluationFailure::gap($moment, $span) : EvaluationFailure::notAMoment($this->run->print($value), $span);
         }
         $this->keep($moment->iso());
 

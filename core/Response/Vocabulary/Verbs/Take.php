@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Verb;
@@ -45,6 +45,6 @@ final readonly class Take implements Verb
     {
         $less = Numbers::combine(Operation::Minus, 0, Amount::honest($amount, $span));
 
-        return $cell->shift(is_int($less) || $less instanceof Number ? $less : throw Failed::unreadable($span), $span);
+        return $cell->shift(is_int($less) || $less instanceof Number ? $less : throw EvaluationFailure::unreadable($span), $span);
     }
 }

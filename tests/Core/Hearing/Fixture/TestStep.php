@@ -9,12 +9,12 @@ use SilverParrot\Hearing\Effect;
 use SilverParrot\Hearing\Steps\Ran;
 use SilverParrot\Hearing\Steps\Stage;
 use SilverParrot\Hearing\Steps\Step;
-use SilverParrot\Response\Evaluation\Failed;
+use SilverParrot\Response\Evaluation\EvaluationFailure;
 
 /** A step that does as a test says. */
 final readonly class TestStep implements Step
 {
-    /** @param  Closure(Stage): (Ran|Failed|null)  $does */
+    /** @param  Closure(Stage): (Ran|EvaluationFailure|null)  $does */
     public function __construct(private Closure $does)
     {
     }
@@ -59,7 +59,7 @@ final readonly class TestStep implements Step
         return [];
     }
 
-    public function run(Stage $stage): Ran|Failed|null
+    public function run(Stage $stage): Ran|EvaluationFailure|null
     {
         return ($this->does)($stage);
     }

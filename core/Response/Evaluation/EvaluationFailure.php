@@ -10,7 +10,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
 
 /** A response that cannot be said after all. Caught where responses are said; nothing of it is kept. */
-final class Failed extends \Exception
+final class EvaluationFailure extends \Exception
 {
     private function __construct(public readonly string $reason, string $sentence, public readonly ?Span $span)
     {
