@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Parsing;
 
 use SilverParrot\Response\Syntax\Branch;
-use SilverParrot\Response\Syntax\Broken;
 use SilverParrot\Response\Syntax\Choice;
+use SilverParrot\Response\Syntax\ErrorNode;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
@@ -48,7 +48,7 @@ final class Parser
         if ($this->source->length() > Limits::SOURCE) {
             $span = new Span(Limits::SOURCE, $this->source->length());
 
-            return new ParsedResponse([new Broken($span)], [new Finding(SyntaxErrorCode::TooLong, $span, data: ['limit' => (string) Limits::SOURCE])], []);
+            return new ParsedResponse([new ErrorNode($span)], [new Finding(SyntaxErrorCode::TooLong, $span, data: ['limit' => (string) Limits::SOURCE])], []);
         }
         $parts = [];
         do {
@@ -56,7 +56,7 @@ final class Parser
             $parts = [...$parts, ...$more];
             if ($stop !== null) {
                 $this->found($stop->word === 'end' ? SyntaxErrorCode::StrayEnd : SyntaxErrorCode::StrayElse, $stop->span);
-                $parts[] = new Broken($stop->span);
+                $parts[] = new ErrorNode($stop->span);
             }
         } while ($stop !== null);
         $findings = [...$this->lexer->findings, ...$this->found->findings];
@@ -107,21 +107,21 @@ final class Parser
                 $this->found(SyntaxErrorCode::TooManySlots, $span, ['limit' => (string) Limits::SLOTS]);
             }
 
-            return new Broken($span);
+            return new ErrorNode($span);
         }
         if (! $closed) {
             $this->found(SyntaxErrorCode::SlotNotClosed, $span);
 
-            return new Broken($span);
+            return new ErrorNode($span);
         }
         if (count($this->lexer->findings) > $before) {
             // A quote mark without its partner: whatever else is seen here would be a guess.
-            return new Broken($span);
+            return new ErrorNode($span);
         }
         if (count($tokens) === 1) {
             $this->found(SyntaxErrorCode::EmptySlot, $span);
 
-            return new Broken($span);
+            return new ErrorNode($span);
         }
         if ($tokens[0]->isWord('end') && count($tokens) === 2) {
             return new Stop('end', null, $span);
@@ -140,7 +140,7 @@ final class Parser
             $this->found->bound[$part->as] = true;
         }
 
-        return $part ?? new Broken($span);
+        return $part ?? new ErrorNode($span);
     }
 
     private function choice(?Expression $condition, Span $span, int $depth): Part
@@ -149,7 +149,7 @@ final class Parser
             $this->found(SyntaxErrorCode::TooDeep, $span, ['limit' => (string) Limits::NESTING]);
 
             // What is inside is still read, flat, so that its mistakes are told too.
-            return new Broken($span);
+            return new ErrorNode($span);
         }
         $branches = [];
         $otherwise = [];
@@ -167,7 +167,7 @@ final class Parser
                     $this->found(SyntaxErrorCode::WhenNotClosed, $span);
                 }
 
-                return $stop === null || $broken ? new Broken($span) : new Choice($branches, $otherwise);
+                return $stop === null || $broken ? new ErrorNode($span) : new Choice($branches, $otherwise);
             }
             if ($isOtherwise) {
                 $this->found(SyntaxErrorCode::ElseAfterElse, $stop->span);

@@ -11,7 +11,7 @@ use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Source\Span;
 
 /** A slot that could not be read: its findings say why. */
-final readonly class Broken extends Filled
+final readonly class ErrorNode extends Filled
 {
     public function __construct(public Span $span)
     {
