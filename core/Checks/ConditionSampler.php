@@ -23,12 +23,12 @@ use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Arithmetic;
 use SilverParrot\Response\Syntax\Bound;
+use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Minus;
 use SilverParrot\Response\Syntax\Not;
-use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\Roll;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
@@ -192,7 +192,7 @@ final class ConditionSampler
     {
         return match (true) {
             $expression instanceof Literal => $expression,
-            $expression instanceof OrElse => new OrElse($this->sampled($expression->left) ?? $this->free($expression->left), $this->sampled($expression->right) ?? $this->free($expression->right)),
+            $expression instanceof Coalesce => new Coalesce($this->sampled($expression->left) ?? $this->free($expression->left), $this->sampled($expression->right) ?? $this->free($expression->right)),
             $expression instanceof AndAlso => new AndAlso($this->sampled($expression->left) ?? $this->free($expression->left), $this->sampled($expression->right) ?? $this->free($expression->right)),
             $expression instanceof Not => new Not($expression->span(), $this->sampled($expression->value) ?? $this->free($expression->value)),
             $expression instanceof Comparison => $this->compared($expression),
@@ -206,12 +206,12 @@ final class ConditionSampler
     /** What is compared or counted with: here it matters what it is, not only whether it is there. */
     private function value(Expression $expression): ?Expression
     {
-        if (! $expression instanceof OrElse) {
+        if (! $expression instanceof Coalesce) {
             return $this->sampled($expression);
         }
         [$left, $right] = [$this->value($expression->left), $this->value($expression->right)];
 
-        return $left === null || $right === null ? null : new OrElse($left, $right);
+        return $left === null || $right === null ? null : new Coalesce($left, $right);
     }
 
     private function compared(Comparison $comparison): ?Comparison

@@ -7,9 +7,9 @@ namespace SilverParrot\Checks;
 use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Choice;
+use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
-use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
@@ -80,6 +80,6 @@ final readonly class NeverHolds extends AbstractCheck
     private static function isConstant(Expression $condition): bool
     {
         return $condition instanceof Literal || $condition instanceof Call
-            || (($condition instanceof OrElse || $condition instanceof AndAlso) && (self::isConstant($condition->left) || self::isConstant($condition->right)));
+            || (($condition instanceof Coalesce || $condition instanceof AndAlso) && (self::isConstant($condition->left) || self::isConstant($condition->right)));
     }
 }

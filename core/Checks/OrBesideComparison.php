@@ -6,8 +6,8 @@ namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Comparison;
-use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Source\Finding;
@@ -46,8 +46,8 @@ final readonly class OrBesideComparison extends AbstractCheck
         $findings = [];
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
-                $isNamed = $one instanceof OrElse && ($one->left instanceof Call || $one->left instanceof Words || $one->left instanceof Bound);
-                if ($one instanceof OrElse && $isNamed && $one->right instanceof Comparison && ! self::inParentheses($text->response->text, $one->right->span()->from)) {
+                $isNamed = $one instanceof Coalesce && ($one->left instanceof Call || $one->left instanceof Words || $one->left instanceof Bound);
+                if ($one instanceof Coalesce && $isNamed && $one->right instanceof Comparison && ! self::inParentheses($text->response->text, $one->right->span()->from)) {
                     $findings[] = new Finding($this, $one->span(), $text->at);
                 }
             }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Evaluation\Relation;
+use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
-use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
@@ -46,7 +46,7 @@ final readonly class OrWithConstant extends AbstractCheck
         $findings = [];
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
-                if ($one instanceof OrElse && $one->right instanceof Literal && $one->left instanceof Comparison && $one->left->relation === Relation::Is && $one->right->value !== null) {
+                if ($one instanceof Coalesce && $one->right instanceof Literal && $one->left instanceof Comparison && $one->left->relation === Relation::Is && $one->right->value !== null) {
                     $written = static fn (Expression $value): string => mb_substr($text->response->text, $value->span()->from, $value->span()->to - $value->span()->from);
                     $first = $written($one->left->right[0]);
                     $findings[] = new Finding($this, $one->right->span(), $text->at, ['text' => $written($one->right), 'instead' => $first.', '.$written($one->right)]);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Filtered;
-use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Response\Syntax\Text;
 use SilverParrot\Response\Syntax\Words;
@@ -65,7 +65,7 @@ final readonly class TypedTextLeads extends AbstractCheck
     {
         return match (true) {
             $value instanceof Filtered => self::isTyped($value->value),
-            $value instanceof OrElse => self::isTyped($value->left) || self::isTyped($value->right),
+            $value instanceof Coalesce => self::isTyped($value->left) || self::isTyped($value->right),
             $value instanceof Call => $value->name instanceof Message,
             default => $value instanceof Words,
         };

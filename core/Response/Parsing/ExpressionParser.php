@@ -10,13 +10,13 @@ use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Arithmetic;
 use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Minus;
 use SilverParrot\Response\Syntax\Not;
-use SilverParrot\Response\Syntax\OrElse;
 use SilverParrot\Response\Syntax\SpanFrom;
 use SilverParrot\Response\Syntax\UnknownName;
 use SilverParrot\Response\SyntaxErrorCode;
@@ -52,7 +52,7 @@ final class ExpressionParser
         $value = $this->andAlso();
         while ($this->tokens->current->isWord('or')) {
             $this->tokens->next();
-            $value = new OrElse($value, $this->andAlso());
+            $value = new Coalesce($value, $this->andAlso());
         }
         $this->depth--;
 

@@ -14,7 +14,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 /** `a or b`: a where there is one, else b. */
-final readonly class OrElse extends Expression
+final readonly class Coalesce extends Expression
 {
     public function __construct(public Expression $left, public Expression $right)
     {
