@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Vocabulary\Verbs\Cell;
+use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
@@ -27,5 +27,5 @@ interface Verb
     public function outlook(Outlook $place, ?Outlook $amount): Outlook;
 
     /** @return null|bool|int|string|Value what is kept afterwards */
-    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value;
+    public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value;
 }

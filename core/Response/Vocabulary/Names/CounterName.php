@@ -23,7 +23,7 @@ use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
-use SilverParrot\Response\Vocabulary\Verbs\Cell;
+use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Response\Vocabulary\Verbs\CounterCell;
 use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Source\Finding;
@@ -122,7 +122,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         return ! isset($call->path[2]);
     }
 
-    public function cell(Call $call, EvaluationContext $run): Cell|Gap
+    public function cell(Call $call, EvaluationContext $run): Assignable|Gap
     {
         $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter === null || isset($call->path[2])) {

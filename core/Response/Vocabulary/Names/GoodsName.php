@@ -17,7 +17,7 @@ use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
-use SilverParrot\Response\Vocabulary\Verbs\Cell;
+use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Response\Vocabulary\Verbs\FieldCell;
 use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Value\Gap;
@@ -86,7 +86,7 @@ final readonly class GoodsName extends Name implements Remembering, Writable
         return ! isset($call->path[2]);
     }
 
-    public function cell(Call $call, EvaluationContext $run): Cell|Gap
+    public function cell(Call $call, EvaluationContext $run): Assignable|Gap
     {
         $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
         $person = self::person($call, $run);

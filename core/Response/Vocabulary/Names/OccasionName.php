@@ -15,7 +15,7 @@ use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Described;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
-use SilverParrot\Response\Vocabulary\Verbs\Cell;
+use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Response\Vocabulary\Verbs\OccasionCell;
 use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Value\Gap;
@@ -80,7 +80,7 @@ final readonly class OccasionName extends Name implements Remembering, Writable
         return ! isset($call->path[2]);
     }
 
-    public function cell(Call $call, EvaluationContext $run): Cell|Gap
+    public function cell(Call $call, EvaluationContext $run): Assignable|Gap
     {
         $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
         if ($occasion === null) {

@@ -22,7 +22,7 @@ use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
-use SilverParrot\Response\Vocabulary\Verbs\Cell;
+use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Response\Vocabulary\Verbs\FieldCell;
 use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Source\Fold;
@@ -193,7 +193,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return $pack->field($part) !== null && ! in_array($part, self::PARTS, true) && ! isset($call->folded[2]);
     }
 
-    public function cell(Call $call, EvaluationContext $run): Cell|Gap
+    public function cell(Call $call, EvaluationContext $run): Assignable|Gap
     {
         $person = $this->person($run);
         $field = $run->world->pack->field($call->folded[1] ?? '');

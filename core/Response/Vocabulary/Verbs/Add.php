@@ -37,7 +37,7 @@ final readonly class Add implements Verb
         return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
     }
 
-    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
+    public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
     {
         return $cell->shift(Amount::honest($amount, $span), $span);
     }

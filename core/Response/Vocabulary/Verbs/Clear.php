@@ -37,7 +37,7 @@ final readonly class Clear implements Verb
         return Outlook::nothing();
     }
 
-    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null
+    public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null
     {
         $cell->clear();
 

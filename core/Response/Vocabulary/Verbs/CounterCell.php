@@ -17,7 +17,7 @@ use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
 /** A counter's number in one scope. It stops at its floor and ceiling. */
-final readonly class CounterCell implements Cell
+final readonly class CounterCell implements Assignable
 {
     public function __construct(private Counter $counter, private Key $key, private string $scope, private EvaluationContext $run, private string $period)
     {

@@ -24,7 +24,7 @@ use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
 /** A field of one viewer, or how many of some goods they own. What does not fit its type is refused, and so is spending what is not there. */
-final readonly class FieldCell implements Cell
+final readonly class FieldCell implements Assignable
 {
     private function __construct(private Key $key, private Field $field, private string $what, private Person $person, private EvaluationContext $run)
     {

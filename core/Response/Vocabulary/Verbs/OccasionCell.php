@@ -17,7 +17,7 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\Value;
 
 /** An occasion can be set and cleared, not counted with. */
-final readonly class OccasionCell implements Cell
+final readonly class OccasionCell implements Assignable
 {
     public function __construct(private Occasion $occasion, private EvaluationContext $run)
     {

@@ -44,7 +44,7 @@ final readonly class Set implements Verb
         return $amount !== null && $place->isOnly(ValueKind::Text) ? $place->known()->atMost($amount) : $place->known();
     }
 
-    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
+    public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
     {
         return $cell->set($amount, $span);
     }

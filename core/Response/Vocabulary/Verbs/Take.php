@@ -41,7 +41,7 @@ final readonly class Take implements Verb
         return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
     }
 
-    public function apply(Cell $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
+    public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value
     {
         $less = Numbers::combine(Operation::Minus, 0, Amount::honest($amount, $span));
 

@@ -9,7 +9,7 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\Value;
 
 /** One thing that is remembered, with its own rules for what it may become. Throws Failed where it may not. */
-interface Cell
+interface Assignable
 {
     /** @param  int|Number  $amount below zero when it is taken */
     public function shift(int|Number $amount, Span $span): null|bool|int|string|Value;
