@@ -16,9 +16,9 @@ use SilverParrot\Document\Document;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
-use SilverParrot\Pack\Description;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\Fact;
@@ -88,7 +88,7 @@ final class Assembler
             /** @var object{stable_id: string, trigger: string, gates: string, listed: int} $row */
             $gates = json_decode($row->gates, true);
 
-            return new Command(new Triggers($row->trigger), gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])), about: new Description(listed: $row->listed === 1), id: $row->stable_id);
+            return new Command(new Triggers($row->trigger), gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])), about: new CommandMetadata(listed: $row->listed === 1), id: $row->stable_id);
         }));
     }
 

@@ -21,9 +21,9 @@ use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\CommandResponse as Response;
 use SilverParrot\Pack\Delivery;
-use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Step;
 use SilverParrot\Pack\Triggers;
@@ -41,7 +41,7 @@ final class CommandRows
             $row->refusals,
             $row->if_it_fails,
             new Delivery($row->voice, $row->place),
-            new Description($row->group, $row->note, $row->listed, array_values($row->expectations->map(self::expectation(...))->all())),
+            new CommandMetadata($row->group, $row->note, $row->listed, array_values($row->expectations->map(self::expectation(...))->all())),
             $row->stable_id,
         );
     }

@@ -9,8 +9,8 @@ use SilverParrot\Chat\Voice;
 use SilverParrot\Document\Document;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Delivery;
-use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Limits;
 
@@ -34,7 +34,7 @@ final class CommandFormat
                 $command->has('voice') ? $command->at('voice')->oneOf(Voice::class) : Voice::Parrot,
                 $command->has('place') ? $command->at('place')->oneOf(Place::class) : Place::Chat,
             ),
-            new Description(
+            new CommandMetadata(
                 $command->has('group') ? $command->at('group')->text(60) : '',
                 $text('note'),
                 ! $command->has('listed') || $command->at('listed')->flag(),

@@ -33,7 +33,7 @@ final readonly class Command
         public array $refusals = [],
         public string $ifItFails = '',
         public Delivery $delivery = new Delivery,
-        public Description $about = new Description,
+        public CommandMetadata $about = new CommandMetadata,
         string $id = '',
     ) {
         $this->trigger = $triggers->word;
@@ -90,7 +90,7 @@ final readonly class Command
         return $this->with(['delivery' => $delivery]);
     }
 
-    public function described(Description $about): self
+    public function described(CommandMetadata $about): self
     {
         return $this->with(['about' => $about]);
     }
@@ -115,7 +115,7 @@ final readonly class Command
     public function copied(): self
     {
         return $this->with([
-            'triggers' => new Triggers($this->trigger.'2'), 'about' => new Description($this->about->group, $this->about->note, $this->about->listed), 'id' => '',
+            'triggers' => new Triggers($this->trigger.'2'), 'about' => new CommandMetadata($this->about->group, $this->about->note, $this->about->listed), 'id' => '',
             'responses' => array_map(static fn (CommandResponse $response): CommandResponse => $response->called(''), $this->responses),
         ]);
     }
@@ -176,7 +176,7 @@ final readonly class Command
         return $responses;
     }
 
-    /** @param  array{triggers?: Triggers, responses?: list<CommandResponse>, gates?: Gates, refusals?: array<string, string>, ifItFails?: string, delivery?: Delivery, about?: Description, id?: string}  $other */
+    /** @param  array{triggers?: Triggers, responses?: list<CommandResponse>, gates?: Gates, refusals?: array<string, string>, ifItFails?: string, delivery?: Delivery, about?: CommandMetadata, id?: string}  $other */
     private function with(array $other): self
     {
         return new self(

@@ -19,8 +19,8 @@ use SilverParrot\Hearing\Gates\WhileStream;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Counter;
-use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
@@ -213,7 +213,7 @@ final class ChecksTest extends TestCase
     {
         $say = ['x'];
         self::assertSame(['/commands/0/trigger trigger-too-long'], $this->found(Say::on('!averyveryverylongword', ...$say)));
-        self::assertSame([], $this->found(Say::on('!averyveryverylongword', ...$say)->alsoOn('!short'), Say::on('!anotherlongtriggerword', ...$say)->described(new Description(listed: false))));
+        self::assertSame([], $this->found(Say::on('!averyveryverylongword', ...$say)->alsoOn('!short'), Say::on('!anotherlongtriggerword', ...$say)->described(new CommandMetadata(listed: false))));
         self::assertSame(['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'], $this->found(Say::on('!tide', ...$say)->alsoOn('!TIDE', '!flow', '!Flow')));
         self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(Say::on('!a', ...$say)->gated(Cooldown::none())));
         $offline = Say::on('!a', 'On for [channel.uptime]')->gated(new WhileStream(StreamState::Offline));

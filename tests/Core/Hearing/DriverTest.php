@@ -27,8 +27,8 @@ use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\PartialView;
+use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Delivery;
-use SilverParrot\Pack\Description;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Pack;
@@ -165,7 +165,7 @@ final class DriverTest extends TestCase
         $cases = [
             'Anyone, every 10 s, each person once in a minute.' => Say::on('!a', 'x'),
             'Moderators and up, as often as they like, changes counter.planks.' => Say::on('!a', '[add 1 to counter.planks]', '[take 1 from counter.planks]')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Moderator)), Cooldown::none()),
-            'Switched off. The streamer, every 90 s, each person once in 2 hours, as a whisper, in the streamer’s voice, not on the public list.' => Say::on('!a', 'x')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Streamer)), new Cooldown(90, 7200), new Enabled(false))->delivered(new Delivery(voice: \SilverParrot\Chat\Voice::Streamer, place: \SilverParrot\Chat\Place::Whisper))->described(new Description(listed: false)),
+            'Switched off. The streamer, every 90 s, each person once in 2 hours, as a whisper, in the streamer’s voice, not on the public list.' => Say::on('!a', 'x')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Streamer)), new Cooldown(90, 7200), new Enabled(false))->delivered(new Delivery(voice: \SilverParrot\Chat\Voice::Streamer, place: \SilverParrot\Chat\Place::Whisper))->described(new CommandMetadata(listed: false)),
         ];
         foreach ($cases as $sentence => $command) {
             self::assertSame($sentence, InOneSentence::of($command));

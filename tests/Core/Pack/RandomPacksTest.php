@@ -21,11 +21,11 @@ use SilverParrot\Hearing\Gates\WhileStream;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Delivery;
-use SilverParrot\Pack\Description;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Fact;
@@ -86,7 +86,7 @@ final class RandomPacksTest extends TestCase
             array_filter(array_map(fn (): string => $this->text(), GateSettings::refusals()), static fn (string $text): bool => $text !== ''),
             $this->text(),
             new Delivery($this->of(Voice::cases()), $this->of(Place::cases())),
-            new Description(
+            new CommandMetadata(
                 mb_substr($this->text(), 0, 60), $this->text(), $this->of([true, false]),
                 $this->several(fn (): Expectation => new Expectation($this->text(), 'odo', $this->several(fn (): string => $this->text()), new Moment($this->random->getInt(0, 2_000_000_000) * 1000), 's', 'e', $this->of([[], ["counter\x1Fa\x1F" => 3, "list\x1Fb\x1F" => ['of' => 'x', 'last' => 1, 'left' => [2, 3]], "field\x1Fc\x1Fviewer:1" => null]]), $this->of([[], ['live' => true, 'viewers' => 4, 'title' => $this->text()]]))),
             ),

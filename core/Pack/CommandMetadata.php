@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Pack;
 
 /** What is written about a command, and changes nothing of what it does. */
-final readonly class Description
+final readonly class CommandMetadata
 {
     /**
      * @param  bool  $listed  on the public list or not
