@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Reference;
 
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Verb;
@@ -14,14 +14,14 @@ use SilverParrot\Response\Vocabulary\Vocabulary;
 /** Everything that can stand in a slot, from what names, verbs, filters and phrases say of themselves. */
 final readonly class Reference
 {
-    /** @return array<string, list<Described>> by the heading they stand under */
+    /** @return array<string, list<Description>> by the heading they stand under */
     public static function described(Vocabulary $vocabulary = new Vocabulary): array
     {
         return [
             'Phrases' => Phrases::all(),
-            'Names' => array_values(array_map(static fn (Name $name): Described => $name->describe(), $vocabulary->names)),
-            'Verbs' => array_values(array_map(static fn (Verb $verb): Described => $verb->describe(), $vocabulary->verbs)),
-            'Filters' => array_values(array_map(static fn (Filter $filter): Described => $filter->describe(), $vocabulary->filters)),
+            'Names' => array_values(array_map(static fn (Name $name): Description => $name->describe(), $vocabulary->names)),
+            'Verbs' => array_values(array_map(static fn (Verb $verb): Description => $verb->describe(), $vocabulary->verbs)),
+            'Filters' => array_values(array_map(static fn (Filter $filter): Description => $filter->describe(), $vocabulary->filters)),
         ];
     }
 

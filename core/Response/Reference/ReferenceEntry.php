@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Reference;
 
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 
 /** One thing that an author can type into a slot. */
 final readonly class ReferenceEntry
 {
     /** @param  string  $insert  as it is typed: "counter.planks" */
-    public function __construct(public string $heading, public string $insert, public Described $described, public bool $hasValue)
+    public function __construct(public string $heading, public string $insert, public Description $described, public bool $hasValue)
     {
     }
 

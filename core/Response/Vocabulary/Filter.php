@@ -12,7 +12,7 @@ use SilverParrot\Value\Value;
 /** What can stand after a bar. A gap passes by; a filter sees it only if it is an EndsGaps. */
 interface Filter
 {
-    public function describe(): Described;
+    public function describe(): Description;
 
     /** @return array{int, int} the fewest and the most values it takes */
     public function arity(): array;

@@ -17,7 +17,7 @@ use SilverParrot\Value\Value;
 /** One thing that can be named at the head of a value. */
 abstract readonly class Name
 {
-    abstract public function describe(): Described;
+    abstract public function describe(): Description;
 
     /** @return list<Finding> what is wrong with this use of it */
     abstract public function check(Call $call, Pack $pack): array;

@@ -12,7 +12,7 @@ use SilverParrot\Value\Value;
 /** A way of changing something that is remembered. */
 interface Verb
 {
-    public function describe(): Described;
+    public function describe(): Description;
 
     /** The word between the amount and the place, or between the place and the value; empty for none. */
     public function joint(): string;

@@ -13,7 +13,7 @@ use SilverParrot\Response\Reference\Reference;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Segments;
 use SilverParrot\Response\SyntaxErrorCode;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Severity;
 use SilverParrot\Value\Moment;
@@ -92,7 +92,7 @@ final class VocabularyTest extends TestCase
         self::assertSame(['counter.planks', 'target.pebbles'], Response::of('[add 1 to counter.planks][when no][take 1 from target.pebbles][end][add 2 to counter.planks]')->changedPlaces());
     }
 
-    /** @return list<Described> */
+    /** @return list<Description> */
     private function described(): array
     {
         return array_merge(...array_values(Reference::described()));

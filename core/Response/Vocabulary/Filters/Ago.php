@@ -9,7 +9,7 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Moments;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -19,9 +19,9 @@ use SilverParrot\Value\Value;
 
 final readonly class Ago implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('ago', '', 'a text', 'The last leak was [occasion.leak | ago].', 'Says how far a moment is from now, in its largest unit: 9 days ago, in 5 months.', 'passes it on');
+        return new Description('ago', '', 'a text', 'The last leak was [occasion.leak | ago].', 'Says how far a moment is from now, in its largest unit: 9 days ago, in 5 months.', 'passes it on');
     }
 
     public function arity(): array

@@ -7,14 +7,14 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Value\Range;
 
 final readonly class Count extends ListFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
+        return new Description('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
     }
 
     public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook

@@ -9,7 +9,7 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Truncator;
 use SilverParrot\Value\Gap;
@@ -18,9 +18,9 @@ use SilverParrot\Value\Value;
 
 final readonly class Cut implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('cut', 'a whole number from 1 on', 'a text', '[words | cut 20]', 'Shortens it to so many characters as people count them, the last being “…” where something was cut off.', 'passes it on');
+        return new Description('cut', 'a whole number from 1 on', 'a text', '[words | cut 20]', 'Shortens it to so many characters as people count them, the last being “…” where something was cut off.', 'passes it on');
     }
 
     public function arity(): array

@@ -9,7 +9,7 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Moments;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
@@ -21,9 +21,9 @@ final readonly class Date implements Filter
 {
     private const LONGEST = 60;
 
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('date', 'a pattern of letters, as Unicode has them: d day, MMM month, y year, EEE weekday, HH:mm time', 'a text', '[occasion.leak | date "d MMM y"]', 'Writes a moment by a pattern, in the channel’s language and zone; without a pattern, the day.', 'passes it on');
+        return new Description('date', 'a pattern of letters, as Unicode has them: d day, MMM month, y year, EEE weekday, HH:mm time', 'a text', '[occasion.leak | date "d MMM y"]', 'Writes a moment by a pattern, in the channel’s language and zone; without a pattern, the day.', 'passes it on');
     }
 
     public function arity(): array

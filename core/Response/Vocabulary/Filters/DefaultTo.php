@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Truth;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\EndsGaps;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Value;
@@ -16,9 +16,9 @@ use SilverParrot\Value\Value;
 /** `default` */
 final readonly class DefaultTo implements EndsGaps, Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('default', 'what to take instead', 'the value, or that', '[words | upper | default "NOBODY"]', 'Takes something else where there is no value; like “or”, but behind filters.', 'takes the other value');
+        return new Description('default', 'what to take instead', 'the value, or that', '[words | upper | default "NOBODY"]', 'Takes something else where there is no value; like “or”, but behind filters.', 'takes the other value');
     }
 
     public function arity(): array

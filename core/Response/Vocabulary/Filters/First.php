@@ -7,14 +7,14 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Value\Value;
 
 final readonly class First extends ListFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('first', '', 'one of its parts', '[channel.tags | first]', 'The first of a list; of a text, its first word.', 'gives nothing');
+        return new Description('first', '', 'one of its parts', '[channel.tags | first]', 'The first of a list; of a text, its first word.', 'gives nothing');
     }
 
     public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook

@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
@@ -18,9 +18,9 @@ use SilverParrot\Value\Value;
 /** `number` */
 final readonly class Grouped implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('number', '', 'a text', '[channel.followers | number] follow the cove', 'Writes a number as the channel’s language groups it: 12,345.', 'passes it on');
+        return new Description('number', '', 'a text', '[channel.followers | number] follow the cove', 'Writes a number as the channel’s language groups it: 12,345.', 'passes it on');
     }
 
     public function arity(): array

@@ -9,7 +9,7 @@ use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\TakesWords;
 use SilverParrot\Value\Gap;
@@ -21,9 +21,9 @@ use SilverParrot\Value\Value;
 /** `in days`: calendar days in the channel's zone; hours and minutes by the clock. */
 final readonly class InUnit implements Filter, TakesWords
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('in', 'minutes, hours or days', 'a whole number', '[since occasion.leak | in days]', 'Counts a span in one unit, days by the calendar.', 'passes it on');
+        return new Description('in', 'minutes, hours or days', 'a whole number', '[since occasion.leak | in days]', 'Counts a span in one unit, days by the calendar.', 'passes it on');
     }
 
     public function arity(): array

@@ -9,16 +9,16 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
 final readonly class Join implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('join', 'the text between', 'a text', '[channel.tags | join " · "]', 'Writes a list with a text of your own between its parts.', 'passes it on');
+        return new Description('join', 'the text between', 'a text', '[channel.tags | join " · "]', 'Writes a list with a text of your own between its parts.', 'passes it on');
     }
 
     public function arity(): array

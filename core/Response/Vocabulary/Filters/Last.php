@@ -7,14 +7,14 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Value\Value;
 
 final readonly class Last extends ListFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('last', '', 'one of its parts', '[channel.tags | last]', 'The last of a list; of a text, its last word.', 'gives nothing');
+        return new Description('last', '', 'one of its parts', '[channel.tags | last]', 'The last of a list; of a text, its last word.', 'gives nothing');
     }
 
     public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook

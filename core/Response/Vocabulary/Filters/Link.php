@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Ends;
 use SilverParrot\Value\Gap;
@@ -16,9 +16,9 @@ use SilverParrot\Value\Value;
 
 final readonly class Link implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('link', '', 'a text', '["charts.lantern-cove.example" | link]', 'Writes an address so that a chat makes a link of it, with https:// before it where nothing of the kind is there.', 'passes it on');
+        return new Description('link', '', 'a text', '["charts.lantern-cove.example" | link]', 'Writes an address so that a chat makes a link of it, with https:// before it where nothing of the kind is there.', 'passes it on');
     }
 
     public function arity(): array

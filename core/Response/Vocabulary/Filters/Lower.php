@@ -6,16 +6,16 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 
 use function mb_check_encoding;
 use function strtolower;
 
 final readonly class Lower extends TextFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('lower', '', 'a text', '[words | lower]', 'Writes it in small letters.', 'passes it on');
+        return new Description('lower', '', 'a text', '[words | lower]', 'Writes it in small letters.', 'passes it on');
     }
 
     protected function changed(Outlook $text): Outlook

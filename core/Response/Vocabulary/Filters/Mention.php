@@ -6,13 +6,13 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 
 final readonly class Mention extends TextFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('mention', '', 'a text', '[target | mention], the kettle is on.', 'Writes a name so that its owner is told.', 'passes it on');
+        return new Description('mention', '', 'a text', '[target | mention], the kettle is on.', 'Writes a name so that its owner is told.', 'passes it on');
     }
 
     protected function changed(Outlook $text): Outlook

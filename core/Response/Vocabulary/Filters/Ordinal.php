@@ -8,16 +8,16 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 final readonly class Ordinal implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('ordinal', '', 'a text', 'The [caller.lines | ordinal] line of [caller]!', 'Writes a whole number as a place in a row, as the channel’s language does: 3rd.', 'passes it on');
+        return new Description('ordinal', '', 'a text', 'The [caller.lines | ordinal] line of [caller]!', 'Writes a whole number as a place in a row, as the channel’s language does: 3rd.', 'passes it on');
     }
 
     public function arity(): array

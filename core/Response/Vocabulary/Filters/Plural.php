@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\TakesNamed;
 use SilverParrot\Value\Gap;
@@ -16,9 +16,9 @@ use SilverParrot\Value\Value;
 
 final readonly class Plural implements Filter, TakesNamed
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('plural', 'the text for one and the text for more, with # for the number; few= and many= for languages that have them', 'a text', '[counter.planks | plural "# plank" "# planks"]', 'Chooses the text that fits the number in the channel’s language.', 'passes it on');
+        return new Description('plural', 'the text for one and the text for more, with # for the number; few= and many= for languages that have them', 'a text', '[counter.planks | plural "# plank" "# planks"]', 'Chooses the text that fits the number in the channel’s language.', 'passes it on');
     }
 
     public function arity(): array

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\PrintsNothing;
 use SilverParrot\Value\Value;
@@ -15,9 +15,9 @@ use SilverParrot\Value\Value;
 /** Only printing is quiet: the slot sees to that, the value passes by, so that `as` can keep it. */
 final readonly class Quiet implements Filter, PrintsNothing
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('quiet', '', 'the value', '[add 1 to counter.planks | quiet]Noted.', 'Prints nothing, and keeps the value for “as”.', 'passes it on');
+        return new Description('quiet', '', 'the value', '[add 1 to counter.planks | quiet]Noted.', 'Prints nothing, and keeps the value for “as”.', 'passes it on');
     }
 
     public function arity(): array

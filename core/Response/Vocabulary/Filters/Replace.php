@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
@@ -16,9 +16,9 @@ use SilverParrot\Value\Value;
 
 final readonly class Replace implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('replace', 'a text, and what to write in its place', 'a text', '[words | replace "gull" "duck"]', 'Writes another text wherever the first stands, letter for letter.', 'passes it on');
+        return new Description('replace', 'a text, and what to write in its place', 'a text', '[words | replace "gull" "duck"]', 'Writes another text wherever the first stands, letter for letter.', 'passes it on');
     }
 
     public function arity(): array

@@ -7,14 +7,14 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Value\Items;
 
 final readonly class Reverse extends ListFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('reverse', '', 'a list', '[channel.tags | reverse]', 'A list from its end to its beginning; of a text, its words.', 'passes it on');
+        return new Description('reverse', '', 'a list', '[channel.tags | reverse]', 'A list from its end to its beginning; of a text, its words.', 'passes it on');
     }
 
     public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook

@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -18,9 +18,9 @@ use SilverParrot\Value\Value;
 
 final readonly class Round implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('round', 'how many decimals, none as by default', 'a number', '[counter.planks / 3 | round 1] planks a day', 'Rounds a number, halves away from zero.', 'passes it on');
+        return new Description('round', 'how many decimals, none as by default', 'a number', '[counter.planks / 3 | round 1] planks a day', 'Rounds a number, halves away from zero.', 'passes it on');
     }
 
     public function arity(): array

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -19,9 +19,9 @@ final readonly class Scores implements Filter
     /** “20. ”, a space and 15 digits, and what stands between two of them. */
     private const AROUND = 4 + 1 + 15 + 2;
 
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('scores', '', 'a text', '[top 3 by pebbles | scores]', 'Writes who has the most with place and number: 1. Odo 40, 2. Pia 31.', 'passes it on');
+        return new Description('scores', '', 'a text', '[top 3 by pebbles | scores]', 'Writes who has the most with place and number: 1. Odo 40, 2. Pia 31.', 'passes it on');
     }
 
     public function arity(): array

@@ -9,7 +9,7 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -19,9 +19,9 @@ use SilverParrot\Value\Value;
 
 final readonly class Short implements Filter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('short', '', 'a text', '[channel.followers | short] follow, on the water for [channel.uptime | short]', 'Writes a number, a span or a moment in few letters: 12K, 2h 5m.', 'passes it on');
+        return new Description('short', '', 'a text', '[channel.followers | short] follow, on the water for [channel.uptime | short]', 'Writes a number, a span or a moment in few letters: 12K, 2h 5m.', 'passes it on');
     }
 
     public function arity(): array

@@ -7,16 +7,16 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Laborious;
 use SilverParrot\Value\Items;
 use SilverParrot\Value\Value;
 
 final readonly class Sort extends ListFilter implements Laborious
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('sort', '', 'a list', '[channel.tags | sort]', 'A list in the order of the channel’s language, numbers by their size; of a text, its words.', 'passes it on');
+        return new Description('sort', '', 'a list', '[channel.tags | sort]', 'A list in the order of the channel’s language, numbers by their size; of a text, its words.', 'passes it on');
     }
 
     /** Each part gets a key to be compared by; a part has two bytes or more. */

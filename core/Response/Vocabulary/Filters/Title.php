@@ -6,15 +6,15 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Laborious;
 use SilverParrot\Source\Words;
 
 final readonly class Title extends TextFilter implements Laborious
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('title', '', 'a text', '[words | title]', 'Begins each word with a capital and goes on in small letters.', 'passes it on');
+        return new Description('title', '', 'a text', '[words | title]', 'Begins each word with a capital and goes on in small letters.', 'passes it on');
     }
 
     /** Words are found one by one. */

@@ -6,14 +6,14 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Source\Ends;
 
 final readonly class Trim extends TextFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('trim', '', 'a text', '[words 2 | trim]', 'Takes the spaces at both ends away.', 'passes it on');
+        return new Description('trim', '', 'a text', '[words 2 | trim]', 'Takes the spaces at both ends away.', 'passes it on');
     }
 
     protected function changed(Outlook $text): Outlook

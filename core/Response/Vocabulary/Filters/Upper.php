@@ -6,13 +6,13 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 
 final readonly class Upper extends TextFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('upper', '', 'a text', '[words | upper]', 'Writes it in capitals.', 'passes it on');
+        return new Description('upper', '', 'a text', '[words | upper]', 'Writes it in capitals.', 'passes it on');
     }
 
     protected function changed(Outlook $text): Outlook

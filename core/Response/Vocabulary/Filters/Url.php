@@ -7,14 +7,14 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 
 /** RFC 3986: everything but unreserved characters is written as its bytes. */
 final readonly class Url extends TextFilter
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('url', '', 'a text', 'https://charts.lantern-cove.example/find?q=[words | url]', 'Makes it fit for a place in an address.', 'passes it on');
+        return new Description('url', '', 'a text', 'https://charts.lantern-cove.example/find?q=[words | url]', 'Makes it fit for a place in an address.', 'passes it on');
     }
 
     protected function changed(Outlook $text): Outlook

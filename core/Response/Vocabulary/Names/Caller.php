@@ -9,13 +9,13 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 
 final readonly class Caller extends PersonName
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('caller', '', 'a person', '[caller]', 'The person whose line set the command off.', parts: self::PARTS, tells: self::TELLS);
+        return new Description('caller', '', 'a person', '[caller]', 'The person whose line set the command off.', parts: self::PARTS, tells: self::TELLS);
     }
 
     protected function isAlwaysThere(): bool

@@ -12,7 +12,7 @@ use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
@@ -58,9 +58,9 @@ final readonly class ChannelName extends Name
         $this->requests = $requests;
     }
 
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('channel', '', 'what the part is', 'We are busy with [channel.category].', 'The channel: its name, and what the streaming service says of it now.', parts: self::PARTS, tells: self::TELLS);
+        return new Description('channel', '', 'what the part is', 'We are busy with [channel.category].', 'The channel: its name, and what the streaming service says of it now.', parts: self::PARTS, tells: self::TELLS);
     }
 
     public function check(Call $call, Pack $pack): array

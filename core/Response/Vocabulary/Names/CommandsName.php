@@ -13,7 +13,7 @@ use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -22,9 +22,9 @@ use SilverParrot\Value\Items;
 /** `commands`, `commands for caller` */
 final readonly class CommandsName extends Name
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('commands', 'for a person', 'a list', 'You may use [commands for caller].', 'The triggers of all commands that are switched on and on the public list; for a person, those that this person may use.');
+        return new Description('commands', 'for a person', 'a list', 'You may use [commands for caller].', 'The triggers of all commands that are switched on and on the public list; for a person, those that this person may use.');
     }
 
     public function check(Call $call, Pack $pack): array

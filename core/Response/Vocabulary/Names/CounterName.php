@@ -20,7 +20,7 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\SyntaxErrorCode;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Response\Vocabulary\Verbs\Assignable;
@@ -34,9 +34,9 @@ use SilverParrot\Value\Range;
 
 final readonly class CounterName extends Name implements Remembering, Writable
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('counter', 'for a person, where each viewer has one', 'a whole number', 'Splinters while [channel.category]: [counter.splinters] ([counter.splinters.total] in all)', 'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all categories.', parts: ['total']);
+        return new Description('counter', 'for a person, where each viewer has one', 'a whole number', 'Splinters while [channel.category]: [counter.splinters] ([counter.splinters.total] in all)', 'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all categories.', parts: ['total']);
     }
 
     public function check(Call $call, Pack $pack): array

@@ -11,16 +11,16 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
 final readonly class FactName extends Name
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('fact', '', 'a text', 'The shed is at [fact.workshop].', 'A text that is kept in one place and used in many responses.');
+        return new Description('fact', '', 'a text', 'The shed is at [fact.workshop].', 'A text that is kept in one place and used in many responses.');
     }
 
     public function check(Call $call, Pack $pack): array

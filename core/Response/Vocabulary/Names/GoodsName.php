@@ -14,7 +14,7 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Response\Vocabulary\Verbs\Assignable;
@@ -27,9 +27,9 @@ use SilverParrot\Value\Range;
 /** `goods.lantern`, `goods.lantern for target`: how many of it a viewer owns. */
 final readonly class GoodsName extends Name implements Remembering, Writable
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('goods', 'for a person', 'a whole number', '[caller] owns [goods.lantern | plural "# lantern" "# lanterns"].', 'How many of a thing the caller owns; “for target” asks for somebody else.');
+        return new Description('goods', 'for a person', 'a whole number', '[caller] owns [goods.lantern | plural "# lantern" "# lanterns"].', 'How many of a thing the caller owns; “for target” asks for somebody else.');
     }
 
     public function check(Call $call, Pack $pack): array

@@ -10,7 +10,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Range;
@@ -27,9 +27,9 @@ final readonly class HappeningName extends Name
         'minutes' => ['a whole number', 'How long it lasts, or how long until it comes.'],
     ];
 
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('happening', '', 'what the part is', '[happening.amount or "Some"] people come aboard!', 'What happened, where it has it: in the answers to a raid, a subscription, a reward.', parts: array_keys(self::TELLS), tells: self::TELLS, later: 'nothing is answered yet but lines, so it is nothing.');
+        return new Description('happening', '', 'what the part is', '[happening.amount or "Some"] people come aboard!', 'What happened, where it has it: in the answers to a raid, a subscription, a reward.', parts: array_keys(self::TELLS), tells: self::TELLS, later: 'nothing is answered yet but lines, so it is nothing.');
     }
 
     public function check(Call $call, Pack $pack): array

@@ -16,7 +16,7 @@ use SilverParrot\Response\Evaluation\ListDraw;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\SyntaxErrorCode;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Source\Finding;
@@ -26,9 +26,9 @@ use SilverParrot\Value\Range;
 
 final readonly class ListName extends Name implements Remembering
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('list', 'a whole number, for one item by its place', 'a text', 'Today’s knot: [list.knots]', 'Draws an item of a list in its draw order; with a number, that item; .size is how many there are.', parts: ['size']);
+        return new Description('list', 'a whole number, for one item by its place', 'a text', 'Today’s knot: [list.knots]', 'Draws an item of a list in its draw order; with a number, that item; .size is how many there are.', parts: ['size']);
     }
 
     public function check(Call $call, Pack $pack): array

@@ -13,7 +13,7 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
@@ -22,9 +22,9 @@ use SilverParrot\Value\Value;
 
 final readonly class LookupName extends Name
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('lookup', 'arguments like port=words', 'what the reading is', 'High water at [lookup.tide.high port=words or "an hour nobody knows"].', 'A reading from a web source.', later: 'no web source is asked yet, so on the air it has no value; rehearsals have canned results.');
+        return new Description('lookup', 'arguments like port=words', 'what the reading is', 'High water at [lookup.tide.high port=words or "an hour nobody knows"].', 'A reading from a web source.', later: 'no web source is asked yet, so on the air it has no value; rehearsals have canned results.');
     }
 
     public function check(Call $call, Pack $pack): array

@@ -9,13 +9,13 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 
 final readonly class Message extends SimpleName
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('message', '', 'a text', '[message]', 'The whole line, as it was typed.');
+        return new Description('message', '', 'a text', '[message]', 'The whole line, as it was typed.');
     }
 
     public function outlook(Call $call, EstimateContext $in): Outlook

@@ -9,14 +9,14 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Value\Moment;
 
 final readonly class Now extends SimpleName
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('now', '', 'a moment', '[now]', 'This moment, in the channel’s language and zone.');
+        return new Description('now', '', 'a moment', '[now]', 'This moment, in the channel’s language and zone.');
     }
 
     public function outlook(Call $call, EstimateContext $in): Outlook

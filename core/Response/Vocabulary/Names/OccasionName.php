@@ -12,7 +12,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Response\Vocabulary\Verbs\Assignable;
@@ -24,9 +24,9 @@ use SilverParrot\Value\Moment;
 
 final readonly class OccasionName extends Name implements Remembering, Writable
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('occasion', '', 'a moment', '[since occasion.leak | in days] days dry', 'A moment that lasts, like the last leak.');
+        return new Description('occasion', '', 'a moment', '[since occasion.leak | in days] days dry', 'A moment that lasts, like the last leak.');
     }
 
     public function check(Call $call, Pack $pack): array

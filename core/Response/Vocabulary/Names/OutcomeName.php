@@ -10,7 +10,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Value\Value;
 
@@ -21,9 +21,9 @@ final readonly class OutcomeName extends Name
 
     private const PARTS = ['name', 'reason', 'left', 'needs', 'before', 'after', 'has', 'nearest'];
 
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('outcome', '', 'what the part is', 'Not so fast, [caller]: again in [outcome.left].', 'In refusal replies: what was asked for, why it is refused, how long it still is, what it needs.', parts: self::PARTS);
+        return new Description('outcome', '', 'what the part is', 'Not so fast, [caller]: again in [outcome.left].', 'In refusal replies: what was asked for, why it is refused, how long it still is, what it needs.', parts: self::PARTS);
     }
 
     public function check(Call $call, Pack $pack): array

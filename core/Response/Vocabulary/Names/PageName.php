@@ -10,7 +10,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
@@ -18,9 +18,9 @@ use SilverParrot\Value\Value;
 /** `page` */
 final readonly class PageName extends SimpleName
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.', later: 'there is no such page yet, so it is nothing.');
+        return new Description('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.', later: 'there is no such page yet, so it is nothing.');
     }
 
     public function outlook(Call $call, EstimateContext $in): Outlook

@@ -12,7 +12,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
@@ -34,9 +34,9 @@ final readonly class QuoteName extends Name
         'date' => ['a moment', 'When it was said.'],
     ];
 
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('quote', 'a number, or words that are in it', 'a quote, said as its text', '“[quote]”', 'A quote by luck; with a number that one, with words one that has them in it.', parts: array_keys(self::TELLS), tells: self::TELLS, later: 'no quotes are kept yet, so on the air it has no value; rehearsals have those of their memory.');
+        return new Description('quote', 'a number, or words that are in it', 'a quote, said as its text', '“[quote]”', 'A quote by luck; with a number that one, with words one that has them in it.', parts: array_keys(self::TELLS), tells: self::TELLS, later: 'no quotes are kept yet, so on the air it has no value; rehearsals have those of their memory.');
     }
 
     public function check(Call $call, Pack $pack): array

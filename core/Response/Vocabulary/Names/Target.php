@@ -10,15 +10,15 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Source\Ends;
 use SilverParrot\Value\Gap;
 
 final readonly class Target extends PersonName
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('target', '', 'a person', 'Ahoy [target or "shore crew"]!', 'The person named after the trigger: the first word that begins with @, else the first word when it could be a name.', parts: self::PARTS, tells: self::TELLS);
+        return new Description('target', '', 'a person', 'Ahoy [target or "shore crew"]!', 'The person named after the trigger: the first word that begins with @, else the first word when it could be a name.', parts: self::PARTS, tells: self::TELLS);
     }
 
     protected function isAlwaysThere(): bool

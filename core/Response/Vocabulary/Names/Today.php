@@ -9,14 +9,14 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Value\Moment;
 
 final readonly class Today extends SimpleName
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('today', '', 'a moment', '[today | date "EEEE"] at the cove', 'The beginning of this day in the channel’s zone; it is said as the day.');
+        return new Description('today', '', 'a moment', '[today | date "EEEE"] at the cove', 'The beginning of this day in the channel’s zone; it is said as the day.');
     }
 
     public function outlook(Call $call, EstimateContext $in): Outlook

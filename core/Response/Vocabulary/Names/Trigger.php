@@ -9,13 +9,13 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 
 final readonly class Trigger extends SimpleName
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('trigger', '', 'a text', '[trigger]', 'The word that set the command off, as it was typed.');
+        return new Description('trigger', '', 'a text', '[trigger]', 'The word that set the command off, as it was typed.');
     }
 
     public function outlook(Call $call, EstimateContext $in): Outlook

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
 final readonly class Add implements Verb
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('add', 'an amount and a place', 'the new value', '[add 1 to counter.planks]', 'Adds to a counter, a number field or points, and says the new value.');
+        return new Description('add', 'an amount and a place', 'the new value', '[add 1 to counter.planks]', 'Adds to a counter, a number field or points, and says the new value.');
     }
 
     public function joint(): string

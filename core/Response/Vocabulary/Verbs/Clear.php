@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
 use SilverParrot\Response\Analysis\Outlook;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
 final readonly class Clear implements Verb
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('clear', 'a place', 'nothing', '[clear counter.planks]', 'Puts a counter, field or occasion back to its start, and says nothing.');
+        return new Description('clear', 'a place', 'nothing', '[clear counter.planks]', 'Puts a counter, field or occasion back to its start, and says nothing.');
     }
 
     public function joint(): string

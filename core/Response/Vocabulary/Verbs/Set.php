@@ -6,16 +6,16 @@ namespace SilverParrot\Response\Vocabulary\Verbs;
 
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\ValueKind;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
 final readonly class Set implements Verb
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('set', 'a place and a value', 'the new value', '[set caller.boat to words]', 'Puts a value in place of what was kept, and says it.');
+        return new Description('set', 'a place and a value', 'the new value', '[set caller.boat to words]', 'Puts a value in place of what was kept, and says it.');
     }
 
     public function joint(): string

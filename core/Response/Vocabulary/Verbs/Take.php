@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Verbs;
 use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Vocabulary\Described;
+use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Number;
@@ -16,9 +16,9 @@ use SilverParrot\Value\Value;
 
 final readonly class Take implements Verb
 {
-    public function describe(): Described
+    public function describe(): Description
     {
-        return new Described('take', 'an amount and a place', 'the new value', '[take 5 from caller.pebbles]', 'Takes from a counter, a number field or points, and says the new value.');
+        return new Description('take', 'an amount and a place', 'the new value', '[take 5 from caller.pebbles]', 'Takes from a counter, a number field or points, and says the new value.');
     }
 
     public function joint(): string

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary;
 
 /** What a name, verb or filter says of itself. The reference, completion and checks read it. */
-final readonly class Described
+final readonly class Description
 {
     /**
      * @param  string  $name  as it is typed
