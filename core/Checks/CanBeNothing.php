@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Syntax\Filtered;
-use SilverParrot\Response\Vocabulary\EndsGaps;
+use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -44,7 +44,7 @@ final readonly class CanBeNothing extends AbstractCheck
             foreach ($text->isResponse() && count($text->response->parts) > 1 ? $text->prospect->slots : [] as $estimated) {
                 $slot = $estimated->slot;
                 $root = $slot->value;
-                while ($root instanceof Filtered && ! $root->filter instanceof EndsGaps) {
+                while ($root instanceof Filtered && ! $root->filter instanceof HandlesGaps) {
                     $root = $root->value;
                 }
                 $when = $estimated->outlook->canBeNothing && ! $slot->isQuiet && $slot->as === '' ? $root->whenNothing($at->pack) : null;

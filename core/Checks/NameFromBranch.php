@@ -9,7 +9,7 @@ use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
-use SilverParrot\Response\Vocabulary\EndsGaps;
+use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -47,7 +47,7 @@ final readonly class NameFromBranch extends AbstractCheck
         foreach ($at->texts as $text) {
             foreach ($text->prospect->slots as $estimated) {
                 [$slot, $value] = [$estimated->slot, $estimated->slot->value];
-                while ($value instanceof Filtered && ! $value->filter instanceof EndsGaps) {
+                while ($value instanceof Filtered && ! $value->filter instanceof HandlesGaps) {
                     $value = $value->value;
                 }
                 if ($value instanceof Bound && $estimated->outlook->canBeNothing && in_array($value->name, self::givenInBranches($text), true)) {

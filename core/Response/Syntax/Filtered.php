@@ -11,8 +11,8 @@ use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Work;
 use SilverParrot\Response\Vocabulary\ChangesText;
-use SilverParrot\Response\Vocabulary\EndsGaps;
 use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -45,7 +45,7 @@ final readonly class Filtered extends Expression
     public function prepared(): Closure
     {
         [$filter, $before] = [$this->filter, $this->value->prepared()];
-        $standIn = $filter instanceof EndsGaps ? $filter : null;
+        $standIn = $filter instanceof HandlesGaps ? $filter : null;
         if ($this->arguments === [] && $this->named === []) {
             $changesText = $filter instanceof ChangesText ? $filter : null;
 
@@ -103,7 +103,7 @@ final readonly class Filtered extends Expression
         $in->work(Work::stepsFor($this->filter, $value->bytes));
         $gaps = array_map(static fn (Outlook $one): array => $one->gaps, [...$arguments, ...array_values($named)]);
 
-        if ($this->filter instanceof EndsGaps) {
+        if ($this->filter instanceof HandlesGaps) {
             return $this->filter->outlook($value, $arguments, $named, $in)->orGap(...($value->mayBeNoValue() ? array_merge(...$gaps) : []));
         }
 

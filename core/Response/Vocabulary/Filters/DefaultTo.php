@@ -9,12 +9,12 @@ use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\Vocabulary\Description;
-use SilverParrot\Response\Vocabulary\EndsGaps;
 use SilverParrot\Response\Vocabulary\Filter;
+use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Value\Value;
 
 /** `default` */
-final readonly class DefaultTo implements EndsGaps, Filter
+final readonly class DefaultTo implements Filter, HandlesGaps
 {
     public function describe(): Description
     {
