@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
@@ -72,7 +72,7 @@ final readonly class CanFail extends AbstractCheck
         return $addresses === 1 && $value instanceof Filtered && $value->filter instanceof Url;
     }
 
-    private function finding(Outlook $outlook, Expression $value, Span $span, ReadText $text): ?Finding
+    private function finding(ValueEstimate $outlook, Expression $value, Span $span, ReadText $text): ?Finding
     {
         foreach ($outlook->gaps as $gap) {
             $when = match ($gap) {

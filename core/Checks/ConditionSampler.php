@@ -13,7 +13,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
@@ -73,14 +73,14 @@ final class ConditionSampler
 
     private int $unknown = 0;
 
-    /** @param  array<string, Outlook>  $values  what is known of each thing, by its key */
+    /** @param  array<string, ValueEstimate>  $values  what is known of each thing, by its key */
     private function __construct(private readonly array $values)
     {
     }
 
     /**
      * @param  list<Expression>  $conditions  each is asked where those before it do not hold
-     * @param  array<string, Outlook>  $values
+     * @param  array<string, ValueEstimate>  $values
      * @return list<bool|null> whether it always or never holds where it is asked; null where that depends
      */
     public static function of(array $conditions, array $values, Pack $pack, ChatProfile $profile): array
@@ -273,7 +273,7 @@ final class ConditionSampler
     }
 
     /** @return list<null|bool|int|string|Value> */
-    private function samplesOf(ValueKind $kind, Outlook $outlook): array
+    private function samplesOf(ValueKind $kind, ValueEstimate $outlook): array
     {
         if ($this->hasDecimals && $outlook->range === null && ($kind === ValueKind::Number || $kind === ValueKind::Text) && $outlook->written === null) {
             return [];

@@ -11,8 +11,8 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\Lengths;
-use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Prospect;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
@@ -70,7 +70,7 @@ final readonly class LongestAnswer
             $run = new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new PendingReads);
             $said = $response->say($run);
             $work += $run->worked();
-            $length = $said instanceof RenderedResponse ? Outlook::length($said->text) : -1;
+            $length = $said instanceof RenderedResponse ? ValueEstimate::length($said->text) : -1;
             if ($said instanceof RenderedResponse && $length > ($longest->length ?? -1)) {
                 $longest = new self($said->text, $length, [...($usesLine ? self::ofTheLine($typed) : []), ...$imagined->given()]);
             }

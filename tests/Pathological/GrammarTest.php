@@ -18,7 +18,7 @@ use SilverParrot\Memory\CompleteView;
 use SilverParrot\Rehearsal\Imagined;
 use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
@@ -127,7 +127,7 @@ final class GrammarTest extends TestCase
 
     private function withinBounds(Response $response, string $text, \SilverParrot\Response\Analysis\Extent $extent): void
     {
-        $length = Outlook::length($text);
+        $length = ValueEstimate::length($text);
         if ($length < $extent->shortest || $length > $extent->longest) {
             self::fail("“{$response->text}” said “{$text}”, $length characters and not {$extent->shortest} to {$extent->longest}");
         }

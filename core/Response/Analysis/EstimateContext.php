@@ -20,21 +20,21 @@ abstract class EstimateContext
     }
 
     /** What an expression can be where it stands. */
-    abstract public function value(Expression $expression): Outlook;
+    abstract public function value(Expression $expression): ValueEstimate;
 
     abstract public function slot(Slot $slot): Extent;
 
     abstract public function choice(Choice $choice): Extent;
 
     /** What a name given with `as` can be. */
-    abstract public function bound(string $name): Outlook;
+    abstract public function bound(string $name): ValueEstimate;
 
     /**
      * A place was written.
      *
      * @param  string  $part  the last one of its path
      */
-    abstract public function keep(Expression $place, string $part, Outlook $kept): void;
+    abstract public function keep(Expression $place, string $part, ValueEstimate $kept): void;
 
     /** So many steps of work may be done. */
     abstract public function work(int $steps): void;

@@ -22,7 +22,7 @@ final readonly class Extent
 
     public static function ofText(string $text): self
     {
-        $length = Outlook::length($text);
+        $length = ValueEstimate::length($text);
 
         return new self($length, $length, 0, strlen($text));
     }

@@ -27,16 +27,16 @@ final class Forecast extends EstimateContext
     /** @var list<EstimatedCondition> */
     private array $conditions = [];
 
-    /** @var array<string, Outlook> by folded name */
+    /** @var array<string, ValueEstimate> by folded name */
     private array $bound = [];
 
-    /** @var array<string, Outlook> by key */
+    /** @var array<string, ValueEstimate> by key */
     private array $values = [];
 
     /** @var array<string, true> keys of what is there, since a condition around has asked for it */
     private array $there = [];
 
-    /** @var array<string, Outlook> what verbs before have kept, by key */
+    /** @var array<string, ValueEstimate> what verbs before have kept, by key */
     private array $kept = [];
 
     /** Steps that all its filters take together at most. */
@@ -57,7 +57,7 @@ final class Forecast extends EstimateContext
         return new Prospect($extent, $forecast->slots, $forecast->conditions, $forecast->values, $forecast->typedRoom(), $forecast->work);
     }
 
-    public function value(Expression $expression): Outlook
+    public function value(Expression $expression): ValueEstimate
     {
         $key = $expression->key();
         $outlook = $expression->outlook($this);
@@ -69,7 +69,7 @@ final class Forecast extends EstimateContext
 
         return match (true) {
             $key === null => $outlook,
-            isset($this->numbers[$key]) && $outlook->isOnly(ValueKind::Text) => Outlook::text(1, Number::LONGEST_TYPED),
+            isset($this->numbers[$key]) && $outlook->isOnly(ValueKind::Text) => ValueEstimate::text(1, Number::LONGEST_TYPED),
             isset($this->there[$key]) => $outlook->known(),
             default => $outlook,
         };
@@ -90,7 +90,7 @@ final class Forecast extends EstimateContext
         }
         [$this->there, $this->numbers, $kept] = $before;
         // What is known from before a branch holds behind it only where nothing in the branch has changed it.
-        $this->kept = array_filter($kept, fn (Outlook $one, string $key): bool => ($this->kept[$key] ?? null) === $one, ARRAY_FILTER_USE_BOTH);
+        $this->kept = array_filter($kept, fn (ValueEstimate $one, string $key): bool => ($this->kept[$key] ?? null) === $one, ARRAY_FILTER_USE_BOTH);
 
         return $extent;
     }
@@ -134,18 +134,18 @@ final class Forecast extends EstimateContext
         $this->there = $there;
         $otherwise = $this->parts($choice->otherwise);
         $afterwards += array_diff_key($this->bound, $bound);
-        $this->bound = $bound + array_map(static fn (Outlook $one): Outlook => $one->orNothing(), $afterwards);
+        $this->bound = $bound + array_map(static fn (ValueEstimate $one): ValueEstimate => $one->orNothing(), $afterwards);
 
         return $extent === null ? $otherwise : $extent->or($otherwise);
     }
 
-    public function bound(string $name): Outlook
+    public function bound(string $name): ValueEstimate
     {
-        return $this->bound[$name] ?? Outlook::nothing();
+        return $this->bound[$name] ?? ValueEstimate::nothing();
     }
 
     /** What was set is read back as it is now. Another way to the same place (the target may be the caller) is not known any more. */
-    public function keep(Expression $place, string $part, Outlook $kept): void
+    public function keep(Expression $place, string $part, ValueEstimate $kept): void
     {
         $this->kept = array_filter($this->kept, static fn (string $key): bool => ! str_ends_with($key, ".$part"), ARRAY_FILTER_USE_KEY);
         $key = $place->key();

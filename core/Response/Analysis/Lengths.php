@@ -20,7 +20,7 @@ final class Lengths
 
     private readonly Printer $printer;
 
-    /** @var array<string, Outlook> what was found already, by its name; saying samples takes its time */
+    /** @var array<string, ValueEstimate> what was found already, by its name; saying samples takes its time */
     private array $found = [];
 
     /** @var array<string, int> likewise */
@@ -36,29 +36,29 @@ final class Lengths
         return new self($channel);
     }
 
-    public function yesNo(): Outlook
+    public function yesNo(): ValueEstimate
     {
         return $this->found['yes or no'] ??= $this->sampled(ValueKind::YesNo, [$this->printer->print(true), $this->printer->print(false)]);
     }
 
-    public function moment(): Outlook
+    public function moment(): ValueEstimate
     {
         return $this->found['moment'] ??= $this->sampled(ValueKind::Moment, array_map($this->printer->print(...), $this->moments()));
     }
 
-    public function span(): Outlook
+    public function span(): ValueEstimate
     {
         return $this->found['span'] ??= $this->spanIn('units');
     }
 
     /** A moment by a pattern (UTS #35); empty for the day as the language writes it. */
-    public function date(string $pattern): Outlook
+    public function date(string $pattern): ValueEstimate
     {
         return $this->found["date $pattern"] ??= $this->sampled(ValueKind::Text, array_map(fn (Moment $moment): string => $this->printer->date($moment, $pattern), $this->moments()));
     }
 
     /** A number, a span or a moment in few letters. */
-    public function short(): Outlook
+    public function short(): ValueEstimate
     {
         return $this->found['short'] ??= $this->spanIn('unitsNarrow')->orElse($this->sampled(ValueKind::Text, [
             ...array_map($this->printer->shortMoment(...), $this->moments()),
@@ -66,7 +66,7 @@ final class Lengths
         ]));
     }
 
-    public function ago(): Outlook
+    public function ago(): ValueEstimate
     {
         if (isset($this->found['ago'])) {
             return $this->found['ago'];
@@ -88,15 +88,15 @@ final class Lengths
     /** @return int characters that a number of so many digits gets by grouping, its sign left out */
     public function grouped(int $digits): int
     {
-        return $this->counted["grouped $digits"] ??= Outlook::length($this->printer->grouped((int) str_repeat('8', min(18, $digits)))) + max(0, $digits - 18);
+        return $this->counted["grouped $digits"] ??= ValueEstimate::length($this->printer->grouped((int) str_repeat('8', min(18, $digits)))) + max(0, $digits - 18);
     }
 
     public function ordinal(int $digits): int
     {
-        return $this->counted["ordinal $digits"] ??= 1 + max(array_map(fn (int $ending): int => Outlook::length($this->printer->ordinal((int) (str_repeat('8', max(0, min(18, $digits) - 2)).str_pad((string) $ending, 2, '8', STR_PAD_LEFT)))), self::ENDINGS)) + max(0, $digits - 18);
+        return $this->counted["ordinal $digits"] ??= 1 + max(array_map(fn (int $ending): int => ValueEstimate::length($this->printer->ordinal((int) (str_repeat('8', max(0, min(18, $digits) - 2)).str_pad((string) $ending, 2, '8', STR_PAD_LEFT)))), self::ENDINGS)) + max(0, $digits - 18);
     }
 
-    public function level(): Outlook
+    public function level(): ValueEstimate
     {
         return $this->found['level'] ??= $this->sampled(ValueKind::Level, array_map(static fn (Level $level): string => $level->label(), Level::cases()));
     }
@@ -105,17 +105,17 @@ final class Lengths
     public function joint(): int
     {
         return $this->counted['joint'] ??= max(
-            Outlook::length($this->printer->list(['x', 'x'])) - 2,
-            Outlook::length($this->printer->list(['x', 'x', 'x', 'x'])) - 4,
+            ValueEstimate::length($this->printer->list(['x', 'x'])) - 2,
+            ValueEstimate::length($this->printer->list(['x', 'x', 'x', 'x'])) - 4,
         );
     }
 
     /** @param  non-empty-list<string>  $texts */
-    private function sampled(ValueKind $kind, array $texts): Outlook
+    private function sampled(ValueKind $kind, array $texts): ValueEstimate
     {
-        $lengths = array_map(Outlook::length(...), $texts);
+        $lengths = array_map(ValueEstimate::length(...), $texts);
 
-        return Outlook::of($kind, min($lengths), max($lengths), max(array_map(strlen(...), $texts)));
+        return ValueEstimate::of($kind, min($lengths), max($lengths), max(array_map(strlen(...), $texts)));
     }
 
     /** @return non-empty-list<Moment> every month with every day of the week, mornings and evenings, and a beginning of a day */
@@ -135,7 +135,7 @@ final class Lengths
     }
 
     /** @param  string  $style  as the printer takes it */
-    private function spanIn(string $style): Outlook
+    private function spanIn(string $style): ValueEstimate
     {
         $longest = 0;
         $bytes = 0;
@@ -145,12 +145,12 @@ final class Lengths
             foreach (self::ENDINGS as $ending) {
                 $texts[] = $this->printer->quantity($most < 100 ? min($most, $ending) : 3_000_000 + $ending, $unit, $style);
             }
-            $here = [max(array_map(Outlook::length(...), $texts)), max(array_map(strlen(...), $texts))];
+            $here = [max(array_map(ValueEstimate::length(...), $texts)), max(array_map(strlen(...), $texts))];
             $longest = max($longest, $here[0] + 1 + $before[0]);
             $bytes = max($bytes, $here[1] + 1 + $before[1]);
             $before = $here;
         }
 
-        return Outlook::of(ValueKind::Span, min(array_map(fn (string $unit): int => Outlook::length($this->printer->quantity(1, $unit, $style)), ['second', 'minute', 'hour', 'day'])) - 1, $longest, $bytes);
+        return ValueEstimate::of(ValueKind::Span, min(array_map(fn (string $unit): int => ValueEstimate::length($this->printer->quantity(1, $unit, $style)), ['second', 'minute', 'hour', 'day'])) - 1, $longest, $bytes);
     }
 }

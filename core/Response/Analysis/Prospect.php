@@ -10,7 +10,7 @@ final readonly class Prospect
     /**
      * @param  list<EstimatedSlot>  $slots
      * @param  list<EstimatedCondition>  $conditions
-     * @param  array<string, Outlook>  $values  of everything that has one value within the response, by its key (see Asked)
+     * @param  array<string, ValueEstimate>  $values  of everything that has one value within the response, by its key (see Asked)
      * @param  int  $typedRoom  code points that can be typed after the trigger
      * @param  int  $work  steps of all filters together, at most
      */

@@ -13,7 +13,7 @@ use SilverParrot\Value\TimeSpan;
 /** What comes of calculating with two values. */
 final class Sum
 {
-    public static function of(Operation $operation, Outlook $left, Outlook $right, EstimateContext $in): Outlook
+    public static function of(Operation $operation, ValueEstimate $left, ValueEstimate $right, EstimateContext $in): ValueEstimate
     {
         $moment = in_array(ValueKind::Moment, $left->kinds, true) ? self::shifted($operation, $left, $right, $in) : null;
         if ($moment !== null && $left->isOnly(ValueKind::Moment)) {
@@ -33,10 +33,10 @@ final class Sum
             Operation::Divided => null,
         };
         $number = match (true) {
-            $range !== null => Outlook::whole($range),
+            $range !== null => ValueEstimate::whole($range),
             // Divided by a whole number, it gets no more digits before its point.
-            $a !== null && $b !== null => Outlook::number($a->digits() + 2 + Number::DECIMALS),
-            default => Outlook::number(),
+            $a !== null && $b !== null => ValueEstimate::number($a->digits() + 2 + Number::DECIMALS),
+            default => ValueEstimate::number(),
         };
 
         $number = $number->orGap(...$gaps);
@@ -45,7 +45,7 @@ final class Sum
     }
 
     /** A moment and a length of time. */
-    private static function shifted(Operation $operation, Outlook $left, Outlook $right, EstimateContext $in): Outlook
+    private static function shifted(Operation $operation, ValueEstimate $left, ValueEstimate $right, EstimateContext $in): ValueEstimate
     {
         $isLength = is_string($right->written) ? TimeSpan::secondsOf($right->written) !== null : $right->isOnly(ValueKind::Span) && ! $right->canBeNothing;
         $isShift = $operation === Operation::Plus || $operation === Operation::Minus;

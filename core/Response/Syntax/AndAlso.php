@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Source\Span;
@@ -44,7 +44,7 @@ final readonly class AndAlso extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         return $in->lengths->yesNo()->orGap(...$in->value($this->left)->gaps, ...$in->value($this->right)->gaps);
     }

@@ -6,8 +6,8 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Sum;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Source\Span;
@@ -42,7 +42,7 @@ final readonly class Arithmetic extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         return Sum::of($this->operation, $in->value($this->left), $in->value($this->right), $in);
     }

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
@@ -35,7 +35,7 @@ final readonly class Bound extends Expression
         return static fn (EvaluationContext $run): null|bool|int|string|Value => $run->bound($name);
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         return $in->bound($this->name);
     }

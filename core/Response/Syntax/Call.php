@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Source\Span;
 
@@ -46,7 +46,7 @@ final readonly class Call extends Expression
         return $this->name->prepared($this);
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $gaps = array_map(static fn (Expression $one): array => $in->value($one)->gaps, $this->children());
 

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\SyntaxErrorCode;
@@ -55,7 +55,7 @@ final readonly class Change extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $amount = $this->amount === null ? null : $in->value($this->amount);
         $kept = $this->verb->outlook($this->place->name->outlook($this->place, $in)->withoutGaps(), $amount);

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Source\Span;
@@ -43,7 +43,7 @@ final readonly class Coalesce extends Expression
         return static fn (EvaluationContext $run): null|bool|int|string|Value => self::stands($value = $left($run)) ? $value : $right($run);
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $left = $in->value($this->left);
         if (! $left->mayBeNoValue()) {

@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Chat\Level;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\SyntaxErrorCode;
@@ -58,7 +58,7 @@ final readonly class Comparison extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $gaps = $this->asksForNothing() ? [] : array_merge(...array_map(static fn (Expression $one): array => $in->value($one)->gaps, $this->children()));
 

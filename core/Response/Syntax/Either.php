@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
@@ -44,10 +44,10 @@ final readonly class Either extends Expression
         return static fn (EvaluationContext $run): null|bool|int|string|Value => $options[$run->draw($span)->getInt(0, $last)]($run);
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $outlooks = array_map($in->value(...), $this->options);
 
-        return array_reduce(array_slice($outlooks, 1), static fn (Outlook $one, Outlook $other): Outlook => $one->orElse($other), $outlooks[0]);
+        return array_reduce(array_slice($outlooks, 1), static fn (ValueEstimate $one, ValueEstimate $other): ValueEstimate => $one->orElse($other), $outlooks[0]);
     }
 }

@@ -8,7 +8,7 @@ use Closure;
 use Generator;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Span;
@@ -30,7 +30,7 @@ abstract readonly class Expression
     abstract public function prepared(): Closure;
 
     /** What it can be, known before anybody says a line. */
-    abstract public function outlook(EstimateContext $in): Outlook;
+    abstract public function outlook(EstimateContext $in): ValueEstimate;
 
     /** The value, where it is asked for once; what is said often is prepared once. */
     final public function value(EvaluationContext $run): null|bool|int|string|Value

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Work;
@@ -95,13 +95,13 @@ final readonly class Filtered extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $value = $in->value($this->value);
         $arguments = array_map($in->value(...), $this->arguments);
         $named = array_map($in->value(...), $this->named);
         $in->work(Work::stepsFor($this->filter, $value->bytes));
-        $gaps = array_map(static fn (Outlook $one): array => $one->gaps, [...$arguments, ...array_values($named)]);
+        $gaps = array_map(static fn (ValueEstimate $one): array => $one->gaps, [...$arguments, ...array_values($named)]);
 
         if ($this->filter instanceof HandlesGaps) {
             return $this->filter->outlook($value, $arguments, $named, $in)->orGap(...($value->mayBeNoValue() ? array_merge(...$gaps) : []));

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Range;
@@ -36,16 +36,16 @@ final readonly class Literal extends Expression
         return static fn (): null|bool|int|string|Value => $value;
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $value = $this->value;
 
         return match (true) {
-            is_string($value) => Outlook::written($value),
-            is_int($value) => Outlook::whole(new Range($value, $value)),
+            is_string($value) => ValueEstimate::written($value),
+            is_int($value) => ValueEstimate::whole(new Range($value, $value)),
             is_bool($value) => $in->lengths->yesNo(),
-            $value instanceof Number => Outlook::exactly($value),
-            default => Outlook::nothing(),
+            $value instanceof Number => ValueEstimate::exactly($value),
+            default => ValueEstimate::nothing(),
         };
     }
 

@@ -6,8 +6,8 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Sum;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Source\Span;
@@ -39,8 +39,8 @@ final readonly class Minus extends Expression
         return static fn (EvaluationContext $run): int|Value => Numbers::combine(Operation::Minus, 0, $of($run));
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
-        return Sum::of(Operation::Minus, Outlook::whole(new Range(0, 0)), $in->value($this->value), $in);
+        return Sum::of(Operation::Minus, ValueEstimate::whole(new Range(0, 0)), $in->value($this->value), $in);
     }
 }

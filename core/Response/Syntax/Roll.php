@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Source\Limits;
@@ -58,18 +58,18 @@ final readonly class Roll extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $from = $in->value($this->from)->asNumber();
         $to = $this->to === null ? $from : $in->value($this->to)->asNumber();
         $gaps = [...$from->gaps, ...$to->gaps];
         if ($from->range === null || $to->range === null) {
-            return Outlook::whole(new Range(-Limits::COUNTER, Limits::COUNTER))->orGap(GapReason::BadRoll, ...$gaps);
+            return ValueEstimate::whole(new Range(-Limits::COUNTER, Limits::COUNTER))->orGap(GapReason::BadRoll, ...$gaps);
         }
         $range = $this->to === null ? new Range(1, max(1, $from->range->high)) : $from->range->through($to->range);
         $isBad = $range->hasNoEnd() || (float) $range->high - (float) $range->low >= Limits::WIDEST_ROLL || ($this->to === null && $from->range->low < 1);
 
-        return Outlook::whole($range)->orGap(...$gaps, ...($isBad ? [GapReason::BadRoll] : []));
+        return ValueEstimate::whole($range)->orGap(...$gaps, ...($isBad ? [GapReason::BadRoll] : []));
     }
 
     private static function badRoll(): Gap

@@ -10,7 +10,7 @@ use SilverParrot\Pack\Field;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
@@ -72,13 +72,13 @@ final readonly class Top extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
         $count = $in->value($this->count)->asNumber();
         $most = max(1, min(Limits::TOP, $count->range->high ?? Limits::TOP));
         $isBad = $count->range === null || $count->range->low < 1 || $count->range->high > Limits::TOP;
 
-        return Outlook::items(Many::of(Outlook::of(ValueKind::Person, 1, $in->profile->longestName), $most), $in->lengths->joint())
+        return ValueEstimate::items(Many::of(ValueEstimate::of(ValueKind::Person, 1, $in->profile->longestName), $most), $in->lengths->joint())
             ->orGap(GapReason::NotSearched, ...$count->gaps, ...($isBad ? [GapReason::WrongKind] : []));
     }
 

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -35,8 +35,8 @@ final readonly class UnknownName extends Expression
         return static fn (): Gap => $gap;
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
-        return Outlook::nothing()->orGap(GapReason::Unknown);
+        return ValueEstimate::nothing()->orGap(GapReason::Unknown);
     }
 }

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Span;
 
@@ -43,9 +43,9 @@ final readonly class Words extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): Outlook
+    public function outlook(EstimateContext $in): ValueEstimate
     {
-        return Outlook::text(1, $in->typedRoom())->typed()->orNothing();
+        return ValueEstimate::text(1, $in->typedRoom())->typed()->orNothing();
     }
 
     public function key(): string

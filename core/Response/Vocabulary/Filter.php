@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Value\Value;
 
@@ -20,10 +20,10 @@ interface Filter
     /**
      * What comes of it and how long that gets, known before anybody says a line. The value's own gaps are added by who asks.
      *
-     * @param  list<Outlook>  $arguments
-     * @param  array<string, Outlook>  $named
+     * @param  list<ValueEstimate>  $arguments
+     * @param  array<string, ValueEstimate>  $named
      */
-    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook;
+    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate;
 
     /**
      * @param  list<null|bool|int|string|Value>  $arguments

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary;
 use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Source\Finding;
@@ -26,9 +26,9 @@ abstract readonly class Name
     abstract public function prepared(Call $call): Closure;
 
     /** What it can be and how long it gets, known before anybody says a line. */
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
-        return Outlook::anything(Limits::VALUE)->orNothing();
+        return ValueEstimate::anything(Limits::VALUE)->orNothing();
     }
 
     /** @return string|null equal for uses that have one value within a response; null for what may differ each time */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
@@ -24,7 +24,7 @@ interface Verb
     public function counts(): bool;
 
     /** What is kept afterwards, and why it can fail. */
-    public function outlook(Outlook $place, ?Outlook $amount): Outlook;
+    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate;
 
     /** @return null|bool|int|string|Value what is kept afterwards */
     public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value;

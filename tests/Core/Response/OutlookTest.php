@@ -19,8 +19,8 @@ use SilverParrot\Response\Analysis\EstimatedCondition;
 use SilverParrot\Response\Analysis\EstimatedSlot;
 use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
-use SilverParrot\Response\Analysis\Outlook;
 use SilverParrot\Response\Analysis\Prospect;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
@@ -132,7 +132,7 @@ final class OutlookTest extends TestCase
         $said = $response->say(new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)), 'bounds', new PendingReads));
         if ($said instanceof RenderedResponse) {
             $text = $said->text;
-            [$extent, $length] = [$prospect->extent, Outlook::length($text)];
+            [$extent, $length] = [$prospect->extent, ValueEstimate::length($text)];
             if ($length > $extent->longest || $length < $extent->shortest || strlen($text) > $extent->bytes) {
                 self::fail("{$response->text} said “{$text}” for “{$typed}”: $length characters and ".strlen($text)." bytes, not {$extent->shortest} to {$extent->longest} and {$extent->bytes}");
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Moments;
@@ -29,7 +29,7 @@ final readonly class Ago implements Filter
         return [0, 0];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         return $value->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)->orGap(...($value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }

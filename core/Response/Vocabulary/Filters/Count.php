@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Value\Range;
@@ -17,9 +17,9 @@ final readonly class Count extends ListFilter
         return new Description('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
-        return Outlook::whole(Range::ofACount());
+        return ValueEstimate::whole(Range::ofACount());
     }
 
     protected function of(array $items, EvaluationContext $run): int

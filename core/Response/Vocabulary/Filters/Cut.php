@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
@@ -28,7 +28,7 @@ final readonly class Cut implements Filter
         return [1, 1];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $most = $arguments[0]->asNumber();
         $length = max(1, $most->range->high ?? $value->longest);

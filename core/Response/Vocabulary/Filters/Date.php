@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Moments;
@@ -31,10 +31,10 @@ final readonly class Date implements Filter
         return [0, 1];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $pattern = isset($arguments[0]) ? $arguments[0]->written : '';
-        $length = is_string($pattern) ? $in->lengths->date(mb_substr($pattern, 0, self::LONGEST)) : Outlook::text(0, Limits::READING);
+        $length = is_string($pattern) ? $in->lengths->date(mb_substr($pattern, 0, self::LONGEST)) : ValueEstimate::text(0, Limits::READING);
 
         return $value->asText($length->shortest, $length->longest, $length->bytes)->orGap(...($value->isOnly(ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }

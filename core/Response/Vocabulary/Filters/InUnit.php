@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Lengths;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
@@ -36,7 +36,7 @@ final readonly class InUnit implements Filter, TakesWords
         return ['minutes', 'hours', 'days'];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $most = Lengths::DAYS * match ($arguments[0]->written) {
             'days' => 1,

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Filter;
@@ -35,7 +35,7 @@ abstract readonly class ListFilter implements Filter
     abstract protected function of(array $items, EvaluationContext $run): null|bool|int|string|Value;
 
     /** One part of a list, or one word of a text. */
-    protected static function part(Outlook $value): Outlook
+    protected static function part(ValueEstimate $value): ValueEstimate
     {
         $part = match (true) {
             $value->many !== null => $value->isOnly(ValueKind::Items) ? $value->many->item : $value->many->item->orElse($value),
@@ -47,13 +47,13 @@ abstract readonly class ListFilter implements Filter
     }
 
     /** A list in another order; the words of a text, with what the language puts between them. */
-    protected static function list(Outlook $value, EstimateContext $in): Outlook
+    protected static function list(ValueEstimate $value, EstimateContext $in): ValueEstimate
     {
         $many = in_array(ValueKind::Text, $value->kinds, true) ? Many::divided($value) : Many::of($value, 1);
         if ($value->many !== null) {
             $many = $value->isOnly(ValueKind::Items) ? $value->many : $value->many->orElse($many);
         }
 
-        return Outlook::items($many, $in->lengths->joint())->orNothing()->orGap(...$value->gaps);
+        return ValueEstimate::items($many, $in->lengths->joint())->orNothing()->orGap(...$value->gaps);
     }
 }

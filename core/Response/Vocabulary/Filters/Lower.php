@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 
@@ -18,7 +18,7 @@ final readonly class Lower extends TextFilter
         return new Description('lower', '', 'a text', '[words | lower]', 'Writes it in small letters.', 'passes it on');
     }
 
-    protected function changed(Outlook $text): Outlook
+    protected function changed(ValueEstimate $text): ValueEstimate
     {
         return self::grown($text, 1, 3);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 
@@ -15,7 +15,7 @@ final readonly class Mention extends TextFilter
         return new Description('mention', '', 'a text', '[target | mention], the kettle is on.', 'Writes a name so that its owner is told.', 'passes it on');
     }
 
-    protected function changed(Outlook $text): Outlook
+    protected function changed(ValueEstimate $text): ValueEstimate
     {
         return self::longer($text, 1);
     }

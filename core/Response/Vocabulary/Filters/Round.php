@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Vocabulary\Description;
@@ -28,11 +28,11 @@ final readonly class Round implements Filter
         return [0, 1];
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $number = $value->withoutNothing()->asNumber();
         $places = ($arguments[0] ?? null)?->asNumber()->range ?? (isset($arguments[0]) ? null : new Range(0, 0));
-        $rounded = $number->range !== null ? $number : Outlook::number($number->longest)->orGap(...$number->gaps);
+        $rounded = $number->range !== null ? $number : ValueEstimate::number($number->longest)->orGap(...$number->gaps);
         $isBad = $places === null || $places->low < 0 || $places->high > Number::DECIMALS;
 
         return ($value->canBeNothing ? $rounded->orNothing() : $rounded)->orGap(...($isBad ? [GapReason::WrongKind] : []));

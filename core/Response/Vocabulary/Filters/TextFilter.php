@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\ChangesText;
@@ -32,29 +32,29 @@ abstract readonly class TextFilter implements ChangesText
         return $value === null ? null : $this->change($run->print($value), $run);
     }
 
-    public function outlook(Outlook $value, array $arguments, array $named, EstimateContext $in): Outlook
+    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         if ($value->many === null) {
             return $this->changed($value);
         }
-        $list = Outlook::items($value->many->each($this->changed(...)), $in->lengths->joint())->orGap(...$value->gaps);
+        $list = ValueEstimate::items($value->many->each($this->changed(...)), $in->lengths->joint())->orGap(...$value->gaps);
         $list = $value->canBeNothing ? $list->orNothing() : $list;
 
         return $value->isOnly(ValueKind::Items) ? $list : $list->orElse($this->changed($value));
     }
 
     /** What it makes of one text, as far as that is known beforehand. */
-    abstract protected function changed(Outlook $text): Outlook;
+    abstract protected function changed(ValueEstimate $text): ValueEstimate;
 
     /** Where a letter can become several: “ﬃ” in capitals are three. Those of ASCII stay as many as they are. */
-    protected static function grown(Outlook $value, int $characters, int $bytes): Outlook
+    protected static function grown(ValueEstimate $value, int $characters, int $bytes): ValueEstimate
     {
         $isPlain = $value->bytes === $value->longest;
 
         return $value->asText($value->shortest, $value->longest * ($isPlain ? 1 : $characters), $value->bytes * ($isPlain ? 1 : $bytes));
     }
 
-    protected static function longer(Outlook $value, int $by): Outlook
+    protected static function longer(ValueEstimate $value, int $by): ValueEstimate
     {
         return $value->asText($value->shortest, $value->longest + $by, $value->bytes + $by);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Laborious;
@@ -23,7 +23,7 @@ final readonly class Title extends TextFilter implements Laborious
         return 10 + 2 * $bytes;
     }
 
-    protected function changed(Outlook $text): Outlook
+    protected function changed(ValueEstimate $text): ValueEstimate
     {
         return self::grown($text, 3, 3);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Source\Ends;
@@ -16,7 +16,7 @@ final readonly class Trim extends TextFilter
         return new Description('trim', '', 'a text', '[words 2 | trim]', 'Takes the spaces at both ends away.', 'passes it on');
     }
 
-    protected function changed(Outlook $text): Outlook
+    protected function changed(ValueEstimate $text): ValueEstimate
     {
         return $text->asText(0, $text->longest, $text->bytes);
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 
@@ -15,7 +15,7 @@ final readonly class Upper extends TextFilter
         return new Description('upper', '', 'a text', '[words | upper]', 'Writes it in capitals.', 'passes it on');
     }
 
-    protected function changed(Outlook $text): Outlook
+    protected function changed(ValueEstimate $text): ValueEstimate
     {
         return self::grown($text, 3, 3);
     }

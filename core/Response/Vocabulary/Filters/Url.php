@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
@@ -17,9 +17,9 @@ final readonly class Url extends TextFilter
         return new Description('url', '', 'a text', 'https://charts.lantern-cove.example/find?q=[words | url]', 'Makes it fit for a place in an address.', 'passes it on');
     }
 
-    protected function changed(Outlook $text): Outlook
+    protected function changed(ValueEstimate $text): ValueEstimate
     {
-        return $text->isOnly(ValueKind::Text) && is_string($text->written) ? Outlook::written(rawurlencode($text->written)) : $text->asText($text->shortest, 3 * $text->bytes, 3 * $text->bytes);
+        return $text->isOnly(ValueKind::Text) && is_string($text->written) ? ValueEstimate::written(rawurlencode($text->written)) : $text->asText($text->shortest, 3 * $text->bytes, 3 * $text->bytes);
     }
 
     public function change(string $text, EvaluationContext $run): string

@@ -9,7 +9,7 @@ use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -70,20 +70,20 @@ final readonly class ChannelName extends Name
             : Checking::takesNothing($call);
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         $part = $call->folded[1] ?? 'name';
         if ($part === 'name') {
-            return Outlook::written($in->pack->channel->name);
+            return ValueEstimate::written($in->pack->channel->name);
         }
         $outlook = match ($part) {
-            'title', 'category', 'link' => Outlook::text(0, Limits::READING),
-            'tags', 'guests' => Outlook::items(Many::divided(Outlook::text(1, Limits::READING)), $in->lengths->joint()),
-            'viewers', 'followers', 'subscribers' => Outlook::whole(Range::ofACount()),
+            'title', 'category', 'link' => ValueEstimate::text(0, Limits::READING),
+            'tags', 'guests' => ValueEstimate::items(Many::divided(ValueEstimate::text(1, Limits::READING)), $in->lengths->joint()),
+            'viewers', 'followers', 'subscribers' => ValueEstimate::whole(Range::ofACount()),
             'live' => $in->lengths->yesNo(),
             'started', 'next' => $in->lengths->moment(),
             'uptime' => $in->lengths->span(),
-            default => Outlook::nothing()->orGap(GapReason::Unknown),
+            default => ValueEstimate::nothing()->orGap(GapReason::Unknown),
         };
 
         return $outlook->orNothing()->orGap(GapReason::DetailsDown);

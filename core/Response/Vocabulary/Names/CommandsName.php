@@ -10,7 +10,7 @@ use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -32,12 +32,12 @@ final readonly class CommandsName extends Name
         return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : ($call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call));
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->isOn() && $one->about->listed));
-        $triggers = Outlook::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));
+        $triggers = ValueEstimate::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));
 
-        return Outlook::items(Many::of($triggers, count($shown)), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
+        return ValueEstimate::items(Many::of($triggers, count($shown)), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
     }
 
     public function prepared(Call $call): Closure

@@ -15,7 +15,7 @@ use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Syntax\Call;
@@ -58,15 +58,15 @@ final readonly class CounterName extends Name implements Remembering, Writable
         return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(SyntaxErrorCode::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         $counter = $in->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter === null) {
-            return Outlook::nothing()->orGap(GapReason::Unknown);
+            return ValueEstimate::nothing()->orGap(GapReason::Unknown);
         }
         // A sum over categories has no floor and ceiling of its own.
         $isSum = isset($call->folded[2]);
-        $number = Outlook::whole($isSum ? new Range(-Limits::COUNTER, Limits::COUNTER) : new Range($counter->within(-Limits::COUNTER), $counter->within(Limits::COUNTER)));
+        $number = ValueEstimate::whole($isSum ? new Range(-Limits::COUNTER, Limits::COUNTER) : new Range($counter->within(-Limits::COUNTER), $counter->within(Limits::COUNTER)));
 
         return match ($counter->scope) {
             CounterScope::Channel => $number,

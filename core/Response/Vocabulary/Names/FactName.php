@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -32,11 +32,11 @@ final readonly class FactName extends Name
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         $fact = $in->pack->facts[$call->folded[1] ?? ''] ?? null;
 
-        return $fact === null ? Outlook::nothing()->orGap(GapReason::Unknown) : Outlook::written($fact->text);
+        return $fact === null ? ValueEstimate::nothing()->orGap(GapReason::Unknown) : ValueEstimate::written($fact->text);
     }
 
     public function prepared(Call $call): Closure

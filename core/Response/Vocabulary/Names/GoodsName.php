@@ -10,7 +10,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Syntax\Call;
@@ -41,9 +41,9 @@ final readonly class GoodsName extends Name implements Remembering, Writable
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
-        return Outlook::whole(Range::ofACount())->orNothing();
+        return ValueEstimate::whole(Range::ofACount())->orNothing();
     }
 
     public function prepared(Call $call): Closure

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -41,12 +41,12 @@ final readonly class HappeningName extends Name
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         $outlook = match ($call->folded[1] ?? '') {
-            'tier' => Outlook::whole(new Range(1, 3)),
-            'text' => Outlook::text(0, Limits::READING)->typed(),
-            default => Outlook::whole(Range::ofACount()),
+            'tier' => ValueEstimate::whole(new Range(1, 3)),
+            'text' => ValueEstimate::text(0, Limits::READING)->typed(),
+            default => ValueEstimate::whole(Range::ofACount()),
         };
 
         return $outlook->orNothing();

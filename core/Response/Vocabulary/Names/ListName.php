@@ -10,7 +10,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\ListDraw;
 use SilverParrot\Response\Evaluation\Numbers;
@@ -48,16 +48,16 @@ final readonly class ListName extends Name implements Remembering
             ? [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])] : [];
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         $list = $in->pack->lists[$call->folded[1] ?? ''] ?? null;
         if ($list === null) {
-            return Outlook::nothing()->orGap(GapReason::Unknown);
+            return ValueEstimate::nothing()->orGap(GapReason::Unknown);
         }
         if (isset($call->path[2])) {
-            return Outlook::whole(new Range(count($list->items), count($list->items)));
+            return ValueEstimate::whole(new Range(count($list->items), count($list->items)));
         }
-        $item = Outlook::oneOf(...array_map(static fn (WeightedText $one): string => $one->text, $list->items));
+        $item = ValueEstimate::oneOf(...array_map(static fn (WeightedText $one): string => $one->text, $list->items));
 
         return match (true) {
             isset($call->operands[0]) => $item->orNothing()->orGap(...$in->value($call->operands[0])->asNumber()->gaps),

@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Expression;
@@ -32,9 +32,9 @@ final readonly class LookupName extends Name
         return isset($call->path[2]) ? [] : [Checking::partExpected($call, 'lookup.tide.high')];
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
-        return Outlook::anything(Limits::READING)->orNothing()->orGap(GapReason::LookupDown);
+        return ValueEstimate::anything(Limits::READING)->orNothing()->orGap(GapReason::LookupDown);
     }
 
     public function prepared(Call $call): Closure

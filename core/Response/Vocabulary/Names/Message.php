@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -18,9 +18,9 @@ final readonly class Message extends SimpleName
         return new Description('message', '', 'a text', '[message]', 'The whole line, as it was typed.');
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
-        return Outlook::text(1, $in->line())->typed();
+        return ValueEstimate::text(1, $in->line())->typed();
     }
 
     public function prepared(Call $call): Closure

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -35,13 +35,13 @@ final readonly class OutcomeName extends Name
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         return match ($call->folded[1] ?? '') {
-            'name' => Outlook::oneOf(...$in->triggers),
+            'name' => ValueEstimate::oneOf(...$in->triggers),
             'left' => $in->lengths->span()->orNothing(),
             // Sentences of our own, which name what the command asks for.
-            default => Outlook::text(0, self::LONGEST)->orNothing(),
+            default => ValueEstimate::text(0, self::LONGEST)->orNothing(),
         };
     }
 

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -23,9 +23,9 @@ final readonly class PageName extends SimpleName
         return new Description('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.', later: 'there is no such page yet, so it is nothing.');
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
-        return Outlook::text(1, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown);
+        return ValueEstimate::text(1, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown);
     }
 
     public function prepared(Call $call): Closure

@@ -15,7 +15,7 @@ use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
@@ -88,29 +88,29 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return $findings;
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         $part = $call->folded[1] ?? '';
         $longestName = $in->profile->longestName;
         $field = $in->pack->field($part);
         if ($part === 'rank' || isset($call->folded[2])) {
-            return Outlook::oneOf(...array_values(self::ladder($call, $in->pack)->ranks ?? []))->orNothing();
+            return ValueEstimate::oneOf(...array_values(self::ladder($call, $in->pack)->ranks ?? []))->orNothing();
         }
         if ($field !== null && ! in_array($part, self::PARTS, true)) {
             return self::fieldOutlook($field, $in)->orNothing();
         }
         $outlook = match ($part) {
-            '' => Outlook::of(ValueKind::Person, 1, $longestName),
-            'name', 'login' => Outlook::text(1, $longestName),
+            '' => ValueEstimate::of(ValueKind::Person, 1, $longestName),
+            'name', 'login' => ValueEstimate::text(1, $longestName),
             'level' => $in->lengths->level(),
-            'levels' => Outlook::items(Many::of($in->lengths->level(), count(Level::cases())), $in->lengths->joint()),
-            'tier' => Outlook::whole(new Range(1, 3))->orNothing(),
+            'levels' => ValueEstimate::items(Many::of($in->lengths->level(), count(Level::cases())), $in->lengths->joint()),
+            'tier' => ValueEstimate::whole(new Range(1, 3))->orNothing(),
             'known', 'here' => $in->lengths->yesNo(),
-            'lines' => Outlook::whole(Range::ofACount())->orNothing(),
+            'lines' => ValueEstimate::whole(Range::ofACount())->orNothing(),
             'first_seen', 'last_seen' => $in->lengths->moment()->orNothing(),
-            'category', 'link' => Outlook::text(0, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown),
+            'category', 'link' => ValueEstimate::text(0, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown),
             'followed', 'subscribed', 'account_made' => $in->lengths->moment()->orNothing()->orGap(GapReason::DetailsDown),
-            default => Outlook::nothing()->orGap(GapReason::Unknown),
+            default => ValueEstimate::nothing()->orGap(GapReason::Unknown),
         };
 
         return $this->isAlwaysThere() ? $outlook : $outlook->orNothing();
@@ -222,12 +222,12 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return $ladder !== null && (is_int($has) || $has instanceof Number) ? $ladder->rank($has) : ($has instanceof Gap ? $has : null);
     }
 
-    private static function fieldOutlook(Field $field, EstimateContext $in): Outlook
+    private static function fieldOutlook(Field $field, EstimateContext $in): ValueEstimate
     {
         return match ($field->type) {
-            FieldType::Points => Outlook::whole(Range::ofACount()),
-            FieldType::Number => Outlook::number(),
-            FieldType::Text => Outlook::text(0, Limits::FIELD_TEXT),
+            FieldType::Points => ValueEstimate::whole(Range::ofACount()),
+            FieldType::Number => ValueEstimate::number(),
+            FieldType::Text => ValueEstimate::text(0, Limits::FIELD_TEXT),
             FieldType::Moment => $in->lengths->moment(),
             FieldType::YesNo => $in->lengths->yesNo(),
         };

@@ -9,7 +9,7 @@ use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -48,14 +48,14 @@ final readonly class QuoteName extends Name
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         $outlook = match ($call->folded[1] ?? 'text') {
-            'number' => Outlook::whole(Range::ofACount(1)),
-            'by' => Outlook::text(1, $in->profile->longestName),
-            'category' => Outlook::text(1, Limits::READING),
+            'number' => ValueEstimate::whole(Range::ofACount(1)),
+            'by' => ValueEstimate::text(1, $in->profile->longestName),
+            'category' => ValueEstimate::text(1, Limits::READING),
             'date' => $in->lengths->moment(),
-            default => Outlook::text(1, Limits::READING),
+            default => ValueEstimate::text(1, Limits::READING),
         };
 
         return $outlook->orNothing()->orGap(GapReason::NotSearched);

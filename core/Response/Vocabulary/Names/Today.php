@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -19,7 +19,7 @@ final readonly class Today extends SimpleName
         return new Description('today', '', 'a moment', '[today | date "EEEE"] at the cove', 'The beginning of this day in the channel’s zone; it is said as the day.');
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
         return $in->lengths->moment();
     }

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -18,9 +18,9 @@ final readonly class Trigger extends SimpleName
         return new Description('trigger', '', 'a text', '[trigger]', 'The word that set the command off, as it was typed.');
     }
 
-    public function outlook(Call $call, EstimateContext $in): Outlook
+    public function outlook(Call $call, EstimateContext $in): ValueEstimate
     {
-        return Outlook::oneOf(...$in->triggers);
+        return ValueEstimate::oneOf(...$in->triggers);
     }
 
     public function prepared(Call $call): Closure

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
@@ -32,7 +32,7 @@ final readonly class Add implements Verb
         return true;
     }
 
-    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
         return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
     }

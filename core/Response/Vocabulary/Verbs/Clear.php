@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
@@ -32,9 +32,9 @@ final readonly class Clear implements Verb
         return false;
     }
 
-    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
-        return Outlook::nothing();
+        return ValueEstimate::nothing();
     }
 
     public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
@@ -33,13 +33,13 @@ final readonly class Set implements Verb
         return false;
     }
 
-    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
         return self::kept($place, $amount)->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
     }
 
     /** A text is as long as what it is set to, as far as there is room for it. */
-    private static function kept(Outlook $place, ?Outlook $amount): Outlook
+    private static function kept(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
         return $amount !== null && $place->isOnly(ValueKind::Text) ? $place->known()->atMost($amount) : $place->known();
     }

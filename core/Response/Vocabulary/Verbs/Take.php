@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
-use SilverParrot\Response\Analysis\Outlook;
+use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Vocabulary\Description;
@@ -36,7 +36,7 @@ final readonly class Take implements Verb
         return true;
     }
 
-    public function outlook(Outlook $place, ?Outlook $amount): Outlook
+    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
         return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
     }

@@ -10,7 +10,7 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\Range;
 
 /** What is known of a value before anybody says a line. Lengths are in characters as people count them (UAX #29). */
-final readonly class Outlook
+final readonly class ValueEstimate
 {
     /** Digits, a sign, the decimal sign and the decimals that are printed. */
     private const LONGEST_NUMBER = Limits::DIGITS + 2 + Number::DECIMALS;
