@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Pack\Command;
-use SilverParrot\Response\Analysis\Prospect;
+use SilverParrot\Response\Analysis\ResponseEstimate;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Segments;
 use SilverParrot\Source\Span;
@@ -20,7 +20,7 @@ final class ReadText
      * @param  string  $at  JSON Pointer into the pack
      * @param  string  $place  in the command: "responses/0/text", "if_it_fails"
      */
-    public function __construct(public readonly Command $command, public readonly string $at, public readonly string $place, public readonly Response $response, public readonly Prospect $prospect)
+    public function __construct(public readonly Command $command, public readonly string $at, public readonly string $place, public readonly Response $response, public readonly ResponseEstimate $prospect)
     {
     }
 

@@ -11,7 +11,7 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\Lengths;
-use SilverParrot\Response\Analysis\Prospect;
+use SilverParrot\Response\Analysis\ResponseEstimate;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
@@ -50,7 +50,7 @@ final readonly class LongestAnswer
     }
 
     /** @param  list<string>  $triggers */
-    public static function of(Response $response, Prospect $prospect, Pack $pack, ChatProfile $profile, array $triggers, Moment $now): ?self
+    public static function of(Response $response, ResponseEstimate $prospect, Pack $pack, ChatProfile $profile, array $triggers, Moment $now): ?self
     {
         [$extent, $words] = [$prospect->extent, $prospect->typedRoom];
         $longest = null;

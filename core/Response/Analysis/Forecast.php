@@ -49,12 +49,12 @@ final class Forecast extends EstimateContext
      * @param  list<string>  $triggers  any of which sets it off
      * @param  Lengths|null  $lengths  of the pack's channel, where several responses are looked at
      */
-    public static function of(Response $response, Pack $pack, ChatProfile $profile, array $triggers, ?Lengths $lengths = null): Prospect
+    public static function of(Response $response, Pack $pack, ChatProfile $profile, array $triggers, ?Lengths $lengths = null): ResponseEstimate
     {
         $forecast = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel));
         $extent = $forecast->parts($response->parts)->atMost(Limits::SAID);
 
-        return new Prospect($extent, $forecast->slots, $forecast->conditions, $forecast->values, $forecast->typedRoom(), $forecast->work);
+        return new ResponseEstimate($extent, $forecast->slots, $forecast->conditions, $forecast->values, $forecast->typedRoom(), $forecast->work);
     }
 
     public function value(Expression $expression): ValueEstimate

@@ -19,7 +19,7 @@ use SilverParrot\Response\Analysis\EstimatedCondition;
 use SilverParrot\Response\Analysis\EstimatedSlot;
 use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
-use SilverParrot\Response\Analysis\Prospect;
+use SilverParrot\Response\Analysis\ResponseEstimate;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
@@ -109,7 +109,7 @@ final class OutlookTest extends TestCase
         self::assertGreaterThan(count($sources) * 3, $said);
     }
 
-    private function compare(Response $response, Prospect $prospect, Pack $pack, ChatProfile $profile, int $attempt): bool
+    private function compare(Response $response, ResponseEstimate $prospect, Pack $pack, ChatProfile $profile, int $attempt): bool
     {
         $letter = self::LETTERS[$attempt % count(self::LETTERS)];
         $room = 500 - mb_strlen('!say ');

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Analysis;
 
 /** What is known of a whole response: how long it gets, and the outlook of each slot and condition where it stands. */
-final readonly class Prospect
+final readonly class ResponseEstimate
 {
     /**
      * @param  list<EstimatedSlot>  $slots
