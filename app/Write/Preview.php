@@ -24,7 +24,7 @@ use SilverParrot\Pack\Triggers;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
-use SilverParrot\Response\Analysis\Forecast;
+use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Value\Moment;
@@ -70,7 +70,7 @@ final readonly class Preview
         if (! $response->isReadable()) {
             return null;
         }
-        $prospect = Forecast::of($response, $pack, $channel->profile(), $command->triggers->all());
+        $prospect = StaticAnalyzer::of($response, $pack, $channel->profile(), $command->triggers->all());
         $longest = LongestAnswer::of($response, $prospect, $pack, $channel->profile(), $command->triggers->all(), Moment::of(now()));
 
         return new Length($prospect->extent, $longest, $channel->profile()->longestCharacters);

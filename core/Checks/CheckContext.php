@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Pack\Pack;
-use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
+use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\ResponseCache;
 
 /** What checks look at: a pack, its responses read once for all of them, and what is around it. */
@@ -27,7 +27,7 @@ final readonly class CheckContext
         foreach ($pack->commands as $index => $command) {
             foreach ($command->sources() as $place => $source) {
                 $response = $prepared->response($source);
-                $texts[] = new ReadText($command, "/commands/$index/$place", $place, $response, Forecast::of($response, $pack, $around->profile, $command->triggers->all(), $lengths));
+                $texts[] = new ReadText($command, "/commands/$index/$place", $place, $response, StaticAnalyzer::of($response, $pack, $around->profile, $command->triggers->all(), $lengths));
             }
         }
 

@@ -16,8 +16,8 @@ use SilverParrot\Checks\ConditionSampler;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Rehearsal\Imagined;
-use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
+use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
@@ -74,7 +74,7 @@ final class GrammarTest extends TestCase
             }
             if ($once instanceof RenderedResponse) {
                 $said++;
-                $this->withinBounds($response, $text, Forecast::of($response, $pack, $profile, ['!say'], $lengths)->extent);
+                $this->withinBounds($response, $text, StaticAnalyzer::of($response, $pack, $profile, ['!say'], $lengths)->extent);
                 if ($response->changedPlaces() === []) {
                     // What was typed looks like a verb, and so does a fact.
                     self::assertSame([], array_filter($once->changes, static fn ($change): bool => $change->key->kind->isAuthored()), $source);
@@ -105,7 +105,7 @@ final class GrammarTest extends TestCase
             }
             $choice = $response->parts[0];
             self::assertInstanceOf(Choice::class, $choice);
-            $prospect = Forecast::of($response, $pack, $profile, ['!say']);
+            $prospect = StaticAnalyzer::of($response, $pack, $profile, ['!say']);
             [$holds] = ConditionSampler::of([$choice->branches[0]->condition], $prospect->values, $pack, $profile);
             if ($holds === null) {
                 continue;

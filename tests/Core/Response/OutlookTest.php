@@ -17,9 +17,9 @@ use SilverParrot\Rehearsal\Imagined;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Response\Analysis\EstimatedCondition;
 use SilverParrot\Response\Analysis\EstimatedSlot;
-use SilverParrot\Response\Analysis\Forecast;
 use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\ResponseEstimate;
+use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
@@ -101,7 +101,7 @@ final class OutlookTest extends TestCase
             if (array_filter($response->findings($pack), static fn (Finding $finding): bool => $finding->isError()) !== []) {
                 continue;
             }
-            $prospect = Forecast::of($response, $pack, $profile, ['!say', '!speak'], $lengths);
+            $prospect = StaticAnalyzer::of($response, $pack, $profile, ['!say', '!speak'], $lengths);
             for ($attempt = 0; $attempt < 16; $attempt++) {
                 $said += $this->compare($response, $prospect, $pack, $profile, $attempt * 5) ? 1 : 0;
             }
@@ -162,7 +162,7 @@ final class OutlookTest extends TestCase
         [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
         $profile = ChatProfile::stream();
         $response = Response::of($source);
-        $prospect = Forecast::of($response, $pack, $profile, $triggers);
+        $prospect = StaticAnalyzer::of($response, $pack, $profile, $triggers);
         $longest = LongestAnswer::of($response, $prospect, $pack, $profile, $triggers, Moment::fromIso(World::NOW) ?? new Moment(0));
         self::assertNotNull($longest);
         self::assertLessThanOrEqual($prospect->extent->longest, $longest->length);
@@ -172,7 +172,7 @@ final class OutlookTest extends TestCase
     public function test_what_is_known_of_a_response_beforehand(): void
     {
         $of = static function (string $source): string {
-            $prospect = Forecast::of(Response::of($source), World::pack(), ChatProfile::stream(), ['!say']);
+            $prospect = StaticAnalyzer::of(Response::of($source), World::pack(), ChatProfile::stream(), ['!say']);
 
             return "{$prospect->extent->shortest} to {$prospect->extent->longest}, typed {$prospect->extent->typed}";
         };

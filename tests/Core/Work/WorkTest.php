@@ -27,7 +27,7 @@ use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Situation;
-use SilverParrot\Response\Analysis\Forecast;
+use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Response;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
@@ -82,7 +82,7 @@ final class WorkTest extends TestCase
             $items = array_map(static fn (int $i): WeightedText => new WeightedText("knot $i".($i === 7 ? ' and a very long bit of line' : '')), range(1, $count));
             $pack = new Pack(Pack::blank()->channel, lists: ['knots' => new TextList('Knots', $items, DrawOrder::Shuffled)]);
             [$response, $profile] = [Response::of('[list.knots]'), ChatProfile::stream()];
-            $prospect = Forecast::of($response, $pack, $profile, ['!a']);
+            $prospect = StaticAnalyzer::of($response, $pack, $profile, ['!a']);
             $seek = static fn (): ?LongestAnswer => LongestAnswer::of($response, $prospect, $pack, $profile, ['!a'], new Moment(0));
             self::assertStringStartsWith('knot ', $seek()->text ?? '');
 

@@ -19,7 +19,7 @@ use SilverParrot\Value\Number;
  * Goes through a response once, before anybody says a line, and tells what its values can be. It errs on one side only:
  * what it says is never shorter than what can be said, and a gap or nothing that can come is always told.
  */
-final class Forecast extends EstimateContext
+final class StaticAnalyzer extends EstimateContext
 {
     /** @var list<EstimatedSlot> */
     private array $slots = [];
