@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use SilverParrot\Rehearsal\LongestAnswer;
-use SilverParrot\Response\Analysis\Extent;
+use SilverParrot\Response\Analysis\LengthBounds;
 
 /** How long a response gets beside what the chat takes, and what makes it so long. */
 final readonly class Length
@@ -17,7 +17,7 @@ final readonly class Length
     private const NAMED = 4;
 
     /** @param  int|null  $limit  characters that the chat takes; null where it counts bytes */
-    public function __construct(private Extent $extent, private ?LongestAnswer $longest, private ?int $limit)
+    public function __construct(private LengthBounds $extent, private ?LongestAnswer $longest, private ?int $limit)
     {
     }
 

@@ -125,7 +125,7 @@ final class GrammarTest extends TestCase
         self::assertGreaterThan(100, $claimed);
     }
 
-    private function withinBounds(Response $response, string $text, \SilverParrot\Response\Analysis\Extent $extent): void
+    private function withinBounds(Response $response, string $text, \SilverParrot\Response\Analysis\LengthBounds $extent): void
     {
         $length = ValueEstimate::length($text);
         if ($length < $extent->shortest || $length > $extent->longest) {

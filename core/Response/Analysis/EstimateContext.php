@@ -22,9 +22,9 @@ abstract class EstimateContext
     /** What an expression can be where it stands. */
     abstract public function value(Expression $expression): ValueEstimate;
 
-    abstract public function slot(Slot $slot): Extent;
+    abstract public function slot(Slot $slot): LengthBounds;
 
-    abstract public function choice(Choice $choice): Extent;
+    abstract public function choice(Choice $choice): LengthBounds;
 
     /** What a name given with `as` can be. */
     abstract public function bound(string $name): ValueEstimate;

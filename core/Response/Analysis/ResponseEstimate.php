@@ -14,7 +14,7 @@ final readonly class ResponseEstimate
      * @param  int  $typedRoom  code points that can be typed after the trigger
      * @param  int  $work  steps of all filters together, at most
      */
-    public function __construct(public Extent $extent, public array $slots, public array $conditions, public array $values, public int $typedRoom, public int $work)
+    public function __construct(public LengthBounds $extent, public array $slots, public array $conditions, public array $values, public int $typedRoom, public int $work)
     {
     }
 }

@@ -76,9 +76,9 @@ final class StaticAnalyzer extends EstimateContext
     }
 
     /** @param  list<Part>  $parts */
-    private function parts(array $parts): Extent
+    private function parts(array $parts): LengthBounds
     {
-        $extent = Extent::none();
+        $extent = LengthBounds::none();
         $before = [$this->there, $this->numbers, $this->kept];
         $isOpen = false;
         foreach ($parts as $part) {
@@ -95,7 +95,7 @@ final class StaticAnalyzer extends EstimateContext
         return $extent;
     }
 
-    public function slot(Slot $slot): Extent
+    public function slot(Slot $slot): LengthBounds
     {
         $outlook = $this->value($slot->value);
         $outlook = $slot->isQuiet ? $outlook : $outlook->printed();
@@ -107,15 +107,15 @@ final class StaticAnalyzer extends EstimateContext
         $this->there += array_fill_keys($slot->value->needs(), true);
         $this->numbers += array_fill_keys($slot->value->countsWith(), true);
         if ($slot->isQuiet) {
-            return Extent::none();
+            return LengthBounds::none();
         }
         // What others have chosen can begin with a sign that melts with the one before it.
         $isFree = $outlook->written === null && array_intersect([ValueKind::Text->name, ValueKind::Person->name, ValueKind::Items->name], array_column($outlook->kinds, 'name')) !== [];
 
-        return new Extent(max(0, $outlook->shortest - ($isFree ? 1 : 0)), $outlook->longest, $outlook->isTyped ? $outlook->longest : 0, $outlook->bytes);
+        return new LengthBounds(max(0, $outlook->shortest - ($isFree ? 1 : 0)), $outlook->longest, $outlook->isTyped ? $outlook->longest : 0, $outlook->bytes);
     }
 
-    public function choice(Choice $choice): Extent
+    public function choice(Choice $choice): LengthBounds
     {
         $extent = null;
         $bound = $this->bound;

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Extent;
+use SilverParrot\Response\Analysis\LengthBounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Truth;
@@ -47,7 +47,7 @@ final readonly class Choice extends Filled
         };
     }
 
-    public function extent(EstimateContext $in): Extent
+    public function extent(EstimateContext $in): LengthBounds
     {
         return $in->choice($this);
     }

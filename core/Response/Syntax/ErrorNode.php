@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Extent;
+use SilverParrot\Response\Analysis\LengthBounds;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Source\Span;
 
@@ -24,8 +24,8 @@ final readonly class ErrorNode extends Filled
         return static fn (): never => throw EvaluationFailure::unreadable($span);
     }
 
-    public function extent(EstimateContext $in): Extent
+    public function extent(EstimateContext $in): LengthBounds
     {
-        return Extent::none();
+        return LengthBounds::none();
     }
 }

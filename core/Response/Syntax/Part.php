@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Extent;
+use SilverParrot\Response\Analysis\LengthBounds;
 
 /** A piece of a response: text, a slot, or a choice. Whatever somebody wants to know of a piece, it says itself. */
 abstract readonly class Part
 {
     /** How long it gets, known before anybody says a line. */
-    abstract public function extent(EstimateContext $in): Extent;
+    abstract public function extent(EstimateContext $in): LengthBounds;
 
     /** @return list<self> the pieces directly inside, those of all branches, in the order of the text */
     public function inside(): array

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Extent;
+use SilverParrot\Response\Analysis\LengthBounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Span;
@@ -45,7 +45,7 @@ final readonly class Slot extends Filled
         };
     }
 
-    public function extent(EstimateContext $in): Extent
+    public function extent(EstimateContext $in): LengthBounds
     {
         return $in->slot($this);
     }

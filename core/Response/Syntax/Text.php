@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use SilverParrot\Response\Analysis\EstimateContext;
-use SilverParrot\Response\Analysis\Extent;
+use SilverParrot\Response\Analysis\LengthBounds;
 
 /** Said as it stands. */
 final readonly class Text extends Part
@@ -14,9 +14,9 @@ final readonly class Text extends Part
     {
     }
 
-    public function extent(EstimateContext $in): Extent
+    public function extent(EstimateContext $in): LengthBounds
     {
-        return Extent::ofText($this->text);
+        return LengthBounds::ofText($this->text);
     }
 
     public function isOpen(): bool

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Analysis;
 
 /** How long something said can get, in characters as people count them, before it is fitted to the chat. */
-final readonly class Extent
+final readonly class LengthBounds
 {
     /**
      * @param  int  $typed  how much of the longest is as long as a viewer likes
