@@ -74,9 +74,9 @@ final readonly class Change extends Expression
 
     public function needs(): array
     {
-        $keys = [...There::with($this->amount?->key()), ...There::with($this->place->for?->key())];
+        $keys = [...NonNullFacts::with($this->amount?->key()), ...NonNullFacts::with($this->place->for?->key())];
 
-        return $this->place->folded[0] === 'target' ? [...$keys, ...There::with('target')] : $keys;
+        return $this->place->folded[0] === 'target' ? [...$keys, ...NonNullFacts::with('target')] : $keys;
     }
 
     public function countsWith(): array

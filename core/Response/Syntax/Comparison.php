@@ -69,11 +69,11 @@ final readonly class Comparison extends Expression
     {
         $isSo = $holds !== $this->isNegated;
         if ($this->asksForNothing()) {
-            return $isSo ? [] : There::with($this->left->key());
+            return $isSo ? [] : NonNullFacts::with($this->left->key());
         }
 
         // With nothing everything is no, so what compares is there.
-        return $isSo ? [...There::with($this->left->key()), ...(count($this->right) === 1 ? There::with($this->right[0]->key()) : [])] : [];
+        return $isSo ? [...NonNullFacts::with($this->left->key()), ...(count($this->right) === 1 ? NonNullFacts::with($this->right[0]->key()) : [])] : [];
     }
 
     /** A level is compared with a level: a word that names none would never hold. */

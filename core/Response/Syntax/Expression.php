@@ -59,7 +59,7 @@ abstract readonly class Expression
     /** @return list<string> keys of what is there where this holds, or where it does not */
     public function thereWhen(bool $holds): array
     {
-        return $holds ? There::with($this->key()) : [];
+        return $holds ? NonNullFacts::with($this->key()) : [];
     }
 
     /** @return list<string> keys of what must be there, or it fails and with it all the rest */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 /** What is there along with something else. */
-final class There
+final class NonNullFacts
 {
     /** @return list<string> the key, and the keys of what must be there for it to be */
     public static function with(?string $key): array
