@@ -11,8 +11,8 @@ use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
-use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Severity;
+use SilverParrot\Source\Suggestions;
 
 /** A category that is compared with and that the streaming service does not have. Silent where its categories are not known. */
 final readonly class UnknownCategory extends AbstractCheck
@@ -54,7 +54,7 @@ final readonly class UnknownCategory extends AbstractCheck
                 }
                 foreach ($one->right as $right) {
                     if ($right instanceof Literal && is_string($right->value) && ! in_array(Fold::caseless(trim($right->value)), $known, true)) {
-                        $nearest = Nearest::to($right->value, $at->around->categories);
+                        $nearest = Suggestions::to($right->value, $at->around->categories);
                         $findings[] = new Finding($this, $right->span(), $text->at, ['text' => $right->value] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest === null ? null : "\"$nearest\"");
                     }
                 }

@@ -7,7 +7,7 @@ namespace SilverParrot\Document;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
-use SilverParrot\Source\Nearest;
+use SilverParrot\Source\Suggestions;
 use SilverParrot\Value\Moment;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
@@ -77,7 +77,7 @@ final readonly class Document
         }
         foreach (array_keys($this->entries()) as $key) {
             if (! in_array((string) $key, $known, true)) {
-                $nearest = Nearest::to((string) $key, $known);
+                $nearest = Suggestions::to((string) $key, $known);
                 $this->at((string) $key)->flaw(DocumentError::UnknownKey, ['key' => (string) $key] + ($nearest === null ? [] : ['nearest' => $nearest]));
             }
         }

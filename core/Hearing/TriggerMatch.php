@@ -10,7 +10,7 @@ use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Ends;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
-use SilverParrot\Source\Nearest;
+use SilverParrot\Source\Suggestions;
 
 /** A line that begins with a command's trigger. */
 final readonly class TriggerMatch
@@ -36,7 +36,7 @@ final readonly class TriggerMatch
             return null;
         }
         $triggers = array_map(strval(...), array_keys($pack->byTrigger));
-        $nearest = Nearest::to($first, $triggers);
+        $nearest = Suggestions::to($first, $triggers);
         $mark = mb_substr($first, 0, 1);
         foreach ($nearest === null ? $triggers : [] as $trigger) {
             if (str_starts_with($trigger, $mark)) {

@@ -8,8 +8,8 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
-use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Span;
+use SilverParrot\Source\Suggestions;
 
 /** A chat written as lines: “# name: level, level” for who somebody is, “+12s name: text” for what they say when. */
 final readonly class ChatFile
@@ -41,7 +41,7 @@ final readonly class ChatFile
                 [$name, $words] = explode(':', substr($line, 1), 2);
                 [$levels[Fold::caseless(trim($name))], $unknown] = self::levels($words);
                 foreach ($unknown as $word) {
-                    $nearest = Nearest::to($word, Level::words());
+                    $nearest = Suggestions::to($word, Level::words());
                     $findings[] = new Finding(ChatFlaw::UnknownLevel, $span, data: $number + ['level' => $word] + ($nearest === null ? [] : ['nearest' => $nearest]));
                 }
 

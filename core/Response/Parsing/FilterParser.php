@@ -12,7 +12,7 @@ use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\TakesNamed;
 use SilverParrot\Response\Vocabulary\TakesWords;
 use SilverParrot\Response\Vocabulary\Vocabulary;
-use SilverParrot\Source\Nearest;
+use SilverParrot\Source\Suggestions;
 
 /** Reads a filter behind a value. */
 final readonly class FilterParser
@@ -31,7 +31,7 @@ final readonly class FilterParser
         $this->tokens->next();
         $filter = $this->vocabulary->filters[$name->folded] ?? null;
         if ($filter === null) {
-            $nearest = Nearest::to($name->text, array_keys($this->vocabulary->filters));
+            $nearest = Suggestions::to($name->text, array_keys($this->vocabulary->filters));
             throw new ParseException(SyntaxErrorCode::UnknownFilter, $this->tokens->spanOf($name), ['name' => $name->text] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest);
         }
         $arguments = [];

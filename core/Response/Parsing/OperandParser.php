@@ -18,7 +18,7 @@ use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
-use SilverParrot\Source\Nearest;
+use SilverParrot\Source\Suggestions;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
 
@@ -97,7 +97,7 @@ final readonly class OperandParser
         }
         $isWholeSlot = $this->tokens->at === 1 && count($path) === 1;
         $known = [...array_keys($this->vocabulary->names), ...array_keys($this->found->bound), 'word', 'words', 'roll', 'either', 'since', 'until'];
-        $nearest = Nearest::to($path[0], $known);
+        $nearest = Suggestions::to($path[0], $known);
         // A lone word that resembles nothing is prose: [sic]. So are several words in a row.
         if ($nearest === null && $isWholeSlot && ! $this->tokens->current->is('|', '.', '=') && ($this->tokens->current->kind === TokenKind::End || $this->tokens->current->kind === TokenKind::Path)) {
             $inside = $this->tokens->written($this->tokens->upToEnd($head));

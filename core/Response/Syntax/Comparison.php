@@ -13,8 +13,8 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
-use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Span;
+use SilverParrot\Source\Suggestions;
 use SilverParrot\Value\Gap;
 
 /** `a is b`, `a is not one of b, c`, `a < b`, `a contains b`. */
@@ -84,7 +84,7 @@ final readonly class Comparison extends Expression
         $findings = [];
         foreach ($isWhole && ($this->left->isLevel() || $this->left->isLevels()) ? $this->right : [] as $one) {
             if ($one instanceof Literal && is_string($one->value) && Level::named($one->value) === null) {
-                $nearest = Nearest::to($one->value, Level::words());
+                $nearest = Suggestions::to($one->value, Level::words());
                 $findings[] = new Finding(SyntaxErrorCode::UnknownLevel, $one->span(), data: ['text' => $one->value] + ($nearest === null ? [] : ['nearest' => "“{$nearest}”"]), replacement: $nearest === null ? null : "\"$nearest\"");
             }
         }

@@ -17,8 +17,8 @@ use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
-use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Span;
+use SilverParrot\Source\Suggestions;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Items;
@@ -48,7 +48,7 @@ final readonly class Top extends Expression
             return [];
         }
         $numbers = array_filter($pack->fields, static fn (Field $one): bool => $one->type->isNumber());
-        $nearest = Nearest::to($this->field, array_column($numbers, 'name'));
+        $nearest = Suggestions::to($this->field, array_column($numbers, 'name'));
 
         return [new Finding(SyntaxErrorCode::UnknownPart, $this->span, data: ['of' => 'top', 'name' => $this->field] + ($nearest === null ? [] : ['nearest' => "top … by $nearest"]))];
     }

@@ -6,9 +6,9 @@ namespace Tests\Core\Source;
 
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Source\Fold;
-use SilverParrot\Source\Nearest;
 use SilverParrot\Source\Source;
 use SilverParrot\Source\Span;
+use SilverParrot\Source\Suggestions;
 use Tests\Outside;
 
 final class TextTest extends TestCase
@@ -55,10 +55,10 @@ final class TextTest extends TestCase
     public function test_the_nearest_name_is_the_one_with_the_fewest_slips(): void
     {
         $names = ['!tide', '!tie', '!knot', '!wisdom'];
-        self::assertSame('!tide', Nearest::to('!tidee', $names));
-        self::assertSame('!tide', Nearest::to('!TDIE', $names), 'two neighbours swapped is one slip');
-        self::assertSame('!wisdom', Nearest::to('!wisdmo', $names));
-        self::assertNull(Nearest::to('!anchor', $names));
-        self::assertNull(Nearest::to(str_repeat('x', 10_000), $names));
+        self::assertSame('!tide', Suggestions::to('!tidee', $names));
+        self::assertSame('!tide', Suggestions::to('!TDIE', $names), 'two neighbours swapped is one slip');
+        self::assertSame('!wisdom', Suggestions::to('!wisdmo', $names));
+        self::assertNull(Suggestions::to('!anchor', $names));
+        self::assertNull(Suggestions::to(str_repeat('x', 10_000), $names));
     }
 }

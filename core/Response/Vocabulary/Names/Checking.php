@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
-use SilverParrot\Source\Nearest;
+use SilverParrot\Source\Suggestions;
 
 /** What several names look for in the way they are written. */
 final class Checking
@@ -25,7 +25,7 @@ final class Checking
     public static function unknownPart(Call $call, int $at, array $known): Finding
     {
         $path = $call->path;
-        $nearest = Nearest::to($path[$at], $known);
+        $nearest = Suggestions::to($path[$at], $known);
 
         return new Finding(
             SyntaxErrorCode::UnknownPart,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Source;
 
 /** "Did you mean …?" */
-final class Nearest
+final class Suggestions
 {
     /**
      * The candidate that is reached with the fewest slips of the fingers (a letter left out, put in, changed, or two
