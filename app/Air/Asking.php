@@ -8,7 +8,7 @@ use Amp\TimeoutCancellation;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Lookup\Web;
 use SilverParrot\Memory\Standings;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 use function Amp\async;
@@ -42,10 +42,10 @@ final class Asking implements Web
         return $readings;
     }
 
-    private function top(Request $request): Items
+    private function top(Request $request): ListValue
     {
         $best = $this->standings->top($request->name, (int) $request->of);
 
-        return new Items(array_column($best, 0), array_column($best, 1));
+        return new ListValue(array_column($best, 0), array_column($best, 1));
     }
 }

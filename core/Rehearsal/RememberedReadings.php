@@ -9,7 +9,7 @@ use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Memory\Standings;
 use SilverParrot\Source\Fold;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 /** What has to be searched for in memory, quotes and who has the most. The rest is asked of others. */
@@ -56,10 +56,10 @@ final readonly class RememberedReadings implements Readings
         return true;
     }
 
-    private function top(Request $request): Items
+    private function top(Request $request): ListValue
     {
         $best = $this->standings->top(Fold::caseless($request->name), (int) $request->of);
 
-        return new Items(array_column($best, 0), array_column($best, 1));
+        return new ListValue(array_column($best, 0), array_column($best, 1));
     }
 }

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Evaluation;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 /** How large a value may get, and what it costs to make it: looked at before anything is built, and after. */
@@ -31,12 +31,12 @@ final class Bounds
     {
         return match (true) {
             is_string($value) => self::isTooLong($value) ? self::tooLong() : $value,
-            $value instanceof Items => self::list($value),
+            $value instanceof ListValue => self::list($value),
             default => $value,
         };
     }
 
-    private static function list(Items $items): Items|Gap
+    private static function list(ListValue $items): ListValue|Gap
     {
         if (count($items->items) > Limits::PARTS) {
             return new Gap(GapReason::TooMany, ['limit' => number_format(Limits::PARTS)]);

@@ -8,7 +8,7 @@ use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Quote;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\TimeSpan;
@@ -48,7 +48,7 @@ final class Printer
             $value instanceof Moment => $this->moment($value),
             $value instanceof TimeSpan => $this->span($value),
             $value instanceof Quote => $value->text,
-            $value instanceof Items => $this->list(array_map($this->print(...), $value->items)),
+            $value instanceof ListValue => $this->list(array_map($this->print(...), $value->items)),
             default => '',
         };
     }

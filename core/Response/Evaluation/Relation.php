@@ -8,7 +8,7 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Source\Fold;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\TimeSpan;
@@ -39,7 +39,7 @@ enum Relation: string
         return match ($this) {
             self::Is => self::same($left, $right, $run),
             self::Less, self::AtMost, self::Greater, self::AtLeast => $this->ordered($left, $right, $run),
-            self::Contains => $left instanceof Items
+            self::Contains => $left instanceof ListValue
                 ? array_filter($left->items, static fn (null|bool|int|string|Value $item): bool => $item !== null && self::same($item, $right, $run)) !== []
                 : str_contains(self::text($left, $run), self::text($right, $run)),
             self::StartsWith => str_starts_with(self::text($left, $run), self::text($right, $run)),

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Evaluation;
 
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Gap;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 use function is_string;
@@ -20,7 +20,7 @@ final class Truth
             is_string($value) => ! Fold::isBlank($value),
             is_bool($value) => $value,
             $value === null, $value instanceof Gap => false,
-            $value instanceof Items => $value->items !== [],
+            $value instanceof ListValue => $value->items !== [],
             default => true,
         };
     }

@@ -6,7 +6,7 @@ namespace SilverParrot\Response\Evaluation;
 
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\Laborious;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 /** How much work a filter makes. */
@@ -20,7 +20,7 @@ final class Work
     {
         return self::stepsFor($filter, match (true) {
             is_string($value) => strlen($value),
-            $value instanceof Items => self::bytes($value),
+            $value instanceof ListValue => self::bytes($value),
             default => 0,
         });
     }
@@ -30,7 +30,7 @@ final class Work
         return $filter instanceof Laborious ? $filter->steps($bytes) : 1 + intdiv($bytes, self::BYTES_A_STEP);
     }
 
-    private static function bytes(Items $items): int
+    private static function bytes(ListValue $items): int
     {
         // Whatever else can be in a list is said in some twenty letters.
         $bytes = 20 * count($items->items);

@@ -21,7 +21,7 @@ use SilverParrot\Source\Span;
 use SilverParrot\Source\Suggestions;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 
 /** `top 5 by pebbles`: who has the most of something, best first. */
 final readonly class Top extends Expression
@@ -57,7 +57,7 @@ final readonly class Top extends Expression
     {
         [$name, $of] = [$this->folded, $this->count->prepared()];
 
-        return static function (EvaluationContext $run) use ($name, $of): Items|Gap|null {
+        return static function (EvaluationContext $run) use ($name, $of): ListValue|Gap|null {
             $field = $run->world->pack->field($name);
             $count = Numbers::whole($of($run));
             if ($field === null || $count instanceof Gap) {
@@ -68,7 +68,7 @@ final readonly class Top extends Expression
             }
             $best = $run->read(Request::top($field->id, $count));
 
-            return $best instanceof Items || $best instanceof Gap ? $best : null;
+            return $best instanceof ListValue || $best instanceof Gap ? $best : null;
         };
     }
 

@@ -7,7 +7,7 @@ namespace Tests\Core\Response;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Response\Evaluation\Printer;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 
@@ -53,7 +53,7 @@ final class PrinterTest extends TestCase
         return match ($kind) {
             'grouped' => $printer->grouped($number),
             'plural' => $printer->pluralCategory($number),
-            'list' => $printer->print(new Items(explode(' ', $input))),
+            'list' => $printer->print(new ListValue(explode(' ', $input))),
             'ago', 'in' => self::distance($printer, $kind === 'ago' ? -1 : 1, $input),
             'day' => $printer->date(Moment::fromIso("{$input}T09:00:00Z") ?? new Moment(0), ''),
             'short' => $printer->compact($number),

@@ -11,7 +11,7 @@ use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 final readonly class Join implements Filter
@@ -40,7 +40,7 @@ final readonly class Join implements Filter
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
     {
-        if (! $value instanceof Items) {
+        if (! $value instanceof ListValue) {
             return $value;
         }
         $between = $run->print($arguments[0] ?? null);

@@ -10,7 +10,7 @@ use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Filter;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 /** A filter of lists. A text is taken as its words, anything else as a list of one; nothing as an empty one. */
@@ -24,7 +24,7 @@ abstract readonly class ListFilter implements Filter
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
     {
         return $this->of(match (true) {
-            $value instanceof Items => $value->items,
+            $value instanceof ListValue => $value->items,
             is_string($value) => preg_split('/[\s\p{Z}]++/u', $value, -1, PREG_SPLIT_NO_EMPTY) ?: [],
             $value === null => [],
             default => [$value],

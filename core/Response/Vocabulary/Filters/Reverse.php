@@ -8,7 +8,7 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 
 final readonly class Reverse extends ListFilter
 {
@@ -22,8 +22,8 @@ final readonly class Reverse extends ListFilter
         return self::list($value, $in);
     }
 
-    protected function of(array $items, EvaluationContext $run): ?Items
+    protected function of(array $items, EvaluationContext $run): ?ListValue
     {
-        return $items === [] ? null : new Items(array_reverse($items));
+        return $items === [] ? null : new ListValue(array_reverse($items));
     }
 }

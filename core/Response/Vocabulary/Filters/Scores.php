@@ -11,7 +11,7 @@ use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 final readonly class Scores implements Filter
@@ -41,7 +41,7 @@ final readonly class Scores implements Filter
         if ($value === null) {
             return null;
         }
-        if (! $value instanceof Items || count($value->scores) < count($value->items)) {
+        if (! $value instanceof ListValue || count($value->scores) < count($value->items)) {
             return new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a list like “top 3 by pebbles”']);
         }
         $places = [];

@@ -9,7 +9,7 @@ use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Laborious;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 final readonly class Sort extends ListFilter implements Laborious
@@ -30,12 +30,12 @@ final readonly class Sort extends ListFilter implements Laborious
         return self::list($value, $in);
     }
 
-    protected function of(array $items, EvaluationContext $run): ?Items
+    protected function of(array $items, EvaluationContext $run): ?ListValue
     {
         $keys = array_map(static fn (null|bool|int|string|Value $item): string => $run->printer()->sortKey($run->print($item)), $items);
         // Of equals the one that came first stays first.
         asort($keys, SORT_STRING);
 
-        return $items === [] ? null : new Items(array_map(static fn (int $place): null|bool|int|string|Value => $items[$place], array_keys($keys)));
+        return $items === [] ? null : new ListValue(array_map(static fn (int $place): null|bool|int|string|Value => $items[$place], array_keys($keys)));
     }
 }

@@ -9,7 +9,7 @@ use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\ChangesText;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 /** A filter that changes a text as it would be printed. Nothing stays nothing; of a list each item is changed. */
@@ -25,8 +25,8 @@ abstract readonly class TextFilter implements ChangesText
         if (is_string($value)) {
             return $this->change($value, $run);
         }
-        if ($value instanceof Items) {
-            return new Items(array_map(fn (null|bool|int|string|Value $item): null|bool|int|string|Value => $this->apply($item, $arguments, $named, $run), $value->items));
+        if ($value instanceof ListValue) {
+            return new ListValue(array_map(fn (null|bool|int|string|Value $item): null|bool|int|string|Value => $this->apply($item, $arguments, $named, $run), $value->items));
         }
 
         return $value === null ? null : $this->change($run->print($value), $run);

@@ -17,7 +17,7 @@ use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Range;
 use SilverParrot\Value\TimeSpan;
@@ -114,7 +114,7 @@ final readonly class ChannelName extends Name
             ! is_string($value) => $value,
             $part === 'started' || $part === 'next' => Moment::fromIso($value),
             // Tags come as lines of one text, since readings are plain values.
-            $part === 'tags' => new Items($value === '' ? [] : explode("\n", $value)),
+            $part === 'tags' => new ListValue($value === '' ? [] : explode("\n", $value)),
             default => $value,
         };
     }

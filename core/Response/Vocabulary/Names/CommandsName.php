@@ -17,7 +17,7 @@ use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 
 /** `commands`, `commands for caller` */
 final readonly class CommandsName extends Name
@@ -44,14 +44,14 @@ final readonly class CommandsName extends Name
     {
         $for = $call->for?->prepared();
 
-        return static function (EvaluationContext $run) use ($for): Items|Gap|null {
+        return static function (EvaluationContext $run) use ($for): ListValue|Gap|null {
             $person = $for === null ? null : $for($run);
             if ($for !== null && ! $person instanceof Person) {
                 return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
             }
             $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->isOn() && $command->about->listed && (! $person instanceof Person || $command->isFor($person->levels)));
 
-            return new Items(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
+            return new ListValue(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
         };
     }
 

@@ -29,7 +29,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
-use SilverParrot\Value\Items;
+use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Range;
@@ -140,7 +140,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             'name' => $person->name,
             'login' => $person->login,
             'level' => $person->levels->highest(),
-            'levels' => new Items($person->levels->all()),
+            'levels' => new ListValue($person->levels->all()),
             'tier' => $person->tier > 0 ? $person->tier : null,
             'known' => $person->isKnown(),
             'here' => $this->isHere($person, $run),

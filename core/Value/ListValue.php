@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Value;
 
 /** Several values in order. */
-final readonly class Items implements Value
+final readonly class ListValue implements Value
 {
     /**
      * @param  list<null|bool|int|string|Value>  $items
