@@ -15,7 +15,7 @@ final readonly class Fitter
         return [
             new Directions,
             new OneLine,
-            new NobodySteers,
+            new InstructionGuard,
             new Shorten,
         ];
     }

@@ -12,7 +12,7 @@ use SilverParrot\Source\Unseen;
  * to that people typed: such leading marks are dropped, and what cannot be seen before them. What the author wrote at the
  * beginning stays; but what is an instruction by the author's own mark is written whole by the author, or not said.
  */
-final readonly class NobodySteers implements Fitting
+final readonly class InstructionGuard implements Fitting
 {
     public function fit(Draft $draft, Room $room): void
     {
