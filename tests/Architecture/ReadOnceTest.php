@@ -20,6 +20,6 @@ final class ReadOnceTest extends TestCase
                 }
             }
         }
-        self::assertSame(['Prepared.php'], $reading);
+        self::assertSame(['ResponseCache.php'], $reading);
     }
 }
