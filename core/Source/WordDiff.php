@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Source;
 
 /** Which words of a text went and which came: a longest common subsequence over words and the gaps between them. */
-final class WordChanges
+final class WordDiff
 {
     public const SAME = 'same';
 
