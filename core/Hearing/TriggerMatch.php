@@ -7,10 +7,10 @@ namespace SilverParrot\Hearing;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Triggers;
-use SilverParrot\Source\Ends;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Suggestions;
+use SilverParrot\Source\TextTrimmer;
 
 /** A line that begins with a command's trigger. */
 final readonly class TriggerMatch
@@ -68,7 +68,7 @@ final readonly class TriggerMatch
     private static function split(string $line): array
     {
         $line = mb_substr(mb_scrub($line), 0, Limits::LINE);
-        $parts = preg_split('/[\s\p{Z}]++/u', Ends::withoutUnseen($line), 2) ?: [''];
+        $parts = preg_split('/[\s\p{Z}]++/u', TextTrimmer::withoutUnseen($line), 2) ?: [''];
 
         return [$parts[0], $parts[1] ?? ''];
     }

@@ -35,7 +35,7 @@ final class Truncator
         }
         $end = self::lastBoundary($text, $characters === null ? null : $characters - 1, $bytes === null ? null : $bytes - strlen(self::MARK));
         $end = self::beforeWord($text, $end);
-        $kept = Ends::withoutSpaceBehind(substr($text, 0, $end));
+        $kept = TextTrimmer::withoutSpaceBehind(substr($text, 0, $end));
 
         return $kept === '' ? '' : $kept.self::MARK;
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Evaluation;
 
 use SilverParrot\Chat\Person;
-use SilverParrot\Source\Ends;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\TextTrimmer;
 use SilverParrot\Value\Value;
 
 /** Who said what, as far as a response may speak of it. */
@@ -32,7 +32,7 @@ final readonly class Invocation
 
     public static function of(?Person $caller, string $words = '', string $trigger = '', string $message = ''): self
     {
-        $words = Fold::isBlank($words) ? '' : Ends::withoutSpace($words);
+        $words = Fold::isBlank($words) ? '' : TextTrimmer::withoutSpace($words);
 
         return new self($caller, $words, $words === '' ? [] : (preg_split('/[\s\p{Z}]++/u', $words, -1, PREG_SPLIT_NO_EMPTY) ?: []), $trigger, $message, []);
     }

@@ -9,7 +9,7 @@ use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
-use SilverParrot\Source\Ends;
+use SilverParrot\Source\TextTrimmer;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Value;
@@ -45,7 +45,7 @@ final readonly class Link implements Filter
     /** @return string|null the text as an address; null where it is none */
     private static function address(string $text): ?string
     {
-        $text = Ends::withoutSpace($text);
+        $text = TextTrimmer::withoutSpace($text);
         if (preg_match('#^https?://[^\s]+$#Dui', $text) === 1) {
             return $text;
         }

@@ -7,7 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
-use SilverParrot\Source\Ends;
+use SilverParrot\Source\TextTrimmer;
 
 final readonly class Trim extends TextFilter
 {
@@ -23,6 +23,6 @@ final readonly class Trim extends TextFilter
 
     public function change(string $text, EvaluationContext $run): string
     {
-        return Ends::withoutSpace($text);
+        return TextTrimmer::withoutSpace($text);
     }
 }

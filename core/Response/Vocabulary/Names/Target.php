@@ -11,7 +11,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
-use SilverParrot\Source\Ends;
+use SilverParrot\Source\TextTrimmer;
 use SilverParrot\Value\Gap;
 
 final readonly class Target extends PersonName
@@ -61,11 +61,11 @@ final readonly class Target extends PersonName
             return null;
         }
         foreach ($run->scene->wordList as $word) {
-            if (str_starts_with($word, '@') && ($name = Ends::withoutPunctuation(substr($word, 1))) !== '') {
+            if (str_starts_with($word, '@') && ($name = TextTrimmer::withoutPunctuation(substr($word, 1))) !== '') {
                 return $name;
             }
         }
-        $first = Ends::withoutPunctuation($run->scene->wordList[0]);
+        $first = TextTrimmer::withoutPunctuation($run->scene->wordList[0]);
 
         return $first !== '' && $run->world->profile->couldBeName($first) ? $first : null;
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Source;
 
 /** Taking characters off the ends of a text, each looked at once: a regular expression for an end is tried at every place. */
-final class Ends
+final class TextTrimmer
 {
     private const SPACE = '/^[\s\p{Z}]$/Du';
 
