@@ -35,7 +35,7 @@ final class WholeLettersTest extends TestCase
         'Checks/LeftAsPlaceholder.php' => 'places of a regular expression with /u',
         'Lookup/NearNetworks.php' => 'bytes of an address',
         'Source/Truncator.php' => 'cuts at ends of graphemes, and at ASCII spaces',
-        'Outbox/Shown.php' => 'cuts where addresses begin and end',
+        'Outbox/MessageFragment.php' => 'cuts where addresses begin and end',
         'Pack/Brought.php' => 'mb_strcut cuts between letters',
         'Format/Differences.php' => 'a digest',
         'Pack/Emote.php' => 'bytes of a picture',

@@ -6,7 +6,7 @@ namespace Tests\Core\Outbox;
 
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Level;
-use SilverParrot\Outbox\Shown;
+use SilverParrot\Outbox\MessageFragment;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\LevelRule;
 
@@ -25,7 +25,7 @@ final class ShownTest extends TestCase
         mt_srand(7);
         for ($i = 0; $i < 300; $i++) {
             $text = implode('', array_map(static fn (): string => ['coveWave', ' ', 'https://a.example', ')', "\u{200B}", '🦜', 'x', '.'][mt_rand(0, 7)], range(0, 12)));
-            self::assertSame($text, implode('', array_map(static fn (Shown $piece): string => $piece->text, Shown::of($text, $this->emotes()))));
+            self::assertSame($text, implode('', array_map(static fn (MessageFragment $piece): string => $piece->text, MessageFragment::of($text, $this->emotes()))));
         }
     }
 
@@ -42,7 +42,7 @@ final class ShownTest extends TestCase
     /** @return list<string> */
     private function pieces(string $text): array
     {
-        return array_map(static fn (Shown $piece): string => $piece->isLink ? "{{$piece->text}}" : ($piece->emote === null ? $piece->text : "<{$piece->text}>"), Shown::of($text, $this->emotes()));
+        return array_map(static fn (MessageFragment $piece): string => $piece->isLink ? "{{$piece->text}}" : ($piece->emote === null ? $piece->text : "<{$piece->text}>"), MessageFragment::of($text, $this->emotes()));
     }
 
     /** @return list<Emote> */

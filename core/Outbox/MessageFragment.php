@@ -8,7 +8,7 @@ use SilverParrot\Chat\Addresses;
 use SilverParrot\Pack\Emote;
 
 /** A piece of something said as a chat shows it: words, a link, or an emote's picture. */
-final readonly class Shown
+final readonly class MessageFragment
 {
     private function __construct(public string $text, public bool $isLink = false, public ?Emote $emote = null)
     {
