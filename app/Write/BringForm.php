@@ -10,8 +10,8 @@ use Illuminate\Http\Request;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Document\Document;
 use SilverParrot\Format\CommandFormat;
-use SilverParrot\Pack\Brought;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\CommandImport;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 
@@ -19,14 +19,14 @@ use SilverParrot\Source\Fold;
 final readonly class BringForm
 {
     /** @param  array<int, string>  $texts  responses as they were changed on the page, by row */
-    private function __construct(public string $pasted, public Brought $brought, public int $trigger, public int $text, private array $texts, private bool $skipsFirst)
+    private function __construct(public string $pasted, public CommandImport $brought, public int $trigger, public int $text, private array $texts, private bool $skipsFirst)
     {
     }
 
     public static function read(Request $request): self
     {
         $pasted = $request->input('pasted');
-        $brought = Brought::read(is_string($pasted) ? $pasted : '');
+        $brought = CommandImport::read(is_string($pasted) ? $pasted : '');
         $column = static fn (string $name, int $guess): int => ctype_digit((string) $request->string($name)) && $request->integer($name) < $brought->columns ? $request->integer($name) : $guess;
         [$trigger, $text] = [$column('trigger_column', $brought->trigger), $column('text_column', $brought->text)];
         // Another choice of columns begins anew; what was mended belonged to the old one.

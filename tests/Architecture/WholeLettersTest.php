@@ -36,7 +36,7 @@ final class WholeLettersTest extends TestCase
         'Lookup/NearNetworks.php' => 'bytes of an address',
         'Source/Truncator.php' => 'cuts at ends of graphemes, and at ASCII spaces',
         'Outbox/MessageFragment.php' => 'cuts where addresses begin and end',
-        'Pack/Brought.php' => 'mb_strcut cuts between letters',
+        'Pack/CommandImport.php' => 'mb_strcut cuts between letters',
         'Format/Differences.php' => 'a digest',
         'Pack/Emote.php' => 'bytes of a picture',
         'Rehearsal/ChatFile.php' => 'takes an ASCII sign away',

@@ -26,7 +26,7 @@
                         <button form="bring" class="as-link" name="trigger_column" value="{{ $i }}" aria-label="{{ $letters($i) }} holds the triggers">triggers</button> <button form="bring" class="as-link" name="text_column" value="{{ $i }}" aria-label="{{ $letters($i) }} holds the responses">responses</button>@endif</th>@endfor</tr></thead><tbody>
                     @foreach (array_slice($form->brought->rows, 0, 5) as $cells)<tr>@foreach ($cells as $cell)<td>{{ Illuminate\Support\Str::limit($cell, 60, '…') }}</td>@endforeach</tr>@endforeach
                 </tbody></table></div>
-                @if ($form->brought->isCut)<p class="problem">Only the first {{ SilverParrot\Pack\Brought::MOST_ROWS }} rows are taken; bring the rest afterwards.</p>@endif
+                @if ($form->brought->isCut)<p class="problem">Only the first {{ SilverParrot\Pack\CommandImport::MOST_ROWS }} rows are taken; bring the rest afterwards.</p>@endif
             @endif
         </section>
         <section class="page facing" id="right-page" aria-label="What would be kept">

@@ -5,30 +5,30 @@ declare(strict_types=1);
 namespace Tests\Core\Pack;
 
 use PHPUnit\Framework\TestCase;
-use SilverParrot\Pack\Brought;
+use SilverParrot\Pack\CommandImport;
 use Tests\Outside;
 
 final class BroughtTest extends TestCase
 {
     public function test_lines_and_tables_are_told_apart_and_the_columns_guessed(): void
     {
-        $lines = Brought::read("!tide, High water at four.\n\n!knot, Tie us a bowline, [caller].\n!dry,Not a drop\n");
+        $lines = CommandImport::read("!tide, High water at four.\n\n!knot, Tie us a bowline, [caller].\n!dry,Not a drop\n");
         self::assertSame([['!tide', 'High water at four.'], 0, 1], [$lines->rows[0], $lines->trigger, $lines->text]);
         self::assertSame(['!knot', 'Tie us a bowline, [caller].'], $lines->rows[1], 'commas in a text are its own');
-        self::assertSame([['!a', 'one, two']], Brought::read('!a, one, two')->rows);
-        $table = Brought::read("\u{FEFF}on;seconds;trigger;what is said\nyes;10;!tide;\"High; water\nat four\"\nno;5;!knot;He said \"\"tie\"\" it");
+        self::assertSame([['!a', 'one, two']], CommandImport::read('!a, one, two')->rows);
+        $table = CommandImport::read("\u{FEFF}on;seconds;trigger;what is said\nyes;10;!tide;\"High; water\nat four\"\nno;5;!knot;He said \"\"tie\"\" it");
         self::assertSame([2, 3, 4], [$table->trigger, $table->text, $table->columns]);
         self::assertSame("High; water\nat four", $table->rows[1][3]);
-        $words = Brought::read("!tide High water at four\n!knot tie us one");
+        $words = CommandImport::read("!tide High water at four\n!knot tie us one");
         self::assertSame([['!tide', 'High water at four'], ['!knot', 'tie us one']], $words->rows);
-        self::assertSame([], Brought::read(" \n\t\n")->rows);
+        self::assertSame([], CommandImport::read(" \n\t\n")->rows);
     }
 
     public function test_an_unclosed_quote_swallows_no_other_line_and_too_much_is_cut_and_said(): void
     {
-        self::assertSame([['!a', '"never closed'], ['!b', 'second']], array_map(static fn (array $row): array => [$row[0], str_starts_with($row[1], 'never') ? '"'.$row[1] : $row[1]], Brought::read("!a, \"never closed\n!b, second")->rows));
-        $many = Brought::read(str_repeat("!a, x\n", Brought::MOST_ROWS + 3));
-        self::assertSame([Brought::MOST_ROWS, true], [count($many->rows), $many->isCut]);
+        self::assertSame([['!a', '"never closed'], ['!b', 'second']], array_map(static fn (array $row): array => [$row[0], str_starts_with($row[1], 'never') ? '"'.$row[1] : $row[1]], CommandImport::read("!a, \"never closed\n!b, second")->rows));
+        $many = CommandImport::read(str_repeat("!a, x\n", CommandImport::MOST_ROWS + 3));
+        self::assertSame([CommandImport::MOST_ROWS, true], [count($many->rows), $many->isCut]);
     }
 
     /** npm csv-spectrum, 11 of its 12 cases: csvs/*.csv against json/*.json, whose first row names the columns. */
@@ -45,7 +45,7 @@ final class BroughtTest extends TestCase
             }
             /** @var list<array<string, string>> $expected */
             $expected = json_decode((string) file_get_contents("$folder/json/$name.json"), true);
-            $rows = Brought::cells(rtrim((string) file_get_contents($file), "\r\n"), ',');
+            $rows = CommandImport::cells(rtrim((string) file_get_contents($file), "\r\n"), ',');
             $heading = array_shift($rows) ?? [];
             // Line ends inside cells are one "\n" here, whatever the file has.
             self::assertSame(array_map(static fn (array $row): array => array_map(static fn (string $cell): string => str_replace("\r\n", "\n", $cell), array_values($row)), $expected), $rows, $name);
@@ -56,7 +56,7 @@ final class BroughtTest extends TestCase
     public function test_hostile_strings_are_cells_like_any_other(): void
     {
         foreach (Outside::hostileStrings() as $string) {
-            $brought = Brought::read("!a, $string\n!b, x");
+            $brought = CommandImport::read("!a, $string\n!b, x");
             self::assertLessThanOrEqual(12, $brought->columns);
             foreach ($brought->rows as $row) {
                 self::assertCount($brought->columns, $row);

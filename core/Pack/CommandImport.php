@@ -8,7 +8,7 @@ namespace SilverParrot\Pack;
  * A text that somebody brings along: lines "trigger, text", or a CSV (RFC 4180) with a comma, a semicolon, a tab or a bar
  * between its cells. Which column is which is guessed, and may be said otherwise.
  */
-final readonly class Brought
+final readonly class CommandImport
 {
     public const MOST_ROWS = 500;
 
