@@ -9,14 +9,14 @@ use SilverParrot\Format\Difference;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Rehearsal\Holding;
+use SilverParrot\Rehearsal\ExpectationResult;
 
 /** What stands between the draft and the air. */
 final readonly class Between
 {
     /**
      * @param  FindingsOfPack  $findings  of the draft
-     * @param  list<Holding>  $broken  expectations that no longer hold
+     * @param  list<ExpectationResult>  $broken  expectations that no longer hold
      * @param  int  $expectations  how many there are
      * @param  int  $left  of these, how many were not looked at yet
      * @param  list<Difference>  $differences

@@ -8,8 +8,8 @@ use App\Models\Channel;
 use Illuminate\Contracts\Cache\Repository;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
-use SilverParrot\Rehearsal\Holding;
 
 /** Which expectations of a draft no longer hold, kept for as long as the draft stays as it is, and looked at some at a time. */
 final readonly class KeptHoldings
@@ -25,7 +25,7 @@ final readonly class KeptHoldings
 
     /**
      * @param  string  $written  the draft's document
-     * @return array{list<Holding>, int, int} those that do not hold, how many there are in all, and how many were not looked at yet
+     * @return array{list<ExpectationResult>, int, int} those that do not hold, how many there are in all, and how many were not looked at yet
      */
     public function broken(Channel $channel, Pack $draft, string $written): array
     {
@@ -46,6 +46,6 @@ final readonly class KeptHoldings
             $this->cache->put($key, $kept, self::MINUTES * 60);
         }
 
-        return [array_map(static fn (array $one): Holding => new Holding($all[$one[0]], $one[1], $one[2], $one[3]), $kept['broken']), count($all), count($all) - $until];
+        return [array_map(static fn (array $one): ExpectationResult => new ExpectationResult($all[$one[0]], $one[1], $one[2], $one[3]), $kept['broken']), count($all), count($all) - $until];
     }
 }

@@ -9,8 +9,8 @@ use App\Models\Command as Row;
 use App\Models\Expectation as ExpectationRow;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
+use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
-use SilverParrot\Rehearsal\Holding;
 
 /** What was called right for a command, and whether it still is. */
 final readonly class Expectations
@@ -19,7 +19,7 @@ final readonly class Expectations
     {
     }
 
-    /** @return array<int, Holding> by the row's number */
+    /** @return array<int, ExpectationResult> by the row's number */
     public function check(Channel $channel, Row $command): array
     {
         $rows = $command->expectations()->get();

@@ -7,7 +7,7 @@ namespace SilverParrot\Rehearsal;
 use SilverParrot\Pack\Expectation;
 
 /** An expectation, and what is said to its line now. */
-final readonly class Holding
+final readonly class ExpectationResult
 {
     /**
      * @param  string  $by  the speaker's name
