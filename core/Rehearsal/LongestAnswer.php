@@ -63,7 +63,7 @@ final readonly class LongestAnswer
         $outcome = ['name' => $triggers[0] ?? '!', 'reason' => $long, 'needs' => $long, 'left' => TimeSpan::between($now, $now->plusMillis(86_400_000 * Lengths::DAYS - 1000))];
         $work = 0;
         for ($attempt = 0; $attempt < self::MOST && $work < Limits::WORK && ($longest === null || $longest->length < self::NEAR * $extent->longest); $attempt++) {
-            $imagined = new Imagined($pack, $name, $attempt, $texts, $numbers);
+            $imagined = new SyntheticWorld($pack, $name, $attempt, $texts, $numbers);
             $typed = $lines[$attempt % count($lines)];
             $trigger = $triggers[$attempt % max(1, count($triggers))] ?? '!';
             $world = new World($pack, $imagined, $imagined, $now, new KeyedChance('longest', (string) $attempt), $profile);

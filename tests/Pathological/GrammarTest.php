@@ -15,7 +15,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Checks\ConditionSampler;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\CompleteView;
-use SilverParrot\Rehearsal\Imagined;
+use SilverParrot\Rehearsal\SyntheticWorld;
 use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Analysis\ValueEstimate;
@@ -112,7 +112,7 @@ final class GrammarTest extends TestCase
             }
             $claimed++;
             for ($attempt = 0; $attempt < 40; $attempt++) {
-                $imagined = new Imagined($pack, ['tamsin', 'somebody', 'a'][$attempt % 3], 40 + $attempt, ['a', 'Planking', 'port', '', 'moderator'], range(-3, 13));
+                $imagined = new SyntheticWorld($pack, ['tamsin', 'somebody', 'a'][$attempt % 3], 40 + $attempt, ['a', 'Planking', 'port', '', 'moderator'], range(-3, 13));
                 $world = new SaidIn($pack, $imagined, $imagined, $now, new KeyedChance('claims', (string) $attempt), $profile);
                 $line = $typed[$attempt % count($typed)];
                 $caller = Person::known('1', ['tamsin', 'odo', 'a'][$attempt % 3], 'Tamsin', Levels::of(Level::cases()[$attempt % 8]), $attempt % 4);

@@ -13,8 +13,8 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Rehearsal\Imagined;
 use SilverParrot\Rehearsal\LongestAnswer;
+use SilverParrot\Rehearsal\SyntheticWorld;
 use SilverParrot\Response\Analysis\EstimatedCondition;
 use SilverParrot\Response\Analysis\EstimatedSlot;
 use SilverParrot\Response\Analysis\Lengths;
@@ -125,7 +125,7 @@ final class OutlookTest extends TestCase
             default => mb_substr(str_repeat($letter, 25), 0, 25),
         };
         $name = trim($name) === '' ? 'Pia' : $name;
-        $imagined = new Imagined($pack, $name, $attempt, ['Planking'], [0, 1, 5]);
+        $imagined = new SyntheticWorld($pack, $name, $attempt, ['Planking'], [0, 1, 5]);
         $world = new SaidIn($pack, $imagined, $imagined, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', (string) $attempt), $profile);
         $trigger = $attempt % 2 === 0 ? '!say' : '!speak';
         $caller = Person::known('caller', 'caller', $name, Levels::of(...($attempt % 2 === 0 ? Level::cases() : [])), $attempt % 4);

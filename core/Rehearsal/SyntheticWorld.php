@@ -16,7 +16,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 
 /** A memory and an outside that hold whatever makes answers long: always the longest at first, then this and that. */
-final class Imagined implements Readings, View
+final class SyntheticWorld implements Readings, View
 {
     private const LONG_AGO = '0001-09-28T22:48:48Z';
 
