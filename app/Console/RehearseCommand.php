@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console;
 
 use SilverParrot\Rehearsal\ChatFile;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
-use SilverParrot\Rehearsal\Situation;
 
 final class RehearseCommand extends CoreCommand
 {
@@ -28,7 +28,7 @@ final class RehearseCommand extends CoreCommand
         [$pack, $flaws] = $this->pack($this->argument('pack'));
         $file = ChatFile::read($this->file($this->argument('chat')));
         $memory = $this->text('memory');
-        [$situation, $more] = $memory === '' ? [new Situation, []] : MemoryFormat::read($this->file($memory), $pack);
+        [$situation, $more] = $memory === '' ? [new InitialState, []] : MemoryFormat::read($this->file($memory), $pack);
         $findings = [...$flaws, ...$more, ...$file->findings];
         if ($findings !== []) {
             $this->tell($findings);

@@ -13,9 +13,9 @@ use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Answer;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Finding;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -49,7 +49,7 @@ final class SayCommand extends CoreCommand
         $path = $this->text('pack');
         [$pack, $flaws] = $path === '' ? [Pack::blank(), []] : $this->pack($path);
         $memory = $this->text('memory');
-        [$situation, $more] = $memory === '' ? [new Situation, []] : MemoryFormat::read($this->file($memory), $pack);
+        [$situation, $more] = $memory === '' ? [new InitialState, []] : MemoryFormat::read($this->file($memory), $pack);
         $flaws = [...$flaws, ...$more];
         $isFlawed = $flaws !== [];
         if (is_string($response)) {

@@ -14,9 +14,9 @@ use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Rehearsal\TimedLine;
 
 /** Runs the page's simulated chat: on a copy of memory, with the command as it stands in the fields. */
@@ -72,7 +72,7 @@ final readonly class TryChat
         ));
     }
 
-    private function rehearsal(Channel $channel, Pack $pack, Situation $situation, TryState $state, ?HeardLine $from, bool $traced): Rehearsal
+    private function rehearsal(Channel $channel, Pack $pack, InitialState $situation, TryState $state, ?HeardLine $from, bool $traced): Rehearsal
     {
         $rehearsal = new Rehearsal($pack, $situation, $state->seed, $channel->profile(), $traced);
         if ($from !== null) {
@@ -88,7 +88,7 @@ final readonly class TryChat
         return $state->from === 0 ? null : $this->log->line($channel->id, $state->from);
     }
 
-    private function situation(Channel $channel, ?HeardLine $from): Situation
+    private function situation(Channel $channel, ?HeardLine $from): InitialState
     {
         $now = $this->memory->copy($channel);
 

@@ -21,9 +21,9 @@ use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Triggers;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
@@ -77,7 +77,7 @@ final readonly class Preview
     }
 
     /** @return array<string, Outcome> by what is at the edge */
-    private static function edges(Talker $talker, Pack $pack, Situation $situation, Person $caller, Command $command, Channel $channel): array
+    private static function edges(Talker $talker, Pack $pack, InitialState $situation, Person $caller, Command $command, Channel $channel): array
     {
         $longest = Person::known('longest', str_repeat('w', $channel->profile()->longestName), 'Wwww'.str_repeat('w', $channel->profile()->longestName - 4), $caller->levels, $caller->tier);
 
@@ -87,11 +87,11 @@ final readonly class Preview
             'the longest name' => self::say($talker, $pack, $situation, $longest, $command, '@'.$longest->login, $channel),
             'offline' => self::say($talker, $pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $channel),
             // Nothing from outside: neither the streaming service nor a look-up answers.
-            'source down' => self::say($talker, $pack, new Situation(rest: $situation->rest, standings: $situation->standings), $caller, $command, '', $channel),
+            'source down' => self::say($talker, $pack, new InitialState(rest: $situation->rest, standings: $situation->standings), $caller, $command, '', $channel),
         ];
     }
 
-    private static function say(Talker $talker, Pack $pack, Situation $situation, Person $caller, Command $command, string $words, Channel $channel): Outcome
+    private static function say(Talker $talker, Pack $pack, InitialState $situation, Person $caller, Command $command, string $words, Channel $channel): Outcome
     {
         return (new Rehearsal($pack, $situation, $channel->seed, $channel->profile(), talker: $talker))
             ->line('preview', $caller, trim("{$command->trigger} $words"), Moment::of(now()));

@@ -16,7 +16,7 @@ final class Expected
     public static function check(Pack $pack, Expectation $expectation, ChatProfile $profile): ExpectationResult
     {
         // What the line found then comes first; what it did not look at then is as the cast has it.
-        $rehearsal = new Rehearsal($pack, new Situation($expectation->given, $expectation->channel), $expectation->seed, $profile, traced: false);
+        $rehearsal = new Rehearsal($pack, new InitialState($expectation->given, $expectation->channel), $expectation->seed, $profile, traced: false);
         // Whoever is not in the cast was somebody of the real chat, and is known by what was kept of them.
         $person = $rehearsal->person($expectation->by) ?? Person::fromRecord($expectation->given[Key::person($expectation->by)->id()] ?? null);
         if ($person === null) {

@@ -22,12 +22,12 @@ final class MemoryFormat
 {
     public const FORMAT = 'silver-parrot-memory';
 
-    /** @return array{Situation, list<Finding>} */
+    /** @return array{InitialState, list<Finding>} */
     public static function read(string $text, Pack $pack): array
     {
         $document = Document::parse($text);
         if (is_array($document)) {
-            return [new Situation, $document];
+            return [new InitialState, $document];
         }
         $document->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings', 'quotes'])->format(self::FORMAT, 'Silver Parrot memory');
         $memory = [];
@@ -39,10 +39,10 @@ final class MemoryFormat
             isset($pack->occasions[Fold::caseless((string) $name)]) ? $memory[Key::occasion((string) $name)->id()] = $value->moment()->iso() : self::unknown($value, (string) $name);
         }
         foreach ($document->has('people') ? $document->at('people')->items(10_000) : [] as $person) {
-            $memory += Situation::recordOf(self::person($person), $pack);
+            $memory += InitialState::recordOf(self::person($person), $pack);
         }
 
-        return [new Situation($memory, self::scalars($document, 'channel'), self::scalars($document, 'readings'), quotes: $document->has('quotes') ? array_map(self::quote(...), $document->at('quotes')->items(10_000)) : []), $document->findings()];
+        return [new InitialState($memory, self::scalars($document, 'channel'), self::scalars($document, 'readings'), quotes: $document->has('quotes') ? array_map(self::quote(...), $document->at('quotes')->items(10_000)) : []), $document->findings()];
     }
 
     /** @return array<string, int> */
@@ -50,7 +50,7 @@ final class MemoryFormat
     {
         $number = static fn (Document $one): int => $one->whole(-Limits::COUNTER, Limits::COUNTER);
         if ($counter->scope === CounterScope::Channel) {
-            return Situation::counterKeys($counter, ['' => $number($value)]);
+            return InitialState::counterKeys($counter, ['' => $number($value)]);
         }
         $numbers = [];
         foreach ($value->each() as $owner => $one) {
@@ -58,7 +58,7 @@ final class MemoryFormat
             $numbers[$counter->scope === CounterScope::Viewer ? 'cast-'.Fold::caseless((string) $owner) : (string) $owner] = $number($one);
         }
 
-        return Situation::counterKeys($counter, $numbers);
+        return InitialState::counterKeys($counter, $numbers);
     }
 
     private static function quote(Document $quote): Quote

@@ -46,14 +46,14 @@ final class Rehearsal
 
     public function __construct(
         private readonly Pack $pack,
-        Situation $situation,
+        InitialState $situation,
         private readonly string $seed,
         private readonly ChatProfile $profile,
         private readonly bool $traced = true,
         Talker $talker = new Talker,
     ) {
         // What memory holds of the cast stays.
-        $this->store = new InMemoryStore($situation->memory, $situation->rest, Situation::ofCast($pack));
+        $this->store = new InMemoryStore($situation->memory, $situation->rest, InitialState::ofCast($pack));
         $this->driver = new Driver($talker, $this->store);
         $this->readings = $situation->readings($this->store->values(...));
         $this->nothing = new PartialView([]);

@@ -27,7 +27,7 @@ final readonly class SaidNow
     /** One thing found in memory may lead to another, and hardly to a third. */
     private const ROUNDS = 4;
 
-    public function __construct(private Pack $pack, private Situation $situation, private ChatProfile $profile, private string $seed, private ResponseCache $prepared = new ResponseCache)
+    public function __construct(private Pack $pack, private InitialState $situation, private ChatProfile $profile, private string $seed, private ResponseCache $prepared = new ResponseCache)
     {
     }
 
@@ -37,7 +37,7 @@ final readonly class SaidNow
      */
     public function to(Person $person, string $words, array $texts, Moment $now): array
     {
-        $store = new InMemoryStore($this->situation->memory, $this->situation->rest, Situation::ofCast($this->pack));
+        $store = new InMemoryStore($this->situation->memory, $this->situation->rest, InitialState::ofCast($this->pack));
         $readings = $this->situation->readings($store->values(...));
         $scene = Invocation::of($person, $words);
         $room = new Room($this->profile, $this->pack->channel->login, $this->pack->parrot);

@@ -42,7 +42,7 @@ final class WholeLettersTest extends TestCase
         'Rehearsal/ChatFile.php' => 'takes an ASCII sign away',
         'Rehearsal/LongestAnswer.php' => 'a name of our own',
         'Rehearsal/RememberedReadings.php' => 'a request’s own name',
-        'Rehearsal/Situation.php' => 'takes a written beginning away',
+        'Rehearsal/InitialState.php' => 'takes a written beginning away',
         'Document/DuplicateKeys.php' => 'cuts at ASCII signs',
         'Response/Vocabulary/Filters/Title.php' => 'takes the first grapheme away',
         'Response/Parsing/Lexer.php' => 'reads ASCII signs, and bytes between them that are put together again',

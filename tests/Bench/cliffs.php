@@ -23,7 +23,6 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 use Tests\Bench\Budget;

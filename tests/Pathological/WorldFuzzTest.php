@@ -14,9 +14,9 @@ use SilverParrot\Checks\Checks;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 use Tests\Core\Response\World;
@@ -44,7 +44,7 @@ final class WorldFuzzTest extends TestCase
             // Any moment that can be written, the ends among them.
             $now = new Moment([-62_135_596_800_000, 253_402_300_799_999, $random->getInt(-62_135_596_800_000, 253_402_300_799_999), $random->getInt(1_700_000_000_000, 1_900_000_000_000)][$random->getInt(0, 3)]);
             $memory = World::situation($pack);
-            $memory = new Situation(['occasion'."\x1F".'leak'."\x1F" => (new Moment($random->getInt(-62_135_596_800_000, 253_402_300_799_999)))->iso()] + $memory->memory, $memory->channel);
+            $memory = new InitialState(['occasion'."\x1F".'leak'."\x1F" => (new Moment($random->getInt(-62_135_596_800_000, 253_402_300_799_999)))->iso()] + $memory->memory, $memory->channel);
             $this->rehearse($pack->withCommand(\SilverParrot\Hearing\Steps\Say::on('!say', $source)->gated(Cooldown::none())), $memory, '!say '.self::TYPED[$random->getInt(0, count(self::TYPED) - 1)], $now, "{$pack->channel->language} {$pack->channel->zone->getName()} {$now->iso()} $source");
         }
         self::assertSame($rounds, $i);
@@ -77,7 +77,7 @@ final class WorldFuzzTest extends TestCase
         self::assertSame($rounds, $i);
     }
 
-    private function rehearse(Pack $pack, Situation $situation, string $line, Moment $at, string $what): void
+    private function rehearse(Pack $pack, InitialState $situation, string $line, Moment $at, string $what): void
     {
         try {
             $rehearsal = new Rehearsal($pack, $situation, 'fuzz', ChatProfile::stream());

@@ -13,8 +13,8 @@ use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Sample;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 use Tests\Core\Response\World;
@@ -30,7 +30,7 @@ final class SamplesTest extends TestCase
                 self::assertSame([], $found, $sample->value);
                 $pack = $names->withCommand($command);
                 foreach (['', ' @odo', ' for tea'] as $words) {
-                    $rehearsal = new Rehearsal($pack, new Situation, '1', ChatProfile::stream());
+                    $rehearsal = new Rehearsal($pack, new InitialState, '1', ChatProfile::stream());
                     $outcome = $rehearsal->line('e', Person::known('1', 'bram', 'Bram', Levels::of(Level::Moderator)), $command->trigger.$words, new Moment(0));
                     self::assertNotSame([], $outcome->texts(), "{$sample->value}$words: {$outcome->failed?->getMessage()}");
                     self::assertDoesNotMatchRegularExpression('/  | [,.]|[\[\]]/', $outcome->texts()[0]);

@@ -65,7 +65,7 @@ final class RehearsalTest extends TestCase
     {
         [$pack] = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'));
         $file = ChatFile::read("+0s Tamsin: !biscuit @quill\n+9s Quill: ahoy\n+99s Tamsin: !biscuit @quill\n");
-        $report = Runner::run(new Rehearsal($pack, (new \SilverParrot\Rehearsal\Situation), '1', ChatProfile::stream()), $file->lines, $file->levels, self::start());
+        $report = Runner::run(new Rehearsal($pack, (new \SilverParrot\Rehearsal\InitialState), '1', ChatProfile::stream()), $file->lines, $file->levels, self::start());
         self::assertSame('unknown-person', $report->heard[0]->outcome->failed?->reason);
         self::assertSame(['Tamsin hands Quill a biscuit. One biscuit so far.'], $report->heard[2]->outcome->texts());
     }

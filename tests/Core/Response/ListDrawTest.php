@@ -16,8 +16,8 @@ use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Value\Moment;
 
 final class ListDrawTest extends TestCase
@@ -159,7 +159,7 @@ final class ListDrawTest extends TestCase
         $texts = array_map(static fn (string $text, int $weight): WeightedText => new WeightedText($text, $weight), array_keys($items), $items);
         $pack = new Pack(World::pack()->channel, commands: [Say::on('!draw', $response)->gated(Cooldown::none())], lists: ['items' => new TextList('items', $texts, $order)], flood: new Flood(0, 0));
 
-        return new Rehearsal($pack, new Situation($memory), $seed, ChatProfile::stream());
+        return new Rehearsal($pack, new InitialState($memory), $seed, ChatProfile::stream());
     }
 
     /** @param  list<string>  $drawn */

@@ -12,8 +12,8 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Key;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Response\Response;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
@@ -115,7 +115,7 @@ final class SixRulesTest extends TestCase
     {
         $pack = World::pack()->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
         $situation = World::situation($pack);
-        $rehearsal = new Rehearsal($pack, new Situation($situation->memory, $situation->channel, $situation->readings, $situation->people, $situation->quotes), '1', ChatProfile::stream());
+        $rehearsal = new Rehearsal($pack, new InitialState($situation->memory, $situation->channel, $situation->readings, $situation->people, $situation->quotes), '1', ChatProfile::stream());
 
         return $rehearsal->line('line '.++$this->lines, $by ?? World::people()[0]->person(), "!say $typed", $this->now(0));
     }

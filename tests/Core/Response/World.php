@@ -25,7 +25,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
-use SilverParrot\Rehearsal\Situation;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Value\Moment;
 
 /**
@@ -71,7 +71,7 @@ final class World
         );
     }
 
-    public static function situation(Pack $pack, bool $odoIsKnown = true): Situation
+    public static function situation(Pack $pack, bool $odoIsKnown = true): InitialState
     {
         $memory = [
             Key::counter('planks')->id() => 3,
@@ -82,12 +82,12 @@ final class World
             Key::counter('sips', Owner::total())->id() => ['n' => 20, 'of' => '2026-11-25'],
             Key::occasion('leak')->id() => '2026-11-15T10:00:00Z',
             Key::occasion('launch')->id() => '2027-05-01T12:00:00Z',
-        ] + Situation::counterKeys($pack->counters['splinters'], ['Planking' => 0, 'Caulking' => 4]);
+        ] + InitialState::counterKeys($pack->counters['splinters'], ['Planking' => 0, 'Caulking' => 4]);
         foreach (self::people($odoIsKnown) as $person) {
-            $memory += Situation::recordOf($person, $pack);
+            $memory += InitialState::recordOf($person, $pack);
         }
 
-        return new Situation($memory, [
+        return new InitialState($memory, [
             'title' => 'Planking the port side', 'category' => 'Planking', 'live' => true, 'started' => '2026-11-25T06:55:00Z', 'viewers' => 61, 'followers' => 12345, 'tags' => "boats\nwood", 'page' => 'https://cove.example/commands',
         ], ['wind.speed' => 12, 'wind.name' => '[caller]'], ['link.odo' => 'https://cove.example/odo', 'followed.odo' => '2024-02-01T10:00:00Z', 'category.odo' => 'Rigging', 'account_made.tamsin' => '2020-11-25T09:00:00Z', 'followed.tamsin' => null, 'subscribed.tamsin' => null], [
             new Quote(1, 'Measure twice, splash once.', 'Wren Halloway', 'Planking', Moment::fromIso('2026-03-01T18:00:00Z')),

@@ -24,9 +24,9 @@ use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Rehearsal\Situation;
 use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Response;
 use SilverParrot\Value\Moment;
@@ -48,7 +48,7 @@ final class WorkTest extends TestCase
             for ($i = 0; $i < $keys; $i++) {
                 $memory[Key::field('pebbles', "p$i")->id()] = $i;
             }
-            $rehearsal = new Rehearsal(new Pack(Pack::blank()->channel, commands: [Say::on('!a', 'x')]), new Situation($memory), '1', ChatProfile::stream(), traced: false);
+            $rehearsal = new Rehearsal(new Pack(Pack::blank()->channel, commands: [Say::on('!a', 'x')]), new InitialState($memory), '1', ChatProfile::stream(), traced: false);
             $rehearsal->line('first', self::tamsin(), 'hello', new Moment(0));
 
             return self::asked(static fn () => $rehearsal->line('second', self::tamsin(), 'hello there', new Moment(1000)));
@@ -62,7 +62,7 @@ final class WorkTest extends TestCase
         foreach (DrawOrder::cases() as $order) {
             $items = array_map(static fn (int $i): WeightedText => new WeightedText("knot $i", 1 + $i % 3), range(1, 10_000));
             $pack = new Pack(Pack::blank()->channel, commands: [Say::on('!a', '[list.knots]')->gated(Cooldown::none())], lists: ['knots' => new TextList('knots', $items, $order)], flood: new Flood(0, 0));
-            $rehearsal = new Rehearsal($pack, new Situation, '1', ChatProfile::stream(), traced: false);
+            $rehearsal = new Rehearsal($pack, new InitialState, '1', ChatProfile::stream(), traced: false);
             $first = $rehearsal->line('first', self::tamsin(), '!a', new Moment(0))->texts();
             $said = [];
             $asked = self::asked(static function () use ($rehearsal, &$said): void {

@@ -21,7 +21,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 
 /** What a rehearsal begins with: a copy of memory, details of the channel, canned results. */
-final readonly class Situation
+final readonly class InitialState
 {
     /**
      * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id
