@@ -13,7 +13,7 @@ use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Pack\Pack;
-use SilverParrot\Rehearsal\HeardAgain;
+use SilverParrot\Rehearsal\LineRerun;
 
 /** Lines of the real chat, heard again: for their why, and for what a draft would have said. */
 final readonly class Rehear
@@ -68,8 +68,8 @@ final readonly class Rehear
         return $air === null ? null : new HeardTwice($line, $by($air), $by($this->assembler->pack($channel)));
     }
 
-    private function again(Channel $channel): HeardAgain
+    private function again(Channel $channel): LineRerun
     {
-        return new HeardAgain($channel->seed, $channel->profile(), new MariaDbStore($this->connection, $channel->id), $channel->details);
+        return new LineRerun($channel->seed, $channel->profile(), new MariaDbStore($this->connection, $channel->id), $channel->details);
     }
 }

@@ -18,7 +18,7 @@ use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
-use SilverParrot\Rehearsal\HeardAgain;
+use SilverParrot\Rehearsal\LineRerun;
 use SilverParrot\Value\Moment;
 use SilverParrot\World as HeardIn;
 use Tests\Core\Response\World;
@@ -36,7 +36,7 @@ final class HeardAgainTest extends TestCase
         // Memory goes on; the cooldown alone would close the gate now.
         (new Driver(new Talker, $store))->hear(new ChatLine('m-2', $line->by, '!mix', $line->at->plusMillis(60_000)), new HeardIn($pack, new CompleteView, $readings, $line->at->plusMillis(60_000), new KeyedChance('7', 'm-2'), ChatProfile::stream()));
 
-        $again = new HeardAgain('7', ChatProfile::stream(), $store, ['title' => 'now']);
+        $again = new LineRerun('7', ChatProfile::stream(), $store, ['title' => 'now']);
         $outcome = $again->by($pack, $line, $carried->memory, $carried->readings, traced: true);
         self::assertSame($carried->outcome->texts(), $outcome->texts());
         self::assertEquals($carried->outcome->changes, $outcome->changes);

@@ -22,7 +22,7 @@ use SilverParrot\World;
  * A line that was heard on the air, heard again as it was: by the same person at the same moment, with what it found then
  * and the same luck. What another pack looks at beyond that is as it is now.
  */
-final readonly class HeardAgain
+final readonly class LineRerun
 {
     private Talker $talker;
 
