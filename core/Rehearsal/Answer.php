@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal;
 
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Trace\Told;
+use SilverParrot\Hearing\Trace\ChangePresenter;
 
 /** An outcome as reports and the command line write it. */
 final class Answer
@@ -17,7 +17,7 @@ final class Answer
             'said' => $outcome->texts(),
             'closed' => $outcome->closed === null ? null : ['gate' => $outcome->closed->gate, 'sentence' => $outcome->closed->reason],
             'failed' => $outcome->failed === null ? null : ['code' => $outcome->failed->reason, 'sentence' => $outcome->failed->getMessage()],
-            'changes' => array_map(Told::change(...), $outcome->authoredChanges()),
+            'changes' => array_map(ChangePresenter::change(...), $outcome->authoredChanges()),
         ];
     }
 }

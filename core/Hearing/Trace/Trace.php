@@ -127,7 +127,7 @@ final class Trace implements SlotTrace
     {
         foreach ($changes as $change) {
             if ($change->isAuthored()) {
-                $this->add(EntryKind::Changed, Told::change($change));
+                $this->add(EntryKind::Changed, ChangePresenter::change($change));
             }
         }
     }

@@ -17,7 +17,7 @@ use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Talker;
-use SilverParrot\Hearing\Trace\Told;
+use SilverParrot\Hearing\Trace\ChangePresenter;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Response\Response;
@@ -74,7 +74,7 @@ final class LanguageTest extends TestCase
         }
         if (isset($case['changes'])) {
             $changes = array_map(static function ($change): string {
-                $told = Told::change($change);
+                $told = ChangePresenter::change($change);
 
                 return "{$told['what']} {$told['scope']} {$told['from']} → {$told['to']}";
             }, $outcome->authoredChanges());

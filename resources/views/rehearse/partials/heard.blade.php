@@ -29,7 +29,7 @@
                     <div class="silence">{{ $one->outcome->closed ? 'closed: '.$one->outcome->closed->reason : ($one->outcome->failed ? 'failed: '.$one->outcome->failed->getMessage() : Illuminate\Support\Str::after(collect($one->outcome->trace?->entries() ?? [])->first(fn ($entry) => in_array($entry->kind->value, ['mistyped', 'no-trigger', 'talker'], true))?->sentence() ?? 'says nothing', 'silent: ')) }}</div>
                 @endif
                 @foreach ($one->outcome->authoredChanges() as $change)
-                    @php($told = SilverParrot\Hearing\Trace\Told::change($change))
+                    @php($told = SilverParrot\Hearing\Trace\ChangePresenter::change($change))
                     <div class="change small">{{ $told['what'] }} <span>({{ $told['scope'] }})</span> {{ $told['from'] === '' ? 'nothing' : $told['from'] }} → {{ $told['to'] === '' ? 'nothing' : $told['to'] }}</div>
                 @endforeach
             </li>

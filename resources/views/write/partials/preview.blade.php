@@ -2,7 +2,7 @@
 @if ($preview->outcome->authoredChanges() !== [])
     <p class="small changes">On the air it would change
         @foreach ($preview->outcome->authoredChanges() as $change)
-            @php($told = SilverParrot\Hearing\Trace\Told::change($change))
+            @php($told = SilverParrot\Hearing\Trace\ChangePresenter::change($change))
             <span>{{ $told['what'] }} ({{ $told['scope'] }}) {{ $told['from'] === '' ? 'nothing' : $told['from'] }} → {{ $told['to'] === '' ? 'nothing' : $told['to'] }}</span>@if (! $loop->last), @endif
         @endforeach
         (nothing is changed here).</p>

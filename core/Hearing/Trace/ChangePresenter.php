@@ -7,7 +7,7 @@ namespace SilverParrot\Hearing\Trace;
 use SilverParrot\Memory\Change;
 
 /** A change of memory in the words of reports: numbers as text, nothing as an empty text. */
-final class Told
+final class ChangePresenter
 {
     /** @return array{what: string, scope: string, from: string, to: string} */
     public static function change(Change $change): array
