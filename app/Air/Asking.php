@@ -7,7 +7,7 @@ namespace App\Air;
 use Amp\TimeoutCancellation;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Lookup\Web;
-use SilverParrot\Memory\Standings;
+use SilverParrot\Memory\Ranking;
 use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
@@ -20,7 +20,7 @@ final class Asking implements Web
 
     private ?TimeoutCancellation $within = null;
 
-    public function __construct(private readonly KnownDetails $details, private readonly Standings $standings)
+    public function __construct(private readonly KnownDetails $details, private readonly Ranking $standings)
     {
     }
 

@@ -15,7 +15,7 @@ use SilverParrot\Hearing\Driver;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\LeaseLost;
-use SilverParrot\Memory\Standings;
+use SilverParrot\Memory\Ranking;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
@@ -82,7 +82,7 @@ final class ChannelOnAir
         public readonly KnownDetails $details,
         private readonly Closure $tell,
         public ChatProfile $profile,
-        private readonly Standings $standings,
+        private readonly Ranking $standings,
     ) {
         $this->troubles = new Troubles;
     }

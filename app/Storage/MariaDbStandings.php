@@ -8,10 +8,10 @@ use App\Storage\Shelves\Balances;
 use App\Storage\Shelves\People;
 use Illuminate\Database\Connection;
 use SilverParrot\Chat\Person;
-use SilverParrot\Memory\Standings;
+use SilverParrot\Memory\Ranking;
 
 /** Found by the database, in the rows of one channel. */
-final readonly class MariaDbStandings implements Standings
+final readonly class MariaDbStandings implements Ranking
 {
     /** Scores that are looked at in one go: more than any ranking shows, for equals and for people who were never seen. */
     private const AT_ONCE = 200;

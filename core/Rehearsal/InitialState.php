@@ -11,7 +11,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Memory\KnownStandings;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Quote;
-use SilverParrot\Memory\Standings;
+use SilverParrot\Memory\Ranking;
 use SilverParrot\Memory\Store;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
@@ -30,9 +30,9 @@ final readonly class InitialState
      * @param  array<string, null|bool|int|string>  $people  details by "followed.tamsin"
      * @param  list<Quote>  $quotes  in the order of their numbers
      * @param  Store|null  $rest  where what is not in $memory is read when it is asked for; null where $memory is all
-     * @param  Standings|null  $standings  null to find them in $memory
+     * @param  Ranking|null  $standings  null to find them in $memory
      */
-    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [], public array $quotes = [], public ?Store $rest = null, public ?Standings $standings = null)
+    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [], public array $quotes = [], public ?Store $rest = null, public ?Ranking $standings = null)
     {
     }
 

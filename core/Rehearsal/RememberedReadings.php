@@ -7,7 +7,7 @@ namespace SilverParrot\Rehearsal;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Quote;
-use SilverParrot\Memory\Standings;
+use SilverParrot\Memory\Ranking;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
@@ -18,7 +18,7 @@ final readonly class RememberedReadings implements Readings
     /**
      * @param  list<Quote>  $quotes  in the order of their numbers
      */
-    public function __construct(private Readings $others, private array $quotes, private Standings $standings)
+    public function __construct(private Readings $others, private array $quotes, private Ranking $standings)
     {
     }
 

@@ -7,7 +7,7 @@ namespace SilverParrot\Memory;
 use SilverParrot\Chat\Person;
 
 /** Who has the most of something: the one question about memory that no key leads to. */
-interface Standings
+interface Ranking
 {
     /**
      * @param  string  $field  the folded id of one that holds whole numbers
