@@ -7,8 +7,8 @@ namespace SilverParrot\Rehearsal;
 use Closure;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Readings;
+use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\KnownStandings;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Memory\Ranking;
@@ -91,7 +91,7 @@ final readonly class InitialState
             }
         }
 
-        return new RememberedReadings(new CannedReadings($results), $this->quotes, $this->standings ?? new KnownStandings($memory ?? fn (): array => $this->memory));
+        return new RememberedReadings(new CannedReadings($results), $this->quotes, $this->standings ?? new FoundRanking($memory ?? fn (): array => $this->memory));
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> */

@@ -22,7 +22,7 @@ use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\EventKey;
-use SilverParrot\Memory\KnownStandings;
+use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Turn;
 use Tests\Air\ChatClient;
@@ -50,7 +50,7 @@ final class SpeakerTest extends TestCase
         parent::setUp();
         $this->harbour = HarbourProcess::startNear(27880);
         $address = new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true);
-        $this->channel = new ChannelOnAir($this->cove->id, 'cove', 0, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $this->cove->id)), new KnownDetails(new Details('127.0.0.1:1'), 'cove'), static fn (): null => null, ChatProfile::stream(), new KnownStandings(static fn (): array => []));
+        $this->channel = new ChannelOnAir($this->cove->id, 'cove', 0, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $this->cove->id)), new KnownDetails(new Details('127.0.0.1:1'), 'cove'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
         $this->speaker = new Speaker(new Outgoing(DB::connection()));
         $this->viewer = ChatClient::join($this->harbour->chat, 'quill', 'cove');
         $this->channel->address = $address;

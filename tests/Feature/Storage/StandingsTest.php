@@ -16,8 +16,8 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
+use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Key;
-use SilverParrot\Memory\KnownStandings;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
@@ -48,7 +48,7 @@ final class StandingsTest extends TestCase
         $told = static fn (array $top): array => array_map(static fn (array $one): string => "{$one[0]->login} {$one[1]}", $top);
         $database = new MariaDbStandings(DB::connection(), $this->cove->id);
         foreach ([1, 5, 20] as $count) {
-            self::assertSame($told((new KnownStandings(static fn (): array => $memory))->top('pebbles', $count)), $told($database->top('pebbles', $count)), (string) $count);
+            self::assertSame($told((new FoundRanking(static fn (): array => $memory))->top('pebbles', $count)), $told($database->top('pebbles', $count)), (string) $count);
         }
         // Whoever has no number any more is in no ranking.
         $best = $database->top('pebbles', 1)[0][0];

@@ -8,7 +8,7 @@ use Closure;
 use SilverParrot\Chat\Person;
 
 /** Found in a memory that is all at hand. */
-final readonly class KnownStandings implements Ranking
+final readonly class FoundRanking implements Ranking
 {
     /** @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, looked at only when somebody asks */
     public function __construct(private Closure $memory)
