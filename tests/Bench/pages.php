@@ -9,7 +9,6 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 use App\Models\User;
 use App\Publish\LookBetween;
-use App\Storage\MariaDbStandings;
 use App\Storage\PackRows;
 use App\Write\FindCommands;
 use App\Write\Findings;

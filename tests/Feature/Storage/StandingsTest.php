@@ -6,7 +6,7 @@ namespace Tests\Feature\Storage;
 
 use App\Publish\Editions;
 use App\Storage\CommandRows;
-use App\Storage\MariaDbStandings;
+use App\Storage\MariaDbRanking;
 use App\Storage\MariaDbStore;
 use App\Storage\MemoryRows;
 use Illuminate\Support\Facades\DB;
@@ -46,7 +46,7 @@ final class StandingsTest extends TestCase
         app(MemoryRows::class)->fill($this->cove, $memory);
         app(MemoryRows::class)->fill($this->harbour($this->person('Pia')), [Key::field('pebbles', 'id_1%')->id() => 9_999] + $memory);
         $told = static fn (array $top): array => array_map(static fn (array $one): string => "{$one[0]->login} {$one[1]}", $top);
-        $database = new MariaDbStandings(DB::connection(), $this->cove->id);
+        $database = new MariaDbRanking(DB::connection(), $this->cove->id);
         foreach ([1, 5, 20] as $count) {
             self::assertSame($told((new FoundRanking(static fn (): array => $memory))->top('pebbles', $count)), $told($database->top('pebbles', $count)), (string) $count);
         }

@@ -11,7 +11,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Ranking;
 
 /** Found by the database, in the rows of one channel. */
-final readonly class MariaDbStandings implements Ranking
+final readonly class MariaDbRanking implements Ranking
 {
     /** Scores that are looked at in one go: more than any ranking shows, for equals and for people who were never seen. */
     private const AT_ONCE = 200;
