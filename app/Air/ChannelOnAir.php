@@ -112,9 +112,9 @@ final class ChannelOnAir
         $this->droppedBefore = $dropped;
     }
 
-    public function standing(): Standing
+    public function standing(): ConnectionState
     {
-        return $this->address === null || $this->chat === null ? Standing::Away : $this->chat->standingIn($this->address->room);
+        return $this->address === null || $this->chat === null ? ConnectionState::Away : $this->chat->standingIn($this->address->room);
     }
 
     public function zone(): DateTimeZone

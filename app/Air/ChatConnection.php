@@ -54,7 +54,7 @@ final class ChatConnection
 
     private bool $ending = false;
 
-    private Standing $refusal = Standing::Away;
+    private ConnectionState $refusal = ConnectionState::Away;
 
     private float $openedAt = 0.0;
 
@@ -100,7 +100,7 @@ final class ChatConnection
     {
         $pause = 0.5;
         while (! $this->ending) {
-            $this->refusal = Standing::Away;
+            $this->refusal = ConnectionState::Away;
             try {
                 $this->socket = $socket = $this->open();
                 $this->writer = new BoundedWriter($socket, self::LONGEST_QUEUE);
@@ -109,14 +109,14 @@ final class ChatConnection
                     $pause = 0.5;
                 }
             } catch (TlsException) {
-                $this->refusal = Standing::NotTrusted;
+                $this->refusal = ConnectionState::NotTrusted;
             } catch (ConnectException|StreamException|DnsException|CancelledException) {
                 // Not there, or gone: the next try says more than this one.
             }
             $this->socket?->close();
             $this->begin();
             if (! $this->ending) {
-                delay($this->refusal === Standing::Away ? $pause * random_int(80, 120) / 100 : self::REFUSED_PAUSE);
+                delay($this->refusal === ConnectionState::Away ? $pause * random_int(80, 120) / 100 : self::REFUSED_PAUSE);
                 $pause = min(self::LONGEST_PAUSE, $pause * 2);
             }
         }
@@ -140,14 +140,14 @@ final class ChatConnection
         }
     }
 
-    public function standingIn(string $name): Standing
+    public function standingIn(string $name): ConnectionState
     {
         $room = $this->rooms[$name] ?? null;
 
         return match (true) {
             $room === null || ! $room->isJoined => $this->refusal,
-            $room->isOperator($this->address->nick) => Standing::Moderator,
-            default => Standing::Connected,
+            $room->isOperator($this->address->nick) => ConnectionState::Moderator,
+            default => ConnectionState::Connected,
         };
     }
 
@@ -229,7 +229,7 @@ final class ChatConnection
                 return (str_contains($ip, ':') ? "[$ip]" : $ip).":{$this->address->port}";
             }
         }
-        $this->refusal = Standing::TooNear;
+        $this->refusal = ConnectionState::TooNear;
         throw new ConnectException('no address outside this network');
     }
 
@@ -258,7 +258,7 @@ final class ChatConnection
                 if ($taken % self::LINES_A_TURN === 0) {
                     delay(0);
                 }
-                if ($this->refusal !== Standing::Away) {
+                if ($this->refusal !== ConnectionState::Away) {
                     return $was;
                 }
             }
@@ -275,7 +275,7 @@ final class ChatConnection
         $this->heardAt = $now / 1e9;
         $mayBeTaken = $this->lines->take($now);
         if ($this->lines->exceeded >= $this->patience->floodedSeconds) {
-            $this->giveUp(Standing::Flooded);
+            $this->giveUp(ConnectionState::Flooded);
         }
         // Whoever answers no PING is thought to be gone: that much there is always room for.
         if (! $mayBeTaken && ! str_starts_with($written, 'PING ')) {
@@ -297,8 +297,8 @@ final class ChatConnection
         match ($line->command) {
             'PING' => $this->send(new IrcLine('PONG', [$line->param(0)])),
             'CAP', 'AUTHENTICATE', '903' => $this->negotiate($line),
-            '904', '905', '906', '908', '464' => $this->giveUp(Standing::NotSignedIn),
-            '433' => $this->giveUp(Standing::NameTaken),
+            '904', '905', '906', '908', '464' => $this->giveUp(ConnectionState::NotSignedIn),
+            '433' => $this->giveUp(ConnectionState::NameTaken),
             '001' => $this->isWelcome = true,
             '353', '366', 'JOIN', 'PART', 'QUIT', 'NICK', 'MODE', 'KICK' => $this->people($line),
             'PRIVMSG', 'NOTICE' => ($this->heard)($line, $this),
@@ -307,7 +307,7 @@ final class ChatConnection
         };
     }
 
-    private function giveUp(Standing $refusal): void
+    private function giveUp(ConnectionState $refusal): void
     {
         $this->refusal = $refusal;
         $this->socket?->close();
@@ -317,7 +317,7 @@ final class ChatConnection
     {
         $answers = $this->negotiation->take($line);
         if ($answers === null) {
-            $this->giveUp(Standing::NotSignedIn);
+            $this->giveUp(ConnectionState::NotSignedIn);
         }
         foreach ($answers ?? [] as $answer) {
             $this->send($answer);

@@ -26,7 +26,7 @@ final readonly class Lease
             // A lease that ends later than any can was written under a clock that was wrong since.
             'UPDATE channels SET lease_epoch = lease_epoch + 1, lease_holder = ?, air_state = ?, lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND
              WHERE id = ? AND (lease_until IS NULL OR lease_until < UTC_TIMESTAMP(3) OR lease_until > UTC_TIMESTAMP(3) + INTERVAL '.(2 * self::SECONDS).' SECOND)',
-            [$this->holder, Standing::Away->value, $channel],
+            [$this->holder, ConnectionState::Away->value, $channel],
         );
         /** @var object{lease_epoch: int}|null $row */
         $row = $taken === 1 ? $this->connection->selectOne('SELECT lease_epoch FROM channels WHERE id = ? AND lease_holder = ?', [$channel, $this->holder]) : null;
@@ -65,6 +65,6 @@ final readonly class Lease
 
     public function leave(int $channel, int $epoch): void
     {
-        $this->connection->update('UPDATE channels SET lease_until = NULL, air_state = ? WHERE id = ? AND lease_holder = ? AND lease_epoch = ?', [Standing::Away->value, $channel, $this->holder, $epoch]);
+        $this->connection->update('UPDATE channels SET lease_until = NULL, air_state = ? WHERE id = ? AND lease_holder = ? AND lease_epoch = ?', [ConnectionState::Away->value, $channel, $this->holder, $epoch]);
     }
 }

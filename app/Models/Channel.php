@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Air\Standing;
+use App\Air\ConnectionState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -29,7 +29,7 @@ use SilverParrot\Value\Moment;
  * @property bool $paused
  * @property list<string> $silenced folded ids of commands
  * @property int $lease_epoch
- * @property Standing $air_state
+ * @property ConnectionState $air_state
  * @property bool $air_knows_people
  * @property int $keep_days of what was heard and said
  * @property array{failed: int, failed_at: string, dropped: int}|null $air_troubles since the talker took the channel
@@ -47,7 +47,7 @@ final class Channel extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime', 'air_state' => Standing::class, 'air_knows_people' => 'boolean', 'air_troubles' => 'array', 'chat_server' => 'array', 'chat_secret' => 'encrypted'];
+    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime', 'air_state' => ConnectionState::class, 'air_knows_people' => 'boolean', 'air_troubles' => 'array', 'chat_server' => 'array', 'chat_secret' => 'encrypted'];
 
     protected $hidden = ['chat_secret'];
 
@@ -76,7 +76,7 @@ final class Channel extends Model
             return 'The talker is not running. “bin/parrot up” starts it.';
         }
 
-        $isThere = $this->air_state === Standing::Connected || $this->air_state === Standing::Moderator;
+        $isThere = $this->air_state === ConnectionState::Connected || $this->air_state === ConnectionState::Moderator;
 
         $waiting = $isThere ? $this->waiting() : 0;
 

@@ -6,8 +6,8 @@ namespace Tests\Air;
 
 use App\Air\ChatAddress;
 use App\Air\ChatConnection;
+use App\Air\ConnectionState;
 use App\Air\SignIn;
-use App\Air\Standing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Wire\IrcLine;
@@ -40,18 +40,18 @@ final class ConnectionTest extends TestCase
         exec('rm -rf -- '.escapeshellarg($this->folder));
     }
 
-    /** @return iterable<string, array{string, int, bool, bool, Standing}> extension, days, signed by itself, is the authority known, what comes of it */
+    /** @return iterable<string, array{string, int, bool, bool, ConnectionState}> extension, days, signed by itself, is the authority known, what comes of it */
     public static function certificates(): iterable
     {
-        yield 'good' => ['good', 30, false, true, Standing::Moderator];
-        yield 'for another name' => ['other', 30, false, true, Standing::NotTrusted];
-        yield 'run out' => ['good', 0, false, true, Standing::NotTrusted];
-        yield 'signed by itself' => ['good', 30, true, true, Standing::NotTrusted];
-        yield 'by an authority that nobody named' => ['good', 30, false, false, Standing::NotTrusted];
+        yield 'good' => ['good', 30, false, true, ConnectionState::Moderator];
+        yield 'for another name' => ['other', 30, false, true, ConnectionState::NotTrusted];
+        yield 'run out' => ['good', 0, false, true, ConnectionState::NotTrusted];
+        yield 'signed by itself' => ['good', 30, true, true, ConnectionState::NotTrusted];
+        yield 'by an authority that nobody named' => ['good', 30, false, false, ConnectionState::NotTrusted];
     }
 
     #[DataProvider('certificates')]
-    public function test_a_server_must_prove_that_it_is_the_one_that_was_named(string $extension, int $days, bool $byItself, bool $isKnown, Standing $expected): void
+    public function test_a_server_must_prove_that_it_is_the_one_that_was_named(string $extension, int $days, bool $byItself, bool $isKnown, ConnectionState $expected): void
     {
         $certificates = new Certificates($this->folder);
         $this->harbour = HarbourProcess::start('--password=oakum', ...$certificates->server($extension, $days, $byItself));
@@ -59,33 +59,33 @@ final class ConnectionTest extends TestCase
         $days > 0 || sleep(2);
         $heard = [];
         $chat = $this->connect(new ChatAddress('localhost', $this->harbour->chat, 'silver_parrot', 'cove', tls: true, signIn: SignIn::Password, secret: 'oakum', isNear: true), $heard, $isKnown ? "{$this->folder}/authority.pem" : '');
-        $this->until(static fn (): bool => self::enter($chat) !== Standing::Away);
+        $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
         self::assertSame($expected, $chat->standingIn('cove'));
-        self::assertSame($expected === Standing::Moderator, $chat->isWelcome());
+        self::assertSame($expected === ConnectionState::Moderator, $chat->isWelcome());
     }
 
-    /** @return iterable<string, array{list<string>, SignIn, string, string, Standing}> the harbour's options, how, account, secret, what comes of it */
+    /** @return iterable<string, array{list<string>, SignIn, string, string, ConnectionState}> the harbour's options, how, account, secret, what comes of it */
     public static function signIns(): iterable
     {
         $accounts = ['--accounts=silver_parrot:tar and oakum'];
-        yield 'account' => [$accounts, SignIn::Account, 'silver_parrot', 'tar and oakum', Standing::Moderator];
-        yield 'account with a long secret, in two parts' => [['--accounts=silver_parrot:'.str_repeat('o', 400)], SignIn::Account, 'silver_parrot', str_repeat('o', 400), Standing::Moderator];
-        yield 'account with a secret that fills its parts' => [['--accounts=silver_parrot:'.str_repeat('o', 300 - 15)], SignIn::Account, 'silver_parrot', str_repeat('o', 300 - 15), Standing::Moderator];
-        yield 'account with a wrong secret' => [$accounts, SignIn::Account, 'silver_parrot', 'tar', Standing::NotSignedIn];
-        yield 'an account where none can be' => [[], SignIn::Account, 'silver_parrot', 'tar', Standing::NotSignedIn];
-        yield 'none where one must be' => [$accounts, SignIn::None, '', '', Standing::NotSignedIn];
-        yield 'password' => [['--password=oakum'], SignIn::Password, '', 'oakum', Standing::Moderator];
-        yield 'wrong password' => [['--password=oakum'], SignIn::Password, '', 'rope', Standing::NotSignedIn];
+        yield 'account' => [$accounts, SignIn::Account, 'silver_parrot', 'tar and oakum', ConnectionState::Moderator];
+        yield 'account with a long secret, in two parts' => [['--accounts=silver_parrot:'.str_repeat('o', 400)], SignIn::Account, 'silver_parrot', str_repeat('o', 400), ConnectionState::Moderator];
+        yield 'account with a secret that fills its parts' => [['--accounts=silver_parrot:'.str_repeat('o', 300 - 15)], SignIn::Account, 'silver_parrot', str_repeat('o', 300 - 15), ConnectionState::Moderator];
+        yield 'account with a wrong secret' => [$accounts, SignIn::Account, 'silver_parrot', 'tar', ConnectionState::NotSignedIn];
+        yield 'an account where none can be' => [[], SignIn::Account, 'silver_parrot', 'tar', ConnectionState::NotSignedIn];
+        yield 'none where one must be' => [$accounts, SignIn::None, '', '', ConnectionState::NotSignedIn];
+        yield 'password' => [['--password=oakum'], SignIn::Password, '', 'oakum', ConnectionState::Moderator];
+        yield 'wrong password' => [['--password=oakum'], SignIn::Password, '', 'rope', ConnectionState::NotSignedIn];
     }
 
     /** @param  list<string>  $options */
     #[DataProvider('signIns')]
-    public function test_it_proves_who_it_is(array $options, SignIn $how, string $account, string $secret, Standing $expected): void
+    public function test_it_proves_who_it_is(array $options, SignIn $how, string $account, string $secret, ConnectionState $expected): void
     {
         $this->harbour = HarbourProcess::start(...$options);
         $heard = [];
         $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', signIn: $how, account: $account, secret: $secret, isNear: true), $heard);
-        $this->until(static fn (): bool => self::enter($chat) !== Standing::Away);
+        $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
         self::assertSame($expected, $chat->standingIn('cove'));
     }
 
@@ -96,8 +96,8 @@ final class ConnectionTest extends TestCase
         $heard = [];
         $taken = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
         $near = $this->connect(new ChatAddress('localhost', $this->harbour->chat, 'second_parrot', 'cove'), $heard);
-        $this->until(static fn (): bool => $taken->standingIn('cove') !== Standing::Away && $near->standingIn('cove') !== Standing::Away);
-        self::assertSame([Standing::NameTaken, Standing::TooNear], [$taken->standingIn('cove'), $near->standingIn('cove')]);
+        $this->until(static fn (): bool => $taken->standingIn('cove') !== ConnectionState::Away && $near->standingIn('cove') !== ConnectionState::Away);
+        self::assertSame([ConnectionState::NameTaken, ConnectionState::TooNear], [$taken->standingIn('cove'), $near->standingIn('cove')]);
         self::assertFalse($other->isGone());
     }
 
@@ -106,8 +106,8 @@ final class ConnectionTest extends TestCase
         $this->harbour = HarbourProcess::start('--moderators=bosun');
         $heard = [];
         $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
-        $this->until(static fn (): bool => self::enter($chat) !== Standing::Away);
-        self::assertSame(Standing::Connected, $chat->standingIn('cove'));
+        $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
+        self::assertSame(ConnectionState::Connected, $chat->standingIn('cove'));
         $chat->say('#cove', 'see https://charts.lantern-cove.example');
         $this->until(static function () use (&$heard): bool {
             return $heard !== [];
@@ -120,7 +120,7 @@ final class ConnectionTest extends TestCase
         $this->harbour = HarbourProcess::start('--moderators=silver_parrot,bosun');
         $heard = [];
         $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
-        $this->until(static fn (): bool => self::enter($chat) === Standing::Moderator);
+        $this->until(static fn (): bool => self::enter($chat) === ConnectionState::Moderator);
         self::assertTrue($chat->knowsPeople());
         $odo = ChatClient::join($this->harbour->chat, 'odo', 'cove');
         $bosun = ChatClient::join($this->harbour->chat, 'bosun', 'cove');
@@ -139,7 +139,7 @@ final class ConnectionTest extends TestCase
         self::assertSame(['At four.'], $bosun->saidBy('silver_parrot'), 'a whisper is for one');
         $this->harbour->post('/troubles', ['kind' => 'drop']);
         $this->until(static fn (): bool => ! $chat->isWelcome());
-        $this->until(static fn (): bool => self::enter($chat) === Standing::Moderator);
+        $this->until(static fn (): bool => self::enter($chat) === ConnectionState::Moderator);
     }
 
     /** @param  list<IrcLine>  $heard */
@@ -153,7 +153,7 @@ final class ConnectionTest extends TestCase
         return $chat;
     }
 
-    private static function enter(ChatConnection $chat): Standing
+    private static function enter(ChatConnection $chat): ConnectionState
     {
         $chat->beIn(['cove']);
 

@@ -6,8 +6,8 @@ namespace Tests\Air;
 
 use App\Air\ChatAddress;
 use App\Air\ChatConnection;
+use App\Air\ConnectionState;
 use App\Air\Patience;
-use App\Air\Standing;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
@@ -174,7 +174,7 @@ final class HostileServerTest extends AirTestCase
         delay(0.1);
         $server->end();
         self::assertTrue($isLeft);
-        self::assertSame(Standing::Away, $chat->standingIn('loud_cove'));
+        self::assertSame(ConnectionState::Away, $chat->standingIn('loud_cove'));
     }
 
     private function server(): HostileServer

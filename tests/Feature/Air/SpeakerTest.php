@@ -7,11 +7,11 @@ namespace Tests\Feature\Air;
 use App\Air\ChannelOnAir;
 use App\Air\ChatAddress;
 use App\Air\ChatConnection;
+use App\Air\ConnectionState;
 use App\Air\Details;
 use App\Air\KnownDetails;
 use App\Air\Outgoing;
 use App\Air\Speaker;
-use App\Air\Standing;
 use App\Storage\MariaDbStore;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
@@ -86,7 +86,7 @@ final class SpeakerTest extends TestCase
     {
         $this->enter();
         $this->channel->isBehind = false;
-        $this->channel->hadSaid(array_fill(0, ($this->channel->standing() === Standing::Moderator ? ChatProfile::stream()->oftenForModerators : ChatProfile::stream()->often) - 3, 1_000));
+        $this->channel->hadSaid(array_fill(0, ($this->channel->standing() === ConnectionState::Moderator ? ChatProfile::stream()->oftenForModerators : ChatProfile::stream()->often) - 3, 1_000));
         foreach (['one', 'two', 'three', 'four', 'five'] as $text) {
             $this->answer($text);
         }
@@ -160,10 +160,10 @@ final class SpeakerTest extends TestCase
         self::assertNotNull($address);
         $chat = $this->channel->chat = new ChatConnection($address, static fn (): null => null);
         async(static fn () => $chat->stay());
-        for ($tries = 0; $tries < 500 && $this->channel->standing() === Standing::Away; $tries++) {
+        for ($tries = 0; $tries < 500 && $this->channel->standing() === ConnectionState::Away; $tries++) {
             $chat->beIn(['cove']);
             delay(0.02);
         }
-        self::assertNotSame(Standing::Away, $this->channel->standing());
+        self::assertNotSame(ConnectionState::Away, $this->channel->standing());
     }
 }

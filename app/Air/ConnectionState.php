@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Air;
 
 /** How the talker stands in a chat. */
-enum Standing: string
+enum ConnectionState: string
 {
     /** Not there; it tries again by itself. */
     case Away = 'away';
