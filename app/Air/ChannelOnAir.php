@@ -133,7 +133,7 @@ final class ChannelOnAir
             return [];
         }
         $world = new World($this->pack, new CompleteView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
-        $carried = $this->driver->hear($line, $world, new Asking($this->details, $this->standings));
+        $carried = $this->driver->hear($line, $world, new LiveReadings($this->details, $this->standings));
         if ($carried->outcome instanceof LeaseLost) {
             return null;
         }

@@ -14,7 +14,7 @@ use SilverParrot\Value\Value;
 use function Amp\async;
 
 /** The outside for one line: whatever it asks must come within one deadline. Other lines go on meanwhile. */
-final class Asking implements Web
+final class LiveReadings implements Web
 {
     private const SECONDS = 3.0;
 
