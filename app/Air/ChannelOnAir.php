@@ -79,7 +79,7 @@ final class ChannelOnAir
         public readonly int $epoch,
         private readonly string $seed,
         private readonly Driver $driver,
-        public readonly KnownDetails $details,
+        public readonly CachedDetails $details,
         private readonly Closure $tell,
         public ChatProfile $profile,
         private readonly Ranking $standings,

@@ -70,7 +70,7 @@ final readonly class Holding
 
             return $channel !== null && $this->speaker->takes($channel, $sayings);
         });
-        $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new KnownDetails($this->settings->details, $row->login), $this->tell, $row->profile(), new MariaDbRanking($this->connection, $row->id));
+        $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new CachedDetails($this->settings->details, $row->login), $this->tell, $row->profile(), new MariaDbRanking($this->connection, $row->id));
         $channel->hadSaid($this->outgoing->agesOfHanded($row->id, $channel->profile->windowSeconds));
         $this->onAir->add($channel);
 

@@ -20,7 +20,7 @@ final class LiveReadings implements Web
 
     private ?TimeoutCancellation $within = null;
 
-    public function __construct(private readonly KnownDetails $details, private readonly Ranking $standings)
+    public function __construct(private readonly CachedDetails $details, private readonly Ranking $standings)
     {
     }
 

@@ -9,7 +9,6 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 use App\Air\ChannelOnAir;
 use App\Air\Details;
-use App\Air\KnownDetails;
 use App\Air\Log;
 use App\Air\Tallies;
 use App\Storage\MariaDbStore;

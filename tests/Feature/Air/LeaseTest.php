@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Air;
 
+use App\Air\CachedDetails;
 use App\Air\ChannelOnAir;
 use App\Air\Details;
-use App\Air\KnownDetails;
 use App\Air\Lease;
 use App\Air\Outgoing;
 use App\Air\Tallies;
@@ -80,7 +80,7 @@ final class LeaseTest extends TestCase
 
     private function onAir(int $channel, int $epoch): ChannelOnAir
     {
-        return new ChannelOnAir($channel, 'x', $epoch, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $channel)), new KnownDetails(new Details('127.0.0.1:1'), 'x'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
+        return new ChannelOnAir($channel, 'x', $epoch, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $channel)), new CachedDetails(new Details('127.0.0.1:1'), 'x'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
     }
 
     public function test_whoever_is_frozen_while_holding_a_row_lets_go_of_it_after_a_while(): void
@@ -155,7 +155,7 @@ final class LeaseTest extends TestCase
     public function test_who_was_seen_is_tallied_in_one_turn(): void
     {
         $store = new MariaDbStore(DB::connection(), $this->cove->id, 0);
-        $channel = new ChannelOnAir($this->cove->id, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new KnownDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
+        $channel = new ChannelOnAir($this->cove->id, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
         $quill = Person::known('account:quill', 'quill', 'Quill', Levels::of());
         foreach ([0, 1000, 2000] as $i => $millis) {
             $channel->hear(new ChatLine("k$i", $quill, 'hello', new Moment(1_795_597_200_000 + $millis)));

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Air;
 
+use App\Air\CachedDetails;
 use App\Air\ChannelOnAir;
 use App\Air\Details;
-use App\Air\KnownDetails;
 use App\Air\Log;
 use App\Models\Channel;
 use App\Publish\Editions;
@@ -32,7 +32,7 @@ final class OnAir
 
     public static function of(Channel $channel): self
     {
-        $air = new ChannelOnAir($channel->id, $channel->login, 0, $channel->seed, new Driver(new Talker, new MariaDbStore(DB::connection(), $channel->id)), new KnownDetails(new Details('127.0.0.1:1'), $channel->login), static fn (): null => null, $channel->profile(), new MariaDbRanking(DB::connection(), $channel->id));
+        $air = new ChannelOnAir($channel->id, $channel->login, 0, $channel->seed, new Driver(new Talker, new MariaDbStore(DB::connection(), $channel->id)), new CachedDetails(new Details('127.0.0.1:1'), $channel->login), static fn (): null => null, $channel->profile(), new MariaDbRanking(DB::connection(), $channel->id));
         $air->pack = app(Editions::class)->onAir($channel->refresh());
         $air->edition = (int) $channel->edition_on_air;
 

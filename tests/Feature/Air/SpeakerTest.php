@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Air;
 
+use App\Air\CachedDetails;
 use App\Air\ChannelOnAir;
 use App\Air\ChatAddress;
 use App\Air\ChatConnection;
 use App\Air\ConnectionState;
 use App\Air\Details;
-use App\Air\KnownDetails;
 use App\Air\Outgoing;
 use App\Air\Speaker;
 use App\Storage\MariaDbStore;
@@ -50,7 +50,7 @@ final class SpeakerTest extends TestCase
         parent::setUp();
         $this->harbour = HarbourProcess::startNear(27880);
         $address = new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true);
-        $this->channel = new ChannelOnAir($this->cove->id, 'cove', 0, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $this->cove->id)), new KnownDetails(new Details('127.0.0.1:1'), 'cove'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
+        $this->channel = new ChannelOnAir($this->cove->id, 'cove', 0, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $this->cove->id)), new CachedDetails(new Details('127.0.0.1:1'), 'cove'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
         $this->speaker = new Speaker(new Outgoing(DB::connection()));
         $this->viewer = ChatClient::join($this->harbour->chat, 'quill', 'cove');
         $this->channel->address = $address;

@@ -14,7 +14,7 @@ use SilverParrot\Value\Value;
 use function Amp\async;
 
 /** What the service has said of a channel and its people, kept for a while and then asked anew. */
-final class KnownDetails implements Readings
+final class CachedDetails implements Readings
 {
     private const CHANNEL_SECONDS = 30.0;
 
