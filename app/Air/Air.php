@@ -145,7 +145,7 @@ final class Air
         });
     }
 
-    private function tell(ChannelOnAir $channel, HeardLine $line): void
+    private function tell(ChannelOnAir $channel, LogEntry $line): void
     {
         $this->streams->publish($channel->id, $line->number, $line->outcome === '' ? 'line' : 'outcome', $line->told($channel->zone()));
     }

@@ -64,7 +64,7 @@ final class ChannelOnAir
     /** Lines that its connection had dropped when they were counted last. */
     private int $droppedBefore = 0;
 
-    /** @var array<int, HeardLine> what the log has not written yet, by number */
+    /** @var array<int, LogEntry> what the log has not written yet, by number */
     public array $unwritten = [];
 
     /** @var array<string, null|bool|int|string> what the channel's row holds of the service's details, as far as it is known */
@@ -72,7 +72,7 @@ final class ChannelOnAir
 
     private int $logged = 0;
 
-    /** @param  Closure(self, HeardLine): void  $tell  whoever reads along */
+    /** @param  Closure(self, LogEntry): void  $tell  whoever reads along */
     public function __construct(
         public readonly int $id,
         public readonly string $login,
@@ -128,7 +128,7 @@ final class ChannelOnAir
         $this->seen[$line->by->id] = $line;
         $this->first[$line->by->id] ??= $line->at;
         $this->lines[$line->by->id] = ($this->lines[$line->by->id] ?? 0) + 1;
-        $logged = $this->log(HeardLine::HEARD, $line->key, $line->by, $line->text, $line->at);
+        $logged = $this->log(LogEntry::HEARD, $line->key, $line->by, $line->text, $line->at);
         if ($this->paused || $this->pack === null) {
             return [];
         }
@@ -158,9 +158,9 @@ final class ChannelOnAir
         return $this->epoch * self::LINES_AN_EPOCH + ++$this->tallies;
     }
 
-    public function log(string $kind, string $key, Person $by, string $text, Moment $at): HeardLine
+    public function log(string $kind, string $key, Person $by, string $text, Moment $at): LogEntry
     {
-        $line = new HeardLine($this->epoch * self::LINES_AN_EPOCH + ++$this->logged, $kind, $at, $key, $by, $text, $this->edition);
+        $line = new LogEntry($this->epoch * self::LINES_AN_EPOCH + ++$this->logged, $kind, $at, $key, $by, $text, $this->edition);
         if (count($this->unwritten) < Capacity::LOG_WAITING) {
             $this->unwritten[$line->number] = $line;
         }

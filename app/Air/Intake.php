@@ -39,7 +39,7 @@ final class Intake
     private static function noted(ChannelOnAir $channel, IrcLine $line): void
     {
         if (! str_contains($line->prefix, '!')) {
-            $channel->log(HeardLine::NOTICE, '', Person::unknown(Inbound::text($line->nick(), Limits::NAME)), Inbound::text($line->param(1), Limits::LINE), Moment::of(now()));
+            $channel->log(LogEntry::NOTICE, '', Person::unknown(Inbound::text($line->nick(), Limits::NAME)), Inbound::text($line->param(1), Limits::LINE), Moment::of(now()));
         }
     }
 

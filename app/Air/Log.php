@@ -18,11 +18,11 @@ final readonly class Log
     {
     }
 
-    /** @param  array<int, HeardLine>  $lines */
+    /** @param  array<int, LogEntry>  $lines */
     public function keep(int $channel, array $lines): void
     {
         foreach (array_chunk($lines, self::AT_ONCE) as $chunk) {
-            $rows = array_map(static fn (HeardLine $line): array => [$channel, ...$line->row()], $chunk);
+            $rows = array_map(static fn (LogEntry $line): array => [$channel, ...$line->row()], $chunk);
             $marks = implode(',', array_fill(0, count($rows), '('.implode(',', array_fill(0, count($rows[0]), '?')).')'));
             // A line that waited for the outside comes a second time, with what it found.
             $this->connection->insert(
@@ -32,24 +32,24 @@ final readonly class Log
         }
     }
 
-    /** @return list<HeardLine> the last ones after a number, oldest first */
+    /** @return list<LogEntry> the last ones after a number, oldest first */
     public function last(int $channel, int $most, int $after = 0): array
     {
         return $this->lines('channel_id = ? AND number > ?', [$channel, $after], $most);
     }
 
-    /** @return list<HeardLine> the last ones that people wrote, oldest first */
+    /** @return list<LogEntry> the last ones that people wrote, oldest first */
     public function lastHeard(int $channel, int $most): array
     {
-        return $this->lines('channel_id = ? AND kind = ?', [$channel, HeardLine::HEARD], $most);
+        return $this->lines('channel_id = ? AND kind = ?', [$channel, LogEntry::HEARD], $most);
     }
 
-    public function line(int $channel, int $number): ?HeardLine
+    public function line(int $channel, int $number): ?LogEntry
     {
         return $this->lines('channel_id = ? AND number = ?', [$channel, $number], 1)[0] ?? null;
     }
 
-    /** @return list<HeardLine> the last ones with all of these words in their text or in the name of who wrote them, oldest first */
+    /** @return list<LogEntry> the last ones with all of these words in their text or in the name of who wrote them, oldest first */
     public function find(int $channel, string $words, int $most): array
     {
         $where = 'channel_id = ?';
@@ -65,13 +65,13 @@ final readonly class Log
 
     /**
      * @param  list<int|string>  $bindings
-     * @return list<HeardLine>
+     * @return list<LogEntry>
      */
     private function lines(string $where, array $bindings, int $most): array
     {
         /** @var list<object{number: int, at: string, kind: string, event_key: string, text: string, person: string, edition: int, outcome: string, memory: string, readings: string}> $rows */
         $rows = $this->connection->select('SELECT '.self::COLUMNS." FROM heard_lines WHERE $where ORDER BY number DESC LIMIT ".$most, $bindings);
 
-        return array_map(HeardLine::fromRow(...), array_reverse($rows));
+        return array_map(LogEntry::fromRow(...), array_reverse($rows));
     }
 }

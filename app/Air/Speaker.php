@@ -77,14 +77,14 @@ final readonly class Speaker
     private function drop(ChannelOnAir $channel, int $number, Saying $saying, Moment $now): void
     {
         $this->outgoing->giveUp($channel->id, $number, 'dropped');
-        $channel->logSaying(HeardLine::DROPPED, $saying, $now);
+        $channel->logSaying(LogEntry::DROPPED, $saying, $now);
     }
 
     private static function say(ChannelOnAir $channel, Saying $saying, Moment $now): void
     {
         $channel->chat?->say((string) self::target($saying, $channel->address), $saying->text, $saying->place === Place::Reply ? $saying->answerTo : '');
         $channel->hasSaid();
-        $channel->logSaying(HeardLine::SAID, $saying, $now);
+        $channel->logSaying(LogEntry::SAID, $saying, $now);
     }
 
     private static function canSay(ChannelOnAir $channel): bool

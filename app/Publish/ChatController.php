@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Publish;
 
-use App\Air\HeardLine;
 use App\Air\Log;
+use App\Air\LogEntry;
 use App\Air\Streams\Grant;
 use App\Air\Streams\Token;
 use App\Models\Channel;
@@ -49,7 +49,7 @@ final readonly class ChatController
     {
         $zone = new \DateTimeZone($channel->zone);
 
-        return response()->json(array_map(static fn (HeardLine $line): array => $line->told($zone), $this->log->last($channel->id, self::SHOWN, $request->integer('after'))));
+        return response()->json(array_map(static fn (LogEntry $line): array => $line->told($zone), $this->log->last($channel->id, self::SHOWN, $request->integer('after'))));
     }
 
     /** Where this person may read along for now. */
@@ -113,9 +113,9 @@ final readonly class ChatController
     }
 
     /** @return array<string, mixed> */
-    private static function why(Channel $channel, HeardLine $line, Rehear $rehear, Assembler $assembler): array
+    private static function why(Channel $channel, LogEntry $line, Rehear $rehear, Assembler $assembler): array
     {
-        $heard = $line->kind === HeardLine::HEARD ? $rehear->why($channel, $line) : null;
+        $heard = $line->kind === LogEntry::HEARD ? $rehear->why($channel, $line) : null;
         $trigger = $heard === null ? null : TriggerMatch::in($assembler->pack($channel), $line->text)?->command->trigger;
 
         return [

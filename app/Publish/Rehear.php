@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Publish;
 
-use App\Air\HeardLine;
 use App\Air\Log;
+use App\Air\LogEntry;
 use App\Models\Channel;
 use App\Models\Edition;
 use App\Storage\Assembler;
@@ -26,7 +26,7 @@ final readonly class Rehear
     }
 
     /** Why it was answered as it was; null where its edition is not kept any more. */
-    public function why(Channel $channel, HeardLine $line): ?Outcome
+    public function why(Channel $channel, LogEntry $line): ?Outcome
     {
         /** @var Edition|null $edition */
         $edition = $channel->editions()->where('number', $line->edition)->first();
@@ -59,7 +59,7 @@ final readonly class Rehear
         return [count($lines), $different];
     }
 
-    public function twice(Channel $channel, HeardLine $line): ?HeardTwice
+    public function twice(Channel $channel, LogEntry $line): ?HeardTwice
     {
         $air = $this->editions->onAir($channel);
         $again = $this->again($channel);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
-use App\Air\HeardLine;
 use App\Air\Log;
+use App\Air\LogEntry;
 use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MemoryRows;
@@ -72,7 +72,7 @@ final readonly class TryChat
         ));
     }
 
-    private function rehearsal(Channel $channel, Pack $pack, InitialState $situation, TryState $state, ?HeardLine $from, bool $traced): Rehearsal
+    private function rehearsal(Channel $channel, Pack $pack, InitialState $situation, TryState $state, ?LogEntry $from, bool $traced): Rehearsal
     {
         $rehearsal = new Rehearsal($pack, $situation, $state->seed, $channel->profile(), $traced);
         if ($from !== null) {
@@ -83,12 +83,12 @@ final readonly class TryChat
     }
 
     /** The line on the air that the chat begins with, as long as it is remembered. */
-    private function from(Channel $channel, TryState $state): ?HeardLine
+    private function from(Channel $channel, TryState $state): ?LogEntry
     {
         return $state->from === 0 ? null : $this->log->line($channel->id, $state->from);
     }
 
-    private function situation(Channel $channel, ?HeardLine $from): InitialState
+    private function situation(Channel $channel, ?LogEntry $from): InitialState
     {
         $now = $this->memory->copy($channel);
 
@@ -96,7 +96,7 @@ final readonly class TryChat
     }
 
     /** @return list<TimedLine> */
-    private static function lines(TryState $state, ?HeardLine $from): array
+    private static function lines(TryState $state, ?LogEntry $from): array
     {
         $first = $state->lines[0] ?? null;
 
@@ -104,7 +104,7 @@ final readonly class TryChat
     }
 
     /** @return list<CastMember> with whoever came over from the real chat */
-    private static function cast(Pack $pack, ?HeardLine $from): array
+    private static function cast(Pack $pack, ?LogEntry $from): array
     {
         $others = array_values(array_filter($pack->cast, static fn (CastMember $member): bool => $from === null || $member->login !== $from->by->login));
 

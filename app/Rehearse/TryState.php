@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
-use App\Air\HeardLine;
+use App\Air\LogEntry;
 use Illuminate\Http\Request;
 use SilverParrot\Rehearsal\TimedLine;
 use SilverParrot\Source\Limits;
@@ -35,7 +35,7 @@ final readonly class TryState
     }
 
     /** Begins with a line that was heard on the air, as it was heard. */
-    public static function takenFrom(HeardLine $line, string $seed): self
+    public static function takenFrom(LogEntry $line, string $seed): self
     {
         return new self($line->at, 0, [new TimedLine(0, $line->by->login, $line->text, $line->key)], $seed, $line->by->login, $line->number);
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Publish;
 
-use App\Air\HeardLine;
 use App\Air\Log;
+use App\Air\LogEntry;
 use App\Air\Streams\Token;
 use App\Models\LoggedLine;
 use App\Models\Role;
@@ -163,7 +163,7 @@ final class ChatTest extends TestCase
         self::assertNotNull($log->line($this->cove->id, $old), 'as long as the channel says');
         $this->cove->update(['keep_days' => 30]);
         $forget();
-        self::assertSame(['new'], array_map(static fn (HeardLine $line): string => $line->text, $log->last($this->cove->id, 10)));
+        self::assertSame(['new'], array_map(static fn (LogEntry $line): string => $line->text, $log->last($this->cove->id, 10)));
     }
 
     /** What the air queued in answer to the last line. */

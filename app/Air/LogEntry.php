@@ -14,7 +14,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /** One line of the log: heard, said, or told by the chat server. What it found is kept, so that it can be heard again. */
-final class HeardLine
+final class LogEntry
 {
     public const HEARD = 'heard';
 
