@@ -41,7 +41,7 @@ final class Air
 
     private readonly Chats $chats;
 
-    private readonly Outgoing $outgoing;
+    private readonly OutgoingQueue $outgoing;
 
     private readonly Log $log;
 
@@ -57,7 +57,7 @@ final class Air
     {
         $lease = new Lease($connection, gethostname().'/'.getmypid().'/'.bin2hex(random_bytes(4)));
         $this->onAir = new OnAirNow;
-        $this->outgoing = new Outgoing($connection);
+        $this->outgoing = new OutgoingQueue($connection);
         $this->log = new Log($connection);
         $this->streams = new Streams($connection, $settings->key, $settings->proxies);
         $this->containment = new Containment($connection);

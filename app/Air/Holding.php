@@ -19,7 +19,7 @@ final readonly class Holding
     private Talker $talker;
 
     /** @param  Closure(ChannelOnAir, LogEntry): void  $tell  whoever reads along */
-    public function __construct(private Connection $connection, private Editions $editions, private AirSettings $settings, private Lease $lease, private Outgoing $outgoing, private Speaker $speaker, private Containment $containment, private OnAirNow $onAir, private Closure $tell)
+    public function __construct(private Connection $connection, private Editions $editions, private AirSettings $settings, private Lease $lease, private OutgoingQueue $outgoing, private Speaker $speaker, private Containment $containment, private OnAirNow $onAir, private Closure $tell)
     {
         $this->talker = new Talker;
     }

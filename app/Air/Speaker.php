@@ -15,7 +15,7 @@ use SilverParrot\Value\Moment;
  */
 final readonly class Speaker
 {
-    public function __construct(private Outgoing $outgoing)
+    public function __construct(private OutgoingQueue $outgoing)
     {
     }
 

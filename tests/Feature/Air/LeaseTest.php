@@ -8,7 +8,7 @@ use App\Air\CachedDetails;
 use App\Air\ChannelOnAir;
 use App\Air\Details;
 use App\Air\Lease;
-use App\Air\Outgoing;
+use App\Air\OutgoingQueue;
 use App\Air\Tallies;
 use App\Models\HandedSaying;
 use App\Models\TakenEvent;
@@ -66,7 +66,7 @@ final class LeaseTest extends TestCase
         DB::table('channels')->where('id', $lost)->update(['lease_epoch' => 9]);
         DB::enableQueryLog();
         self::assertSame([$lost], $lease->renew($channels));
-        self::assertSame([], (new Outgoing(DB::connection()))->waiting(array_keys($channels)));
+        self::assertSame([], (new OutgoingQueue(DB::connection()))->waiting(array_keys($channels)));
         self::assertCount(3, DB::getQueryLog(), 'the leases, those that are ours, and what is queued');
         DB::flushQueryLog();
         unset($channels[$lost]);
@@ -75,7 +75,7 @@ final class LeaseTest extends TestCase
         DB::disableQueryLog();
         self::assertSame(11, DB::table('channels')->whereIn('id', array_keys($channels))->where('lease_until', '>', DB::raw('UTC_TIMESTAMP(3)'))->count());
         $this->say('queued', 'ahoy');
-        self::assertSame([$this->cove->id], (new Outgoing(DB::connection()))->waiting([...array_keys($channels), $this->cove->id]));
+        self::assertSame([$this->cove->id], (new OutgoingQueue(DB::connection()))->waiting([...array_keys($channels), $this->cove->id]));
     }
 
     private function onAir(int $channel, int $epoch): ChannelOnAir
@@ -118,7 +118,7 @@ final class LeaseTest extends TestCase
     {
         $epoch = (int) (new Lease(DB::connection(), 'first'))->take($this->cove->id);
         $this->say('e1', 'ahoy');
-        $outgoing = new Outgoing(DB::connection());
+        $outgoing = new OutgoingQueue(DB::connection());
         $queued = $outgoing->queued($this->cove->id);
         self::assertEquals(['ahoy'], array_values(array_map(static fn (Saying $one): string => $one->text, $queued)));
         $number = array_key_first($queued);
@@ -134,7 +134,7 @@ final class LeaseTest extends TestCase
         $this->say('old', 'too late');
         DB::table('outgoing')->update(['queued_at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 21 SECOND')]);
         $this->say('new', 'in time');
-        self::assertSame(['in time'], array_values(array_map(static fn (Saying $one): string => $one->text, (new Outgoing(DB::connection()))->queued($this->cove->id))));
+        self::assertSame(['in time'], array_values(array_map(static fn (Saying $one): string => $one->text, (new OutgoingQueue(DB::connection()))->queued($this->cove->id))));
         self::assertSame('stale', DB::table('outgoing')->where('event_key', 'old')->value('state'));
     }
 

@@ -10,7 +10,7 @@ use App\Air\ChatAddress;
 use App\Air\ChatConnection;
 use App\Air\ConnectionState;
 use App\Air\Details;
-use App\Air\Outgoing;
+use App\Air\OutgoingQueue;
 use App\Air\Speaker;
 use App\Storage\MariaDbStore;
 use Illuminate\Support\Facades\DB;
@@ -51,7 +51,7 @@ final class SpeakerTest extends TestCase
         $this->harbour = HarbourProcess::startNear(27880);
         $address = new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true);
         $this->channel = new ChannelOnAir($this->cove->id, 'cove', 0, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $this->cove->id)), new CachedDetails(new Details('127.0.0.1:1'), 'cove'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
-        $this->speaker = new Speaker(new Outgoing(DB::connection()));
+        $this->speaker = new Speaker(new OutgoingQueue(DB::connection()));
         $this->viewer = ChatClient::join($this->harbour->chat, 'quill', 'cove');
         $this->channel->address = $address;
     }

@@ -10,7 +10,7 @@ use SilverParrot\Chat\Saying;
 use SilverParrot\Chat\Voice;
 
 /** Sayings between the commit and the chat: each is said at most once, and not at all when it is too late. */
-final readonly class Outgoing
+final readonly class OutgoingQueue
 {
     /** After a crash, an answer older than this would surprise more than it helps. */
     private const FRESH_SECONDS = 20;
