@@ -31,7 +31,7 @@ final readonly class ChatController
     {
     }
 
-    public function index(Request $request, Channel $channel, Rehear $rehear, Assembler $assembler): View
+    public function index(Request $request, Channel $channel, LineReruns $rehear, Assembler $assembler): View
     {
         $chosen = $request->integer('line') > 0 ? $this->log->line($channel->id, $request->integer('line')) : null;
 
@@ -63,7 +63,7 @@ final readonly class ChatController
         return rtrim($config->string('air.stream_url'), '/') ?: 'http://'.$request->getHost().':'.$config->integer('air.stream_port');
     }
 
-    public function show(Channel $channel, int $number, Rehear $rehear, Assembler $assembler): View|Response
+    public function show(Channel $channel, int $number, LineReruns $rehear, Assembler $assembler): View|Response
     {
         $line = $this->log->line($channel->id, $number);
 
@@ -72,7 +72,7 @@ final readonly class ChatController
     }
 
     /** Both whys of a line that a draft would answer differently. */
-    public function twice(Channel $channel, int $number, Rehear $rehear): View|Response
+    public function twice(Channel $channel, int $number, LineReruns $rehear): View|Response
     {
         $line = $this->log->line($channel->id, $number);
         $twice = $line === null ? null : $rehear->twice($channel, $line);
@@ -113,7 +113,7 @@ final readonly class ChatController
     }
 
     /** @return array<string, mixed> */
-    private static function why(Channel $channel, LogEntry $line, Rehear $rehear, Assembler $assembler): array
+    private static function why(Channel $channel, LogEntry $line, LineReruns $rehear, Assembler $assembler): array
     {
         $heard = $line->kind === LogEntry::HEARD ? $rehear->why($channel, $line) : null;
         $trigger = $heard === null ? null : TriggerMatch::in($assembler->pack($channel), $line->text)?->command->trigger;

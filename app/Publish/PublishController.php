@@ -31,7 +31,7 @@ final readonly class PublishController
     }
 
     /** The last lines of the real chat through the draft: a part of the page that fills in by itself. */
-    public function differently(Channel $channel, Assembler $assembler, Rehear $rehear): View
+    public function differently(Channel $channel, Assembler $assembler, LineReruns $rehear): View
     {
         [$looked, $different] = $rehear->differently($channel, $assembler->pack($channel));
 

@@ -16,7 +16,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\LineRerun;
 
 /** Lines of the real chat, heard again: for their why, and for what a draft would have said. */
-final readonly class Rehear
+final readonly class LineReruns
 {
     /** How many of the last lines go through draft and air before publishing. */
     public const LINES = 300;
