@@ -17,7 +17,7 @@ final readonly class LookBetween
     {
     }
 
-    public function at(Channel $channel): Between
+    public function at(Channel $channel): PublishPreview
     {
         // Read once: somebody may save or drop a command meanwhile, and no finding is to stand under another's name.
         $commands = $this->assembler->commands($channel);
@@ -25,6 +25,6 @@ final readonly class LookBetween
         $air = $this->editions->onAir($channel, asPublished: true);
         [$broken, $expectations, $left] = $this->holdings->broken($channel, $draft, PackFormat::write($draft));
 
-        return new Between($draft, $air, $this->findings->in($channel, $draft->withCommands([]), $commands), $broken, $expectations, $left, Differences::between($air, $draft));
+        return new PublishPreview($draft, $air, $this->findings->in($channel, $draft->withCommands([]), $commands), $broken, $expectations, $left, Differences::between($air, $draft));
     }
 }

@@ -12,7 +12,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\ExpectationResult;
 
 /** What stands between the draft and the air. */
-final readonly class Between
+final readonly class PublishPreview
 {
     /**
      * @param  FindingsOfPack  $findings  of the draft
