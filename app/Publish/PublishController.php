@@ -20,7 +20,7 @@ final readonly class PublishController
     {
     }
 
-    public function index(Channel $channel, LookBetween $look): View
+    public function index(Channel $channel, PublishPreviews $look): View
     {
         return view('publish.page', [
             'channel' => $channel,
