@@ -13,7 +13,7 @@ use SilverParrot\Format\PackFormat;
 /** Looks at what stands between the draft and the air. What takes long is kept, and done some at a time. */
 final readonly class PublishPreviews
 {
-    public function __construct(private Assembler $assembler, private Editions $editions, private Findings $findings, private KeptHoldings $holdings)
+    public function __construct(private Assembler $assembler, private Editions $editions, private Findings $findings, private KeptExpectationResults $holdings)
     {
     }
 

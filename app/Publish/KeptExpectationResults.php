@@ -12,7 +12,7 @@ use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
 
 /** Which expectations of a draft no longer hold, kept for as long as the draft stays as it is, and looked at some at a time. */
-final readonly class KeptHoldings
+final readonly class KeptExpectationResults
 {
     /** Expectations that are looked at in one go. */
     public const AT_ONCE = 200;
