@@ -21,7 +21,7 @@ final readonly class MemoryController
     {
     }
 
-    public function index(Channel $channel, Remembered $remembered, Handing $handing): View
+    public function index(Channel $channel, MemoryOverview $remembered, Handing $handing): View
     {
         return view('remember.page', ['channel' => $channel, 'counters' => $remembered->counters($channel), 'occasions' => $remembered->occasions($channel), 'history' => $remembered->history($channel), 'waiting' => $handing->waiting($channel)]);
     }

@@ -7,7 +7,7 @@ namespace Tests\Feature\Storage;
 use App\Models\Channel;
 use App\Models\Role;
 use App\Publish\Editions;
-use App\Remember\Remembered;
+use App\Remember\MemoryOverview;
 use App\Storage\Assembler;
 use App\Storage\Backup\Backup;
 use App\Storage\Backup\BackupFailed;
@@ -190,7 +190,7 @@ final class BackupTest extends TestCase
         self::assertSame(0, DB::table('memory')->count());
         self::assertSame(['signe', 1], [DB::table('viewers')->where('service_id', 'signe')->value('login'), $this->remembered(Key::counter('biscuits', Owner::viewer('account:signe')), $cove)]);
         self::assertSame(6, $this->remembered(Key::counter('biscuits', Owner::viewer('cast-pia')), $cove));
-        $told = app(Remembered::class)->history($cove);
+        $told = app(MemoryOverview::class)->history($cove);
         self::assertNotSame([], $told);
         self::assertSame('maren', $told[0]['by'], 'the login, until the first tally knows the name');
         self::assertNotContains('somebody in the chat', array_column($told, 'by'));

@@ -24,7 +24,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /** What a channel remembers, as an author reads it. */
-final readonly class Remembered
+final readonly class MemoryOverview
 {
     /** Numbers of one counter that are shown; the highest come first. */
     private const NUMBERS = 8;
