@@ -17,7 +17,7 @@ use SilverParrot\Value\Moment;
 /** What is remembered on the air, how it came about, and putting it right. */
 final readonly class MemoryController
 {
-    public function __construct(private Corrections $corrections)
+    public function __construct(private MemoryEditor $corrections)
     {
     }
 

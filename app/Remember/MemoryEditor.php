@@ -23,7 +23,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /** Memory put right by hand. It goes through the same turns as the air's own changes, so neither loses the other's. */
-final readonly class Corrections
+final readonly class MemoryEditor
 {
     public function __construct(private Connection $connection, private Assembler $assembler)
     {
