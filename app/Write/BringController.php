@@ -25,12 +25,12 @@ final readonly class BringController
 
     public function create(Request $request, Channel $channel): View
     {
-        return $this->page($channel, BringForm::read($request));
+        return $this->page($channel, ImportForm::read($request));
     }
 
     public function store(Request $request, Channel $channel, #[CurrentUser] User $user): View|RedirectResponse
     {
-        $form = BringForm::read($request);
+        $form = ImportForm::read($request);
         $rows = $form->rows($channel, $this->assembler);
         $mend = $request->string('mend')->value();
         if ($mend !== '') {
@@ -60,7 +60,7 @@ final readonly class BringController
         return redirect()->route('write', $channel)->with('notice', count($wanted) === 1 ? 'One command was brought along.' : count($wanted).' commands were brought along.');
     }
 
-    private function page(Channel $channel, BringForm $form): View
+    private function page(Channel $channel, ImportForm $form): View
     {
         return view('write.bring', ['channel' => $channel, 'form' => $form, 'rows' => $form->rows($channel, $this->assembler), 'problem' => '']);
     }

@@ -16,7 +16,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 
 /** What was pasted, which columns were chosen, and what was mended since; the page holds all of it. */
-final readonly class BringForm
+final readonly class ImportForm
 {
     /** @param  array<int, string>  $texts  responses as they were changed on the page, by row */
     private function __construct(public string $pasted, public CommandImport $brought, public int $trigger, public int $text, private array $texts, private bool $skipsFirst)
