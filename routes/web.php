@@ -16,7 +16,6 @@ use App\Rehearse\ExpectationController;
 use App\Rehearse\TryController;
 use App\Remember\EmotesController;
 use App\Remember\MemoryController;
-use App\Write\BringController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\FindingsController;

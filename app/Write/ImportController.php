@@ -17,7 +17,7 @@ use Illuminate\Support\Facades\DB;
 use SilverParrot\Source\Limits;
 
 /** Bring what you have: lines or a table from elsewhere, looked at before anything is kept. */
-final readonly class BringController
+final readonly class ImportController
 {
     public function __construct(private Assembler $assembler, private CommandRows $rows)
     {
