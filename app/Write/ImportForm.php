@@ -40,7 +40,7 @@ final readonly class ImportForm
         return $this->skipsFirst;
     }
 
-    /** @return array<int, BroughtRow> by row */
+    /** @return array<int, ImportRow> by row */
     public function rows(Channel $channel, Assembler $assembler): array
     {
         $names = $assembler->names($channel);
@@ -56,7 +56,7 @@ final readonly class ImportForm
             }
             [$command, $problem] = self::command($cells[$this->trigger], $this->texts[$index] ?? $cells[$this->text]);
             $folded = Fold::caseless($command->trigger);
-            $rows[$index] = new BroughtRow($command, Checks::ofCommand($command, $names, $around), $problem ?: (isset($taken[$folded]) ? "{$command->trigger} {$taken[$folded]}." : ''));
+            $rows[$index] = new ImportRow($command, Checks::ofCommand($command, $names, $around), $problem ?: (isset($taken[$folded]) ? "{$command->trigger} {$taken[$folded]}." : ''));
             $taken[$folded] ??= 'stands above already';
         }
 

@@ -9,7 +9,7 @@ use SilverParrot\Pack\Command;
 use SilverParrot\Source\Finding;
 
 /** One command that is brought along, before anything is kept. */
-final readonly class BroughtRow
+final readonly class ImportRow
 {
     /**
      * @param  list<Finding>  $findings  their places counted from the command
