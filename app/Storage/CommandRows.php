@@ -54,7 +54,7 @@ final class CommandRows
     /**
      * @param  int|null  $seen  the revision that the person had before them; null for a new command
      *
-     * @throws SavedMeanwhile when somebody else has saved since
+     * @throws StaleRevision when somebody else has saved since
      * @throws TriggerTaken when another command has a trigger
      */
     public function save(Channel $channel, ?Row $row, Command $command, User $by, ?int $seen): Row
@@ -64,7 +64,7 @@ final class CommandRows
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
             $current = $row === null ? null : $channel->commands()->with(['aliases', 'responses', 'expectations'])->whereKey($row->id)->lockForUpdate()->first();
             if ($row !== null && ($current === null || $current->revision !== $seen)) {
-                throw new SavedMeanwhile($current);
+                throw new StaleRevision($current);
             }
             $this->mustBeFree($channel, $command, $current);
             $was = $current === null ? null : self::toCore($current);

@@ -10,7 +10,7 @@ use App\Models\Command as Row;
 use App\Models\User;
 use App\Storage\Assembler;
 use App\Storage\CommandRows;
-use App\Storage\SavedMeanwhile;
+use App\Storage\StaleRevision;
 use App\Storage\TriggerTaken;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -56,7 +56,7 @@ final readonly class CommandController
         $core = CommandRows::toCore($command);
         try {
             $this->rows->save($channel, $command, $core->gated(new Enabled(! $core->isOn())), $user, $command->revision);
-        } catch (SavedMeanwhile) {
+        } catch (StaleRevision) {
             return back()->with('notice', "Somebody saved {$command->trigger} at this moment; look at it and press again.");
         }
 
@@ -95,7 +95,7 @@ final readonly class CommandController
                 $saved = $this->rows->save($channel, $row, $form->command, $user, $request->integer('revision'));
 
                 return redirect()->route('write.command', [$channel, $saved])->with('saved', true)->with('notice', "{$saved->trigger} is saved.");
-            } catch (SavedMeanwhile $meanwhile) {
+            } catch (StaleRevision $meanwhile) {
                 return response($this->page->conflict($channel, $row, $form->command, $meanwhile->theirs), Response::HTTP_CONFLICT);
             } catch (TriggerTaken $taken) {
                 $errors = ['trigger' => [$taken->getMessage().' Take another trigger.']];

@@ -8,7 +8,7 @@ use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Models\User;
 use App\Storage\CommandRows;
-use App\Storage\SavedMeanwhile;
+use App\Storage\StaleRevision;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -46,7 +46,7 @@ final readonly class FindingsController
             } else {
                 $this->rows->save($channel, $command, $mended, $user, $request->integer('revision'));
             }
-        } catch (SavedMeanwhile) {
+        } catch (StaleRevision) {
             $notice = "Somebody saved {$command->trigger} meanwhile; nothing was mended. Look at it and press again.";
         }
 

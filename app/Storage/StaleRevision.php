@@ -7,7 +7,7 @@ namespace App\Storage;
 use App\Models\Command;
 
 /** Somebody else has saved the command, or dropped it, since it was opened. */
-final class SavedMeanwhile extends \RuntimeException
+final class StaleRevision extends \RuntimeException
 {
     /** @param  Command|null  $theirs null when it was dropped */
     public function __construct(public readonly ?Command $theirs)
