@@ -7,7 +7,7 @@ namespace App\Rehearse;
 use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Models\Expectation as ExpectationRow;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use SilverParrot\Source\Fold;
@@ -16,7 +16,7 @@ use SilverParrot\Source\Limits;
 /** "This is right": keeps the answer to a line of the simulated chat. */
 final class ExpectationController
 {
-    public function store(Request $request, Channel $channel, TryChat $try, CommandRows $rows, Expectations $expectations): Response
+    public function store(Request $request, Channel $channel, TryChat $try, CommandRepository $rows, Expectations $expectations): Response
     {
         [$draft, $row] = TryController::draft($request, $channel);
         $kept = $try->expectation($channel, TryState::read($request, $channel->seed), max(0, min(TryState::MOST, $request->integer('index'))), $draft?->command, $row?->trigger);

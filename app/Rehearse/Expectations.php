@@ -8,7 +8,7 @@ use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Models\Expectation as ExpectationRow;
 use App\Storage\Assembler;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
 
@@ -30,7 +30,7 @@ final readonly class Expectations
         $holdings = [];
         foreach ($rows as $row) {
             /** @var ExpectationRow $row */
-            $holdings[$row->id] = Expected::check($pack, CommandRows::expectation($row), $channel->profile());
+            $holdings[$row->id] = Expected::check($pack, CommandRepository::expectation($row), $channel->profile());
         }
 
         return $holdings;

@@ -65,7 +65,7 @@ final class Assembler
     {
         $commands = [];
         foreach ($channel->commands()->with(['aliases', 'responses', 'expectations'])->orderBy('id')->get() as $row) {
-            $commands[$row->id] = CommandRows::toCore($row);
+            $commands[$row->id] = CommandRepository::toCore($row);
         }
 
         return $commands;

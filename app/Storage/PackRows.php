@@ -33,7 +33,7 @@ use SilverParrot\Source\Fold;
 /** A new channel, filled from a pack. */
 final readonly class PackRows
 {
-    public function __construct(private CommandRows $commands)
+    public function __construct(private CommandRepository $commands)
     {
     }
 

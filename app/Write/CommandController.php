@@ -9,7 +9,7 @@ use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Models\User;
 use App\Storage\Assembler;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use App\Storage\StaleRevision;
 use App\Storage\TriggerTaken;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -24,7 +24,7 @@ use SilverParrot\Hearing\Steps\Say;
 /** One command's page. */
 final readonly class CommandController
 {
-    public function __construct(private CommandRows $rows, private CommandPage $page)
+    public function __construct(private CommandRepository $rows, private CommandPage $page)
     {
     }
 
@@ -38,7 +38,7 @@ final readonly class CommandController
 
     public function edit(Request $request, Channel $channel, Row $command): View
     {
-        return $this->page->view($channel, $command, CommandRows::toCore($command), line: $request->integer('line'));
+        return $this->page->view($channel, $command, CommandRepository::toCore($command), line: $request->integer('line'));
     }
 
     public function store(Request $request, Channel $channel, #[CurrentUser] User $user): Response|RedirectResponse
@@ -53,7 +53,7 @@ final readonly class CommandController
 
     public function switch(Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse
     {
-        $core = CommandRows::toCore($command);
+        $core = CommandRepository::toCore($command);
         try {
             $this->rows->save($channel, $command, $core->gated(new Enabled(! $core->isOn())), $user, $command->revision);
         } catch (StaleRevision) {
@@ -65,7 +65,7 @@ final readonly class CommandController
 
     public function duplicate(Channel $channel, Row $command): View
     {
-        return $this->page->view($channel, null, CommandRows::toCore($command)->copied());
+        return $this->page->view($channel, null, CommandRepository::toCore($command)->copied());
     }
 
     public function destroy(Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse

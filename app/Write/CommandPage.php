@@ -8,7 +8,7 @@ use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Rehearse\Expectations;
 use App\Rehearse\TryChat;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use Illuminate\Contracts\View\View;
 use SilverParrot\Format\CommandFormat;
 use SilverParrot\Format\Differences;
@@ -47,7 +47,7 @@ final readonly class CommandPage
     /** @param  Row|null  $theirs null when the command was dropped meanwhile */
     public function conflict(Channel $channel, ?Row $row, Command $mine, ?Row $theirs): View
     {
-        $saved = $theirs === null ? null : CommandRows::toCore($theirs);
+        $saved = $theirs === null ? null : CommandRepository::toCore($theirs);
 
         return $this->view($channel, $theirs, $mine, [], $theirs->revision ?? 0)->with('conflict', [
             'dropped' => $saved === null,

@@ -7,7 +7,7 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Storage\Assembler;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Fold;
@@ -37,7 +37,7 @@ final readonly class FindCommands
         $rows = array_values($query->orderBy('group')->orderBy('trigger_folded')->limit(self::MOST)->get()->all());
         $commands = [];
         foreach ($rows as $row) {
-            $commands[$row->id] = CommandRows::toCore($row);
+            $commands[$row->id] = CommandRepository::toCore($row);
         }
         $found = $this->kept->of($channel, $names, $commands);
         $prepared = new ResponseCache;

@@ -7,7 +7,7 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Storage\Assembler;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use Illuminate\Database\Eloquent\Collection;
 use SilverParrot\Checks\CheckContext;
 use SilverParrot\Checks\Checks;
@@ -27,7 +27,7 @@ final readonly class Findings
     {
         $commands = [];
         foreach ($channel->commands()->with(['aliases', 'responses'])->orderBy('id')->get() as $row) {
-            $commands[$row->id] = CommandRows::toCore($row->setRelation('expectations', new Collection));
+            $commands[$row->id] = CommandRepository::toCore($row->setRelation('expectations', new Collection));
         }
 
         return $this->in($channel, $this->assembler->names($channel), $commands, $most);
@@ -58,7 +58,7 @@ final readonly class Findings
     /** @return Command|null the command with one finding mended; null where that finding is not there any more */
     public function mended(Channel $channel, Row $row, string $at, string $code, int $from): ?Command
     {
-        $command = CommandRows::toCore($row);
+        $command = CommandRepository::toCore($row);
         foreach (Checks::ofCommand($command, $this->assembler->names($channel), $channel->surroundings()) as $finding) {
             $place = ltrim($finding->at, '/');
             if ($finding->at === $at && $finding->kind->code() === $code && $finding->span?->from === $from && $finding->replacement !== null && isset($command->sources()[$place])) {

@@ -7,7 +7,7 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Models\Command as Row;
 use App\Models\User;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use App\Storage\StaleRevision;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -20,7 +20,7 @@ final readonly class FindingsController
     /** Commands on one page, the worst first; more come up as these are mended. */
     private const MOST = 100;
 
-    public function __construct(private Findings $findings, private CommandRows $rows)
+    public function __construct(private Findings $findings, private CommandRepository $rows)
     {
     }
 

@@ -7,7 +7,7 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Models\User;
 use App\Storage\Assembler;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use App\Storage\TriggerTaken;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -19,7 +19,7 @@ use SilverParrot\Source\Limits;
 /** Bring what you have: lines or a table from elsewhere, looked at before anything is kept. */
 final readonly class ImportController
 {
-    public function __construct(private Assembler $assembler, private CommandRows $rows)
+    public function __construct(private Assembler $assembler, private CommandRepository $rows)
     {
     }
 

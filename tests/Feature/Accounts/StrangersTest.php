@@ -9,7 +9,7 @@ use App\Models\Channel;
 use App\Models\DefinitionChange;
 use App\Models\Role;
 use App\Publish\Editions;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use SilverParrot\Pack\Expectation;
@@ -97,7 +97,7 @@ final class StrangersTest extends TestCase
     private function channelRoutes(?Channel $under = null): array
     {
         $command = $this->command('!tide');
-        $expectation = app(CommandRows::class)->expect($command, new Expectation('!tide', 'pia', ['x'], new Moment(0), '1', 'e'));
+        $expectation = app(CommandRepository::class)->expect($command, new Expectation('!tide', 'pia', ['x'], new Moment(0), '1', 'e'));
         $change = $this->cove->changes()->firstOrFail();
         $membership = $this->cove->memberships()->firstOrFail();
         $values = ['channel' => ($under ?? $this->cove)->id, 'command' => $command->id, 'change' => $change->id, 'expectation' => $expectation->id, 'membership' => $membership->id, 'edition' => $this->cove->editions()->first()->id ?? app(Editions::class)->publish($this->cove, '', $this->wren)->id];

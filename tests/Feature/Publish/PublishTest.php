@@ -7,7 +7,7 @@ namespace Tests\Feature\Publish;
 use App\Models\Channel;
 use App\Publish\Editions;
 use App\Storage\Assembler;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
@@ -60,7 +60,7 @@ final class PublishTest extends TestCase
 
     public function test_what_is_no_longer_right_is_shown_before_it_is_published(): void
     {
-        app(CommandRows::class)->expect($this->command('!chart'), new Expectation('!chart', 'pia', ['another answer'], new Moment(1_795_597_200_000), '1', 'e'));
+        app(CommandRepository::class)->expect($this->command('!chart'), new Expectation('!chart', 'pia', ['another answer'], new Moment(1_795_597_200_000), '1', 'e'));
         $this->get(route('publish', $this->cove))->assertSee('No longer right')->assertSee('another answer')->assertSee('place=lantern%20cove');
     }
 

@@ -89,7 +89,7 @@ final class TryTest extends TestCase
         $chat = $this->state($this->say('pia', '!now'));
         $row = $this->command('!now');
         for ($i = 0; $i < 200; $i++) {
-            app(\App\Storage\CommandRows::class)->expect($row, new \SilverParrot\Pack\Expectation('!now', 'pia', ['x'], new \SilverParrot\Value\Moment(0), '1', 'e'));
+            app(\App\Storage\CommandRepository::class)->expect($row, new \SilverParrot\Pack\Expectation('!now', 'pia', ['x'], new \SilverParrot\Value\Moment(0), '1', 'e'));
         }
         $this->post(route('rehearse.expect', $this->cove), ['chat' => $chat, 'index' => '0'])->assertUnprocessable();
     }

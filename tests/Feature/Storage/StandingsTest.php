@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Storage;
 
 use App\Publish\Editions;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use App\Storage\MariaDbRanking;
 use App\Storage\MariaDbStore;
 use App\Storage\MemoryRows;
@@ -65,7 +65,7 @@ final class StandingsTest extends TestCase
 
     public function test_a_ranking_is_said_on_the_air_and_in_the_simulated_chat(): void
     {
-        app(CommandRows::class)->save($this->cove, null, Say::on('!rich', 'Richest: [top 2 by pebbles | scores]')->gated(Cooldown::none()), $this->wren, null);
+        app(CommandRepository::class)->save($this->cove, null, Say::on('!rich', 'Richest: [top 2 by pebbles | scores]')->gated(Cooldown::none()), $this->wren, null);
         $odo = Person::known('cast-odo', 'odo', 'Odo', Levels::of());
         $quill = Person::known('cast-quill', 'quill', 'Quill', Levels::of());
         DB::table('balances')->where('channel_id', $this->cove->id)->where('unit', 'pebbles')->delete();

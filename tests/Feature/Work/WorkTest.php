@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Work;
 
 use App\Storage\Assembler;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use App\Storage\MemoryRows;
 use App\Storage\Named;
 use App\Write\Findings;
@@ -65,8 +65,8 @@ final class WorkTest extends TestCase
         self::assertGreaterThan(20, $look());
         self::assertSame(0, $look(), 'all is known');
         $row = $this->command('!tide');
-        $rows = app(CommandRows::class);
-        $rows->save($this->cove, $row, CommandRows::toCore($row)->answering([Say::response('[fact.tide] and [caler]')]), $this->wren, $row->revision);
+        $rows = app(CommandRepository::class);
+        $rows->save($this->cove, $row, CommandRepository::toCore($row)->answering([Say::response('[fact.tide] and [caler]')]), $this->wren, $row->revision);
         $ofOne = $look();
         self::assertLessThan(5, $ofOne, 'the texts of one command');
         self::assertGreaterThan(0, $ofOne);
@@ -133,7 +133,7 @@ final class WorkTest extends TestCase
 
     private function bad(string $trigger, string $text): void
     {
-        app(CommandRows::class)->save($this->cove, null, Say::on($trigger, $text)->alsoOn('!tidal'.strlen($trigger)), $this->wren, null);
+        app(CommandRepository::class)->save($this->cove, null, Say::on($trigger, $text)->alsoOn('!tidal'.strlen($trigger)), $this->wren, null);
     }
 
     /** @return list<string> names of lists whose items are there */

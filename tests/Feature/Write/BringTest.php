@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Write;
 
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use Tests\Feature\TestCase;
 
 final class BringTest extends TestCase
@@ -36,7 +36,7 @@ final class BringTest extends TestCase
         $fields = ['pasted' => self::PASTED, 'skip_first' => '1', 'columns' => '0 1', 'texts' => [1 => 'Ding, [caller]!', 3 => 'See [caller].'], 'bring' => '1'];
         $this->post(route('write.bring', $this->cove), ['leave' => ['3']] + $fields)->assertRedirect(route('write', $this->cove))->assertSessionHas('notice', 'One command was brought along.');
         self::assertSame(19, $this->cove->commands()->count());
-        self::assertSame('Ding, [caller]!', CommandRows::toCore($this->command('!bell'))->responses[0]->text());
+        self::assertSame('Ding, [caller]!', CommandRepository::toCore($this->command('!bell'))->responses[0]->text());
         self::assertSame(1, $this->cove->changes()->where('command_id', $this->command('!bell')->id)->count());
     }
 

@@ -7,7 +7,7 @@ namespace Tests\Feature\Write;
 use App\Models\Command;
 use App\Models\Role;
 use App\Storage\Assembler;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Value\Moment;
@@ -26,7 +26,7 @@ final class CommandsTest extends TestCase
         $text = "  [caller] waves\n to <b>[target or \"the sea\"]</b> & \u{1F30A} ";
         $this->post(route('write.store', $this->cove), $this->fields(['aliases' => '!hi, !ho', 'gates' => ['enabled' => '1', 'stream' => 'live', 'levels' => ['who' => 'any_of', 'any_of' => ['vip', 'regular']], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => $text, 'weight' => '3'], ['text' => '', 'weight' => '1'], ['text' => 'splash', 'weight' => '1']], 'group' => 'Sea', 'listed' => null, 'voice' => 'streamer', 'place' => 'reply']))
             ->assertSessionHasNoErrors()->assertRedirect();
-        $core = CommandRows::toCore($this->command('!wave'));
+        $core = CommandRepository::toCore($this->command('!wave'));
         self::assertSame([$text, 3, 'splash'], [$core->responses[0]->text(), $core->responses[0]->weight, $core->responses[1]->text()]);
         self::assertSame(['!hi', '!ho'], $core->triggers->aliases);
         self::assertSame('regulars and VIPs', (new \SilverParrot\Pack\LevelRule([\SilverParrot\Chat\Level::Regular, \SilverParrot\Chat\Level::Vip]))->inWords());
@@ -75,9 +75,9 @@ final class CommandsTest extends TestCase
         $mine = $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'mine', 'weight' => '1']], 'revision' => $seen]);
         $this->actingAs($this->wren)->put(route('write.update', [$this->cove, $row]), $mine)
             ->assertStatus(409)->assertSee('Somebody saved this command while you wrote.')->assertSee('theirs')->assertSee('mine');
-        self::assertSame('theirs', CommandRows::toCore($this->command('!tide'))->responses[0]->text());
+        self::assertSame('theirs', CommandRepository::toCore($this->command('!tide'))->responses[0]->text());
         $this->put(route('write.update', [$this->cove, $row]), ['revision' => (string) ((int) $seen + 1)] + $mine)->assertRedirect();
-        self::assertSame('mine', CommandRows::toCore($this->command('!tide'))->responses[0]->text());
+        self::assertSame('mine', CommandRepository::toCore($this->command('!tide'))->responses[0]->text());
     }
 
     public function test_saving_what_was_dropped_meanwhile_says_so(): void
@@ -91,13 +91,13 @@ final class CommandsTest extends TestCase
     public function test_a_dropped_command_comes_back_with_all_it_had(): void
     {
         $row = $this->command('!crew');
-        app(CommandRows::class)->expect($row, new Expectation('!crew', 'bram', ['x'], new Moment(1000), '1', 'e', ["counter\x1Fplanks\x1F" => 4]));
-        $before = CommandRows::toCore($row->fresh(['responses', 'aliases', 'expectations']));
+        app(CommandRepository::class)->expect($row, new Expectation('!crew', 'bram', ['x'], new Moment(1000), '1', 'e', ["counter\x1Fplanks\x1F" => 4]));
+        $before = CommandRepository::toCore($row->fresh(['responses', 'aliases', 'expectations']));
         $this->delete(route('write.drop', [$this->cove, $row]))->assertSessionHas('undo');
         self::assertSame(17, $this->cove->commands()->count());
         $undo = route('write.undo', [$this->cove, (int) session('undo')]);
         $this->post($undo)->assertSessionHas('notice', '!crew is back.');
-        self::assertEquals($before, CommandRows::toCore($this->command('!crew')));
+        self::assertEquals($before, CommandRepository::toCore($this->command('!crew')));
         $this->post($undo)->assertSessionHas('notice', 'There is nothing to undo.');
     }
 
@@ -105,9 +105,9 @@ final class CommandsTest extends TestCase
     {
         $row = $this->command('!crew');
         foreach (['!crew of the tern', "\u{200B}!CREW", '!mates all'] as $line) {
-            app(CommandRows::class)->expect($row, new Expectation($line, 'bram', ['x'], new Moment(1000), '1', 'e'));
+            app(CommandRepository::class)->expect($row, new Expectation($line, 'bram', ['x'], new Moment(1000), '1', 'e'));
         }
-        $lines = fn (): array => array_map(static fn (Expectation $kept): string => $kept->line, CommandRows::toCore($row->fresh(['responses', 'aliases', 'expectations']))->about->expectations);
+        $lines = fn (): array => array_map(static fn (Expectation $kept): string => $kept->line, CommandRepository::toCore($row->fresh(['responses', 'aliases', 'expectations']))->about->expectations);
         $save = fn (array $as) => $this->put(route('write.update', [$this->cove, $row]), $this->fields($as + ['revision' => (string) $row->fresh()?->revision]))->assertSessionHasNoErrors()->assertRedirect();
         $save(['trigger' => '!hands', 'aliases' => '!mates']);
         self::assertSame(['!hands of the tern', '!hands', '!mates all'], $lines());
@@ -118,7 +118,7 @@ final class CommandsTest extends TestCase
     public function test_switching_and_duplicating(): void
     {
         $this->post(route('write.switch', [$this->cove, $this->command('!tide')]));
-        self::assertFalse(CommandRows::toCore($this->command('!tide'))->isOn());
+        self::assertFalse(CommandRepository::toCore($this->command('!tide'))->isOn());
         $this->get(route('write.copy', [$this->cove, $this->command('!tide')]))->assertOk()->assertSee('value="!tide2"', false);
         self::assertSame(18, $this->cove->commands()->count());
     }

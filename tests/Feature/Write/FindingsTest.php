@@ -6,7 +6,7 @@ namespace Tests\Feature\Write;
 
 use App\Models\Command;
 use App\Models\Role;
-use App\Storage\CommandRows;
+use App\Storage\CommandRepository;
 use SilverParrot\Hearing\Steps\Say;
 use Tests\Feature\TestCase;
 
@@ -23,12 +23,12 @@ final class FindingsTest extends TestCase
         $this->actingAs($this->wren);
         $this->get(route('write.findings', $this->cove))->assertSee('2 findings')->assertSeeInOrder(['!bell', 'Nothing is named caler.', 'Did you mean caller?', 'There is no filter named uper.']);
         $this->mend($row, 'unknown-name', 10)->assertSessionHas('notice', '!bell is mended.');
-        self::assertSame('Ring for [caller], [words or "all" | uper | cut 20]!', CommandRows::toCore($row->refresh()->load('responses'))->responses[0]->text());
+        self::assertSame('Ring for [caller], [words or "all" | uper | cut 20]!', CommandRepository::toCore($row->refresh()->load('responses'))->responses[0]->text());
         $this->get(route('write.findings', $this->cove))->assertSee('One finding')->assertDontSee('Nothing is named');
         // The same press again mends nothing that is not there, and neither does one that comes after somebody else's.
         $this->mend($row, 'unknown-name', 10)->assertSessionHas('notice', '!bell has changed since; nothing was mended.');
         $this->mend($row, 'unknown-filter', 37, 1)->assertSessionHas('notice', 'Somebody saved !bell meanwhile; nothing was mended. Look at it and press again.');
-        self::assertStringContainsString('uper', CommandRows::toCore($row->refresh()->load('responses'))->responses[0]->text());
+        self::assertStringContainsString('uper', CommandRepository::toCore($row->refresh()->load('responses'))->responses[0]->text());
     }
 
     public function test_a_page_holds_only_so_many_and_says_how_many_more_there_are(): void
@@ -50,7 +50,7 @@ final class FindingsTest extends TestCase
 
     private function bell(string $text): Command
     {
-        return app(CommandRows::class)->save($this->cove, null, Say::on('!bell', $text), $this->wren, null);
+        return app(CommandRepository::class)->save($this->cove, null, Say::on('!bell', $text), $this->wren, null);
     }
 
     private function mend(Command $row, string $code, int $from, ?int $revision = null): \Illuminate\Testing\TestResponse

@@ -30,7 +30,7 @@ use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Fold;
 
 /** Commands as rows: from the core, to the core, each change with its history. */
-final class CommandRows
+final class CommandRepository
 {
     public static function toCore(Row $row): Command
     {
