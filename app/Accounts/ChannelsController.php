@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use App\Models\User;
-use App\Storage\PackRows;
+use App\Storage\PackRepository;
 use Closure;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -48,7 +48,7 @@ final class ChannelsController
         };
     }
 
-    public function store(Request $request, #[\Illuminate\Container\Attributes\CurrentUser] User $user, PackRows $rows): RedirectResponse
+    public function store(Request $request, #[\Illuminate\Container\Attributes\CurrentUser] User $user, PackRepository $rows): RedirectResponse
     {
         $request->validate([
             'name' => ['required', 'string', 'max:100'],

@@ -9,7 +9,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Publish\Editions;
 use App\Storage\MemoryRows;
-use App\Storage\PackRows;
+use App\Storage\PackRepository;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 use SilverParrot\Format\PackFormat;
@@ -18,7 +18,7 @@ use SilverParrot\Rehearsal\MemoryFormat;
 /** Lantern Cove: a made-up world to learn in, from the documents in docs/examples. */
 final class DemoSeeder extends Seeder
 {
-    public function run(PackRows $packs, MemoryRows $memory, Editions $editions): void
+    public function run(PackRepository $packs, MemoryRows $memory, Editions $editions): void
     {
         $wren = User::query()->create(['name' => 'Wren Halloway', 'email' => 'wren@lantern-cove.example', 'password' => Str::password(24)]);
         $wren->forceFill(['is_operator' => true])->save();

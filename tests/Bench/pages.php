@@ -8,7 +8,6 @@ declare(strict_types=1);
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 use App\Models\User;
-use App\Storage\PackRows;
 use App\Write\FindCommands;
 use App\Write\Findings;
 use App\Write\Preview;

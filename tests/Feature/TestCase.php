@@ -11,7 +11,7 @@ use App\Models\Role;
 use App\Models\User;
 use App\Storage\MariaDbStore;
 use App\Storage\MemoryRows;
-use App\Storage\PackRows;
+use App\Storage\PackRepository;
 use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -49,7 +49,7 @@ abstract class TestCase extends Base
         $this->wren = $this->person('Wren');
         [$pack] = PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
         [$situation] = MemoryFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')), $pack);
-        $this->cove = app(PackRows::class)->make($pack, $this->wren, $situation->channel);
+        $this->cove = app(PackRepository::class)->make($pack, $this->wren, $situation->channel);
         app(MemoryRows::class)->fill($this->cove, $situation->memory);
     }
 
@@ -96,7 +96,7 @@ abstract class TestCase extends Base
     {
         $bell = \SilverParrot\Hearing\Steps\Say::on('!bell', 'ding');
 
-        return app(PackRows::class)->make(new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]), $streamer);
+        return app(PackRepository::class)->make(new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]), $streamer);
     }
 
     protected function command(string $trigger, ?Channel $channel = null): Command

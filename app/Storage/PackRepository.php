@@ -31,7 +31,7 @@ use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Fold;
 
 /** A new channel, filled from a pack. */
-final readonly class PackRows
+final readonly class PackRepository
 {
     public function __construct(private CommandRepository $commands)
     {
