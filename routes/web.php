@@ -20,6 +20,7 @@ use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\FindingsController;
 use App\Write\FloodController;
+use App\Write\ImportController;
 use App\Write\PreviewController;
 use App\Write\ReferenceController;
 use App\Write\UndoDefinitionController;
@@ -72,8 +73,8 @@ Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->gro
     });
     Route::middleware('can:write,channel')->group(function (): void {
         Route::get('/write/commands/new', [CommandController::class, 'create'])->name('write.new');
-        Route::get('/write/bring', [BringController::class, 'create'])->name('write.bring');
-        Route::post('/write/bring', [BringController::class, 'store']);
+        Route::get('/write/bring', [ImportController::class, 'create'])->name('write.bring');
+        Route::post('/write/bring', [ImportController::class, 'store']);
         Route::post('/write/commands', [CommandController::class, 'store'])->name('write.store');
         Route::put('/write/commands/{command}', [CommandController::class, 'update'])->name('write.update');
         Route::post('/write/commands/{command}/mend', [FindingsController::class, 'mend'])->name('write.mend');

@@ -130,7 +130,7 @@ final class Air
                 $this->speaker->speak($channel);
             }
         });
-        $this->containment->alone(fn () => $this->streams->closeStrangers());
+        $this->containment->alone(fn () => $this->streams->closeUnauthorised());
     }
 
     private function heardIn(ChannelOnAir $channel, ChatLine $line): void

@@ -82,7 +82,7 @@ final class ChannelOnAir
         public readonly CachedDetails $details,
         private readonly Closure $tell,
         public ChatProfile $profile,
-        private readonly Ranking $standings,
+        private readonly Ranking $ranking,
     ) {
         $this->troubles = new Troubles;
     }
@@ -112,9 +112,9 @@ final class ChannelOnAir
         $this->droppedBefore = $dropped;
     }
 
-    public function standing(): ConnectionState
+    public function state(): ConnectionState
     {
-        return $this->address === null || $this->chat === null ? ConnectionState::Away : $this->chat->standingIn($this->address->room);
+        return $this->address === null || $this->chat === null ? ConnectionState::Away : $this->chat->stateIn($this->address->room);
     }
 
     public function zone(): DateTimeZone
@@ -133,7 +133,7 @@ final class ChannelOnAir
             return [];
         }
         $world = new World($this->pack, new CompleteView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
-        $carried = $this->driver->hear($line, $world, new LiveReadings($this->details, $this->standings));
+        $carried = $this->driver->hear($line, $world, new LiveReadings($this->details, $this->ranking));
         if ($carried->outcome instanceof LeaseLost) {
             return null;
         }

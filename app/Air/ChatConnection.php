@@ -140,7 +140,7 @@ final class ChatConnection
         }
     }
 
-    public function standingIn(string $name): ConnectionState
+    public function stateIn(string $name): ConnectionState
     {
         $room = $this->rooms[$name] ?? null;
 

@@ -47,7 +47,7 @@ final readonly class Lease
         }
         // What is told of each stands in a row of its own, so that the statement stays one however many there are.
         $rows = implode(' UNION ALL ', array_fill(0, count($channels), 'SELECT CAST(? AS UNSIGNED) AS id, CAST(? AS UNSIGNED) AS epoch, ? AS state, CAST(? AS UNSIGNED) AS people, ? AS troubles'));
-        $told = array_merge(...array_map(static fn (ChannelOnAir $one): array => [$one->id, $one->epoch, $one->standing()->value, ($one->chat?->knowsPeople() ?? true) ? 1 : 0, $one->troubles->json()], array_values($channels)));
+        $told = array_merge(...array_map(static fn (ChannelOnAir $one): array => [$one->id, $one->epoch, $one->state()->value, ($one->chat?->knowsPeople() ?? true) ? 1 : 0, $one->troubles->json()], array_values($channels)));
         $renewed = $this->connection->update(
             'UPDATE channels c JOIN ('.$rows.') told ON told.id = c.id SET c.lease_until = UTC_TIMESTAMP(3) + INTERVAL '.self::SECONDS.' SECOND, c.air_state = told.state, c.air_knows_people = told.people, c.air_troubles = told.troubles, c.air_seen_at = UTC_TIMESTAMP(3)
              WHERE c.lease_holder = ? AND c.lease_epoch = told.epoch',

@@ -20,7 +20,7 @@ final class LiveReadings implements Web
 
     private ?TimeoutCancellation $within = null;
 
-    public function __construct(private readonly CachedDetails $details, private readonly Ranking $standings)
+    public function __construct(private readonly CachedDetails $details, private readonly Ranking $ranking)
     {
     }
 
@@ -44,7 +44,7 @@ final class LiveReadings implements Web
 
     private function top(Request $request): ListValue
     {
-        $best = $this->standings->top($request->name, (int) $request->of);
+        $best = $this->ranking->top($request->name, (int) $request->of);
 
         return new ListValue(array_column($best, 0), array_column($best, 1));
     }

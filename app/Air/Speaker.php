@@ -89,7 +89,7 @@ final readonly class Speaker
 
     private static function canSay(ChannelOnAir $channel): bool
     {
-        return $channel->chat?->isWelcome() === true && in_array($channel->standing(), [ConnectionState::Connected, ConnectionState::Moderator], true);
+        return $channel->chat?->isWelcome() === true && in_array($channel->state(), [ConnectionState::Connected, ConnectionState::Moderator], true);
     }
 
     /** @param  array<int, Saying>  $sayings */
@@ -97,7 +97,7 @@ final readonly class Speaker
     {
         $profile = $channel->profile;
 
-        return Pace::of($sayings, $channel->saidAges(), $channel->standing() === ConnectionState::Moderator ? $profile->oftenForModerators : $profile->often, $profile->windowSeconds);
+        return Pace::of($sayings, $channel->saidAges(), $channel->state() === ConnectionState::Moderator ? $profile->oftenForModerators : $profile->often, $profile->windowSeconds);
     }
 
     /** @return string|null null for whoever cannot be whispered to: what is meant for one is told to nobody else */

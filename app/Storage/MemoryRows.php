@@ -17,7 +17,7 @@ final class MemoryRows
     {
         $connection = $channel->getConnection();
 
-        return new InitialState([], $channel->details, rest: new ReadOnce(new MariaDbStore($connection, $channel->id)), standings: new MariaDbRanking($connection, $channel->id));
+        return new InitialState([], $channel->details, rest: new ReadOnce(new MariaDbStore($connection, $channel->id)), ranking: new MariaDbRanking($connection, $channel->id));
     }
 
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values by key id */

@@ -70,10 +70,10 @@ final readonly class Preview
         if (! $response->isReadable()) {
             return null;
         }
-        $prospect = StaticAnalyzer::of($response, $pack, $channel->profile(), $command->triggers->all());
-        $longest = LongestAnswer::of($response, $prospect, $pack, $channel->profile(), $command->triggers->all(), Moment::of(now()));
+        $estimate = StaticAnalyzer::of($response, $pack, $channel->profile(), $command->triggers->all());
+        $longest = LongestAnswer::of($response, $estimate, $pack, $channel->profile(), $command->triggers->all(), Moment::of(now()));
 
-        return new Length($prospect->extent, $longest, $channel->profile()->longestCharacters);
+        return new Length($estimate->extent, $longest, $channel->profile()->longestCharacters);
     }
 
     /** @return array<string, Outcome> by what is at the edge */
@@ -87,7 +87,7 @@ final readonly class Preview
             'the longest name' => self::say($talker, $pack, $situation, $longest, $command, '@'.$longest->login, $channel),
             'offline' => self::say($talker, $pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $channel),
             // Nothing from outside: neither the streaming service nor a look-up answers.
-            'source down' => self::say($talker, $pack, new InitialState(rest: $situation->rest, standings: $situation->standings), $caller, $command, '', $channel),
+            'source down' => self::say($talker, $pack, new InitialState(rest: $situation->rest, ranking: $situation->ranking), $caller, $command, '', $channel),
         ];
     }
 

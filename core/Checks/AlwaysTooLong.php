@@ -41,7 +41,7 @@ final readonly class AlwaysTooLong extends AbstractCheck
         $findings = [];
         $limit = (new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters() ?? PHP_INT_MAX;
         foreach ($at->texts as $text) {
-            $shortest = $text->prospect->extent->shortest;
+            $shortest = $text->estimate->extent->shortest;
             if ($shortest > $limit) {
                 $findings[] = new Finding($this, null, $text->at, ['shortest' => (string) $shortest, 'limit' => (string) $limit]);
             }

@@ -41,13 +41,13 @@ final readonly class CanBeNothing extends AbstractCheck
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->isResponse() && count($text->response->parts) > 1 ? $text->prospect->slots : [] as $estimated) {
+            foreach ($text->isResponse() && count($text->response->parts) > 1 ? $text->estimate->slots : [] as $estimated) {
                 $slot = $estimated->slot;
                 $root = $slot->value;
                 while ($root instanceof Filtered && ! $root->filter instanceof HandlesGaps) {
                     $root = $root->value;
                 }
-                $when = $estimated->outlook->canBeNothing && ! $slot->isQuiet && $slot->as === '' ? $root->whenNothing($at->pack) : null;
+                $when = $estimated->estimate->canBeNothing && ! $slot->isQuiet && $slot->as === '' ? $root->whenNothing($at->pack) : null;
                 if ($when !== null) {
                     $written = $text->written($root->span());
                     $instead = $root === $slot->value ? "[$written or \"…\"]" : "[($written or \"…\") | …]";

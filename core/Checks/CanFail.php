@@ -50,12 +50,12 @@ final readonly class CanFail extends AbstractCheck
             if ($text->isResponse() && $text->command->ifItFails !== '') {
                 continue;
             }
-            foreach ($text->prospect->slots as $estimated) {
+            foreach ($text->estimate->slots as $estimated) {
                 $slot = $estimated->slot;
-                $findings[] = $slot->isQuiet && $slot->as !== '' ? null : $this->finding($estimated->outlook, $slot->value, $slot->span, $text);
+                $findings[] = $slot->isQuiet && $slot->as !== '' ? null : $this->finding($estimated->estimate, $slot->value, $slot->span, $text);
             }
-            foreach ($text->prospect->conditions as $estimated) {
-                $findings[] = $this->finding($estimated->outlook, $estimated->condition, $estimated->span, $text);
+            foreach ($text->estimate->conditions as $estimated) {
+                $findings[] = $this->finding($estimated->estimate, $estimated->condition, $estimated->span, $text);
             }
         }
 
@@ -72,9 +72,9 @@ final readonly class CanFail extends AbstractCheck
         return $addresses === 1 && $value instanceof Filtered && $value->filter instanceof Url;
     }
 
-    private function finding(ValueEstimate $outlook, Expression $value, Span $span, ReadText $text): ?Finding
+    private function finding(ValueEstimate $estimate, Expression $value, Span $span, ReadText $text): ?Finding
     {
-        foreach ($outlook->gaps as $gap) {
+        foreach ($estimate->gaps as $gap) {
             $when = match ($gap) {
                 GapReason::LookupDown => 'the look-up has no answer',
                 GapReason::DivisionByZero => 'it would divide by 0',

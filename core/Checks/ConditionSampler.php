@@ -256,13 +256,13 @@ final class ConditionSampler
     private function named(Expression $expression): ?Bound
     {
         $key = $expression->key();
-        $outlook = $key === null ? null : $this->values[$key] ?? null;
-        if ($key === null || $outlook === null || $outlook->kinds === []) {
+        $estimate = $key === null ? null : $this->values[$key] ?? null;
+        if ($key === null || $estimate === null || $estimate->kinds === []) {
             return null;
         }
-        $samples = $outlook->canBeNothing ? [null] : [];
-        foreach ($outlook->kinds as $kind) {
-            $some = $this->samplesOf($kind, $outlook);
+        $samples = $estimate->canBeNothing ? [null] : [];
+        foreach ($estimate->kinds as $kind) {
+            $some = $this->samplesOf($kind, $estimate);
             if ($some === []) {
                 return null;
             }
@@ -273,21 +273,21 @@ final class ConditionSampler
     }
 
     /** @return list<null|bool|int|string|Value> */
-    private function samplesOf(ValueKind $kind, ValueEstimate $outlook): array
+    private function samplesOf(ValueKind $kind, ValueEstimate $estimate): array
     {
-        if ($this->hasDecimals && $outlook->range === null && ($kind === ValueKind::Number || $kind === ValueKind::Text) && $outlook->written === null) {
+        if ($this->hasDecimals && $estimate->range === null && ($kind === ValueKind::Number || $kind === ValueKind::Text) && $estimate->written === null) {
             return [];
         }
 
         return match ($kind) {
-            ValueKind::Number => $this->numbersIn($outlook->range),
-            ValueKind::Text => is_string($outlook->written) ? [$outlook->written] : [
+            ValueKind::Number => $this->numbersIn($estimate->range),
+            ValueKind::Text => is_string($estimate->written) ? [$estimate->written] : [
                 ...$this->texts,
                 ...array_map(strval(...), array_filter($this->numbersIn(null), is_int(...))),
                 ...array_map(static fn (int $one): string => "$one.5", $this->numbers),
                 ...Level::words(),
                 ...self::OTHERS,
-                ...($outlook->shortest === 0 ? [''] : []),
+                ...($estimate->shortest === 0 ? [''] : []),
             ],
             ValueKind::YesNo => [true, false],
             ValueKind::Level => Level::cases(),

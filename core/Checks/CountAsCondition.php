@@ -41,8 +41,8 @@ final readonly class CountAsCondition extends AbstractCheck
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->prospect->conditions as $estimated) {
-                $isCount = $estimated->outlook->isOnly(ValueKind::Number) && ! $estimated->outlook->canBeNothing;
+            foreach ($text->estimate->conditions as $estimated) {
+                $isCount = $estimated->estimate->isOnly(ValueKind::Number) && ! $estimated->estimate->canBeNothing;
                 if ($isCount && ! $estimated->condition instanceof Literal) {
                     $written = $text->written($estimated->condition->span());
                     $findings[] = new Finding($this, $estimated->condition->span(), $text->at, ['name' => $written, 'instead' => "$written > 0"], "$written > 0");

@@ -50,12 +50,12 @@ final readonly class GrowsTooLong extends AbstractCheck
         $findings = [];
         $room = new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot);
         foreach ($at->texts as $text) {
-            $extent = $text->prospect->extent;
+            $extent = $text->estimate->extent;
             $limit = $room->characters() ?? $room->bytes() ?? 0;
             if ($limit === 0 || $extent->typed === 0 || $extent->longest <= $limit) {
                 continue;
             }
-            $typed = array_values(array_filter($text->prospect->slots, static fn (EstimatedSlot $one): bool => $one->outlook->isTyped && ! $one->slot->isQuiet && $one->outlook->longest > self::SHORT && ! self::isAddress($one->slot->value)));
+            $typed = array_values(array_filter($text->estimate->slots, static fn (EstimatedSlot $one): bool => $one->estimate->isTyped && ! $one->slot->isQuiet && $one->estimate->longest > self::SHORT && ! self::isAddress($one->slot->value)));
             if ($typed === []) {
                 continue;
             }

@@ -45,12 +45,12 @@ final readonly class NameFromBranch extends AbstractCheck
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->prospect->slots as $estimated) {
+            foreach ($text->estimate->slots as $estimated) {
                 [$slot, $value] = [$estimated->slot, $estimated->slot->value];
                 while ($value instanceof Filtered && ! $value->filter instanceof HandlesGaps) {
                     $value = $value->value;
                 }
-                if ($value instanceof Bound && $estimated->outlook->canBeNothing && in_array($value->name, self::givenInBranches($text), true)) {
+                if ($value instanceof Bound && $estimated->estimate->canBeNothing && in_array($value->name, self::givenInBranches($text), true)) {
                     $findings[] = new Finding($this, $slot->span, $text->at, ['name' => $value->name]);
                 }
             }

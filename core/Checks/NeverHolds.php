@@ -61,12 +61,12 @@ final readonly class NeverHolds extends AbstractCheck
     {
         $conditions = $choice->values();
         $findings = [];
-        foreach (ConditionSampler::of($conditions, $text->prospect->values, $at->pack, $at->around->profile) as $branch => $holds) {
+        foreach (ConditionSampler::of($conditions, $text->estimate->values, $at->pack, $at->around->profile) as $branch => $holds) {
             $condition = $conditions[$branch];
             if ($holds === null || self::isConstant($condition)) {
                 continue;
             }
-            $alone = $branch === 0 ? $holds : ConditionSampler::of([$condition], $text->prospect->values, $at->pack, $at->around->profile)[0];
+            $alone = $branch === 0 ? $holds : ConditionSampler::of([$condition], $text->estimate->values, $at->pack, $at->around->profile)[0];
             // What always holds once the others are out is only another way to write [else].
             if ($alone === $holds || ! $holds) {
                 $findings[] = new Finding($this, $condition->span(), $text->at, ['never' => $holds ? 'always' : 'never', 'why' => $alone === $holds ? '' : ' here: a branch before it has taken it all']);

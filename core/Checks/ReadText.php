@@ -20,7 +20,7 @@ final class ReadText
      * @param  string  $at  JSON Pointer into the pack
      * @param  string  $place  in the command: "responses/0/text", "if_it_fails"
      */
-    public function __construct(public readonly Command $command, public readonly string $at, public readonly string $place, public readonly Response $response, public readonly ResponseEstimate $prospect)
+    public function __construct(public readonly Command $command, public readonly string $at, public readonly string $place, public readonly Response $response, public readonly ResponseEstimate $estimate)
     {
     }
 

@@ -41,7 +41,7 @@ final readonly class TooMuchWork extends AbstractCheck
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            if ($text->prospect->work > Limits::WORK) {
+            if ($text->estimate->work > Limits::WORK) {
                 $findings[] = new Finding($this, new Span(0, mb_strlen($text->response->text)), $text->at);
             }
         }

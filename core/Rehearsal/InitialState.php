@@ -30,9 +30,9 @@ final readonly class InitialState
      * @param  array<string, null|bool|int|string>  $people  details by "followed.tamsin"
      * @param  list<Quote>  $quotes  in the order of their numbers
      * @param  Store|null  $rest  where what is not in $memory is read when it is asked for; null where $memory is all
-     * @param  Ranking|null  $standings  null to find them in $memory
+     * @param  Ranking|null  $ranking  null to find them in $memory
      */
-    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [], public array $quotes = [], public ?Store $rest = null, public ?Ranking $standings = null)
+    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [], public array $quotes = [], public ?Store $rest = null, public ?Ranking $ranking = null)
     {
     }
 
@@ -50,7 +50,7 @@ final readonly class InitialState
     /** With the cast in it. What memory already holds of them stays. */
     public function withCast(Pack $pack): self
     {
-        return new self($this->memory + self::ofCast($pack), $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->standings);
+        return new self($this->memory + self::ofCast($pack), $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->ranking);
     }
 
     /**
@@ -72,13 +72,13 @@ final readonly class InitialState
             return $values;
         };
 
-        return new self($memory + $this->memory, $of('channel') + $this->channel, $of('lookup') + $this->readings, $of('person') + $this->people, $this->quotes, $this->rest, $this->standings);
+        return new self($memory + $this->memory, $of('channel') + $this->channel, $of('lookup') + $this->readings, $of('person') + $this->people, $this->quotes, $this->rest, $this->ranking);
     }
 
     /** @param  array<string, null|bool|int|string>  $channel */
     public function withChannel(array $channel): self
     {
-        return new self($this->memory, $channel + $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->standings);
+        return new self($this->memory, $channel + $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->ranking);
     }
 
     /** @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>|null  $memory  as it is by then; null for as it was at the beginning */
@@ -91,7 +91,7 @@ final readonly class InitialState
             }
         }
 
-        return new RememberedReadings(new CannedReadings($results), $this->quotes, $this->standings ?? new FoundRanking($memory ?? fn (): array => $this->memory));
+        return new RememberedReadings(new CannedReadings($results), $this->quotes, $this->ranking ?? new FoundRanking($memory ?? fn (): array => $this->memory));
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> */

@@ -50,9 +50,9 @@ final readonly class LongestAnswer
     }
 
     /** @param  list<string>  $triggers */
-    public static function of(Response $response, ResponseEstimate $prospect, Pack $pack, ChatProfile $profile, array $triggers, Moment $now): ?self
+    public static function of(Response $response, ResponseEstimate $estimate, Pack $pack, ChatProfile $profile, array $triggers, Moment $now): ?self
     {
-        [$extent, $words] = [$prospect->extent, $prospect->typedRoom];
+        [$extent, $words] = [$estimate->extent, $estimate->typedRoom];
         $longest = null;
         $name = str_pad('Wwww', $profile->longestName, 'w');
         $caller = Person::known('longest', $name, $name, Levels::of(Level::Subscriber, Level::Moderator), 3);

@@ -18,7 +18,7 @@ final readonly class RememberedReadings implements Readings
     /**
      * @param  list<Quote>  $quotes  in the order of their numbers
      */
-    public function __construct(private Readings $others, private array $quotes, private Ranking $standings)
+    public function __construct(private Readings $others, private array $quotes, private Ranking $ranking)
     {
     }
 
@@ -58,7 +58,7 @@ final readonly class RememberedReadings implements Readings
 
     private function top(Request $request): ListValue
     {
-        $best = $this->standings->top(Fold::caseless($request->name), (int) $request->of);
+        $best = $this->ranking->top(Fold::caseless($request->name), (int) $request->of);
 
         return new ListValue(array_column($best, 0), array_column($best, 1));
     }

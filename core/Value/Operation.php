@@ -15,11 +15,11 @@ enum Operation: string
     case Divided = '/';
 
     /** What is left of a division; it has the divisor's sign, so a clock of 12 hours works below zero too. */
-    case Rest = '%';
+    case Modulo = '%';
 
     public function needsDivisor(): bool
     {
-        return $this === self::Divided || $this === self::Rest;
+        return $this === self::Divided || $this === self::Modulo;
     }
 
     /** @return int|null null where the result is not whole or does not fit: then exact() decides */
@@ -31,7 +31,7 @@ enum Operation: string
             self::Times => $left * $right,
             // A quotient is made by Number, whole or not.
             self::Divided => null,
-            self::Rest => $right === -1 ? 0 : self::rest($left % $right, $right),
+            self::Modulo => $right === -1 ? 0 : self::rest($left % $right, $right),
         };
 
         return is_int($result) ? $result : null;
@@ -50,7 +50,7 @@ enum Operation: string
             self::Minus => $left->minus($right),
             self::Times => $left->multipliedBy($right),
             self::Divided => $left->dividedBy($right),
-            self::Rest => $left->minus($right->multipliedBy(Number::floor($left->dividedBy($right)))),
+            self::Modulo => $left->minus($right->multipliedBy(Number::floor($left->dividedBy($right)))),
         };
     }
 }

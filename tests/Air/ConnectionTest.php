@@ -60,7 +60,7 @@ final class ConnectionTest extends TestCase
         $heard = [];
         $chat = $this->connect(new ChatAddress('localhost', $this->harbour->chat, 'silver_parrot', 'cove', tls: true, signIn: SignIn::Password, secret: 'oakum', isNear: true), $heard, $isKnown ? "{$this->folder}/authority.pem" : '');
         $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
-        self::assertSame($expected, $chat->standingIn('cove'));
+        self::assertSame($expected, $chat->stateIn('cove'));
         self::assertSame($expected === ConnectionState::Moderator, $chat->isWelcome());
     }
 
@@ -86,7 +86,7 @@ final class ConnectionTest extends TestCase
         $heard = [];
         $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', signIn: $how, account: $account, secret: $secret, isNear: true), $heard);
         $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
-        self::assertSame($expected, $chat->standingIn('cove'));
+        self::assertSame($expected, $chat->stateIn('cove'));
     }
 
     public function test_a_name_that_is_taken_and_an_address_that_is_too_near_are_told_apart(): void
@@ -96,8 +96,8 @@ final class ConnectionTest extends TestCase
         $heard = [];
         $taken = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
         $near = $this->connect(new ChatAddress('localhost', $this->harbour->chat, 'second_parrot', 'cove'), $heard);
-        $this->until(static fn (): bool => $taken->standingIn('cove') !== ConnectionState::Away && $near->standingIn('cove') !== ConnectionState::Away);
-        self::assertSame([ConnectionState::NameTaken, ConnectionState::TooNear], [$taken->standingIn('cove'), $near->standingIn('cove')]);
+        $this->until(static fn (): bool => $taken->stateIn('cove') !== ConnectionState::Away && $near->stateIn('cove') !== ConnectionState::Away);
+        self::assertSame([ConnectionState::NameTaken, ConnectionState::TooNear], [$taken->stateIn('cove'), $near->stateIn('cove')]);
         self::assertFalse($other->isGone());
     }
 
@@ -107,7 +107,7 @@ final class ConnectionTest extends TestCase
         $heard = [];
         $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
         $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
-        self::assertSame(ConnectionState::Connected, $chat->standingIn('cove'));
+        self::assertSame(ConnectionState::Connected, $chat->stateIn('cove'));
         $chat->say('#cove', 'see https://charts.lantern-cove.example');
         $this->until(static function () use (&$heard): bool {
             return $heard !== [];
@@ -157,7 +157,7 @@ final class ConnectionTest extends TestCase
     {
         $chat->beIn(['cove']);
 
-        return $chat->standingIn('cove');
+        return $chat->stateIn('cove');
     }
 
     /** @param  callable(): bool  $is */

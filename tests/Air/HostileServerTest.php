@@ -174,7 +174,7 @@ final class HostileServerTest extends AirTestCase
         delay(0.1);
         $server->end();
         self::assertTrue($isLeft);
-        self::assertSame(ConnectionState::Away, $chat->standingIn('loud_cove'));
+        self::assertSame(ConnectionState::Away, $chat->stateIn('loud_cove'));
     }
 
     private function server(): HostileServer

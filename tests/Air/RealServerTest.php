@@ -40,7 +40,7 @@ final class RealServerTest extends TestCase
         $this->until(static fn (): bool => $chat->isWelcome(), 'it is welcome');
         $chat->beIn(['lantern_cove']);
         // The first to enter a channel here is its operator: the parrot sees its rights.
-        $this->until(static fn (): bool => $chat->standingIn('lantern_cove') === ConnectionState::Moderator, 'it is in, with the rights');
+        $this->until(static fn (): bool => $chat->stateIn('lantern_cove') === ConnectionState::Moderator, 'it is in, with the rights');
         $viewer = ChatClient::join($this->server->port, 'wren', 'lantern_cove', '');
         self::assertFalse($chat->knowsPeople(), 'a server without accounts tells people apart by nicks alone');
         $viewer->say('ahoy : there');

@@ -58,8 +58,8 @@ try {
     DB::statement("INSERT INTO list_items (channel_id, stable_id, list_id, position, text, weight) SELECT l.channel_id, CONCAT('n', s.seq), l.id, 100 + s.seq, CONCAT('item ', s.seq), 1 FROM lists l, seq_1_to_5 s WHERE l.stable_id LIKE 'd%'");
     DB::statement('ANALYZE TABLE facts, counters, lists, list_items');
     $budget->of('the reference beside the text, 3,000 definitions', 200, 1, static fn () => $app->make(ReferenceController::class)($cove));
-    $standings = new MariaDbStandings(DB::connection(), $cove->id);
-    $budget->of('ranking, 200,000 viewers', 5, 20, static fn () => $standings->top('pebbles', 10));
+    $ranking = new MariaDbStandings(DB::connection(), $cove->id);
+    $budget->of('ranking, 200,000 viewers', 5, 20, static fn () => $ranking->top('pebbles', 10));
     DB::statement("INSERT INTO list_items (channel_id, stable_id, list_id, position, text, weight) SELECT channel_id, CONCAT('k', s.seq), id, 1000 + s.seq, CONCAT('knot ', s.seq), 1 FROM lists, seq_1_to_10000 s WHERE name = 'knots'");
     $preview = static fn (int $i) => $app->make(Preview::class)->of($cove, Say::on('!new', "[caller] ties [list.knots] $i"), 0, '', '');
     $budget->of('a preview after a key, 3,000 definitions, a list of 10,000', 150, 1, $preview);

@@ -105,8 +105,8 @@ final class GrammarTest extends TestCase
             }
             $choice = $response->parts[0];
             self::assertInstanceOf(Choice::class, $choice);
-            $prospect = StaticAnalyzer::of($response, $pack, $profile, ['!say']);
-            [$holds] = ConditionSampler::of([$choice->branches[0]->condition], $prospect->values, $pack, $profile);
+            $estimate = StaticAnalyzer::of($response, $pack, $profile, ['!say']);
+            [$holds] = ConditionSampler::of([$choice->branches[0]->condition], $estimate->values, $pack, $profile);
             if ($holds === null) {
                 continue;
             }

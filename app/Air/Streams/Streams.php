@@ -89,7 +89,7 @@ final class Streams
     }
 
     /** Whoever was taken out of a channel, has signed out or has a new password reads no further. One statement for all. */
-    public function closeStrangers(): void
+    public function closeUnauthorised(): void
     {
         if ($this->readers === []) {
             return;

@@ -11,7 +11,7 @@ use SilverParrot\Source\Span;
 final readonly class EstimatedCondition
 {
     /** @param  Span  $span  of the slot that it stands in */
-    public function __construct(public Expression $condition, public ValueEstimate $outlook, public Span $span)
+    public function __construct(public Expression $condition, public ValueEstimate $estimate, public Span $span)
     {
     }
 }

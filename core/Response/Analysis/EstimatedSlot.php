@@ -9,7 +9,7 @@ use SilverParrot\Response\Syntax\Slot;
 /** A slot, and what its value can be where it stands. */
 final readonly class EstimatedSlot
 {
-    public function __construct(public Slot $slot, public ValueEstimate $outlook)
+    public function __construct(public Slot $slot, public ValueEstimate $estimate)
     {
     }
 }

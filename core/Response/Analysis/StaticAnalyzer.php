@@ -51,27 +51,27 @@ final class StaticAnalyzer extends EstimateContext
      */
     public static function of(Response $response, Pack $pack, ChatProfile $profile, array $triggers, ?Lengths $lengths = null): ResponseEstimate
     {
-        $forecast = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel));
-        $extent = $forecast->parts($response->parts)->atMost(Limits::SAID);
+        $analyzer = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel));
+        $extent = $analyzer->parts($response->parts)->atMost(Limits::SAID);
 
-        return new ResponseEstimate($extent, $forecast->slots, $forecast->conditions, $forecast->values, $forecast->typedRoom(), $forecast->work);
+        return new ResponseEstimate($extent, $analyzer->slots, $analyzer->conditions, $analyzer->values, $analyzer->typedRoom(), $analyzer->work);
     }
 
     public function value(Expression $expression): ValueEstimate
     {
         $key = $expression->key();
-        $outlook = $expression->outlook($this);
+        $estimate = $expression->estimate($this);
         if ($key !== null) {
             // Wherever it stands: what is kept in one place says nothing of the others.
-            $this->values[$key] = $outlook;
-            $outlook = $this->kept[$key] ?? $outlook;
+            $this->values[$key] = $estimate;
+            $estimate = $this->kept[$key] ?? $estimate;
         }
 
         return match (true) {
-            $key === null => $outlook,
-            isset($this->numbers[$key]) && $outlook->isOnly(ValueKind::Text) => ValueEstimate::text(1, Number::LONGEST_TYPED),
-            isset($this->there[$key]) => $outlook->known(),
-            default => $outlook,
+            $key === null => $estimate,
+            isset($this->numbers[$key]) && $estimate->isOnly(ValueKind::Text) => ValueEstimate::text(1, Number::LONGEST_TYPED),
+            isset($this->there[$key]) => $estimate->known(),
+            default => $estimate,
         };
     }
 
@@ -97,11 +97,11 @@ final class StaticAnalyzer extends EstimateContext
 
     public function slot(Slot $slot): LengthBounds
     {
-        $outlook = $this->value($slot->value);
-        $outlook = $slot->isQuiet ? $outlook : $outlook->printed();
-        $this->slots[] = new EstimatedSlot($slot, $outlook);
+        $estimate = $this->value($slot->value);
+        $estimate = $slot->isQuiet ? $estimate : $estimate->printed();
+        $this->slots[] = new EstimatedSlot($slot, $estimate);
         if ($slot->as !== '') {
-            $this->bound[$slot->as] = $slot->isQuiet ? $outlook : $outlook->withoutGaps();
+            $this->bound[$slot->as] = $slot->isQuiet ? $estimate : $estimate->withoutGaps();
         }
         // What fails here is not said at all, so whatever follows may count on it.
         $this->there += array_fill_keys($slot->value->needs(), true);
@@ -110,9 +110,9 @@ final class StaticAnalyzer extends EstimateContext
             return LengthBounds::none();
         }
         // What others have chosen can begin with a sign that melts with the one before it.
-        $isFree = $outlook->written === null && array_intersect([ValueKind::Text->name, ValueKind::Person->name, ValueKind::Items->name], array_column($outlook->kinds, 'name')) !== [];
+        $isFree = $estimate->written === null && array_intersect([ValueKind::Text->name, ValueKind::Person->name, ValueKind::Items->name], array_column($estimate->kinds, 'name')) !== [];
 
-        return new LengthBounds(max(0, $outlook->shortest - ($isFree ? 1 : 0)), $outlook->longest, $outlook->isTyped ? $outlook->longest : 0, $outlook->bytes);
+        return new LengthBounds(max(0, $estimate->shortest - ($isFree ? 1 : 0)), $estimate->longest, $estimate->isTyped ? $estimate->longest : 0, $estimate->bytes);
     }
 
     public function choice(Choice $choice): LengthBounds

@@ -29,7 +29,7 @@ final class Sum
             Operation::Plus => $a->plus($b),
             Operation::Minus => $a->plus($b->negated()),
             Operation::Times => $a->times($b),
-            Operation::Rest => new Range(min(0, $b->low), max(0, $b->high)),
+            Operation::Modulo => new Range(min(0, $b->low), max(0, $b->high)),
             Operation::Divided => null,
         };
         $number = match (true) {

@@ -44,7 +44,7 @@ final readonly class AndAlso extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         return $in->lengths->yesNo()->orGap(...$in->value($this->left)->gaps, ...$in->value($this->right)->gaps);
     }

@@ -42,7 +42,7 @@ final readonly class Arithmetic extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         return Sum::of($this->operation, $in->value($this->left), $in->value($this->right), $in);
     }

@@ -35,7 +35,7 @@ final readonly class Bound extends Expression
         return static fn (EvaluationContext $run): null|bool|int|string|Value => $run->bound($name);
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         return $in->bound($this->name);
     }

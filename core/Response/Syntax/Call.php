@@ -46,11 +46,11 @@ final readonly class Call extends Expression
         return $this->name->prepared($this);
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $gaps = array_map(static fn (Expression $one): array => $in->value($one)->gaps, $this->children());
 
-        return $this->name->outlook($this, $in)->orGap(...array_merge(...$gaps));
+        return $this->name->estimate($this, $in)->orGap(...array_merge(...$gaps));
     }
 
     public function key(): ?string

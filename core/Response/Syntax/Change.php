@@ -55,10 +55,10 @@ final readonly class Change extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $amount = $this->amount === null ? null : $in->value($this->amount);
-        $kept = $this->verb->outlook($this->place->name->outlook($this->place, $in)->withoutGaps(), $amount);
+        $kept = $this->verb->estimate($this->place->name->estimate($this->place, $in)->withoutGaps(), $amount);
         $in->keep($this->place, $this->place->folded[count($this->place->folded) - 1], $kept);
 
         return $kept;

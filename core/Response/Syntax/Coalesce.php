@@ -43,7 +43,7 @@ final readonly class Coalesce extends Expression
         return static fn (EvaluationContext $run): null|bool|int|string|Value => self::stands($value = $left($run)) ? $value : $right($run);
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $left = $in->value($this->left);
         if (! $left->mayBeNoValue()) {

@@ -58,7 +58,7 @@ final readonly class Comparison extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $gaps = $this->asksForNothing() ? [] : array_merge(...array_map(static fn (Expression $one): array => $in->value($one)->gaps, $this->children()));
 

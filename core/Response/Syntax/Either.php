@@ -44,10 +44,10 @@ final readonly class Either extends Expression
         return static fn (EvaluationContext $run): null|bool|int|string|Value => $options[$run->draw($span)->getInt(0, $last)]($run);
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
-        $outlooks = array_map($in->value(...), $this->options);
+        $estimates = array_map($in->value(...), $this->options);
 
-        return array_reduce(array_slice($outlooks, 1), static fn (ValueEstimate $one, ValueEstimate $other): ValueEstimate => $one->orElse($other), $outlooks[0]);
+        return array_reduce(array_slice($estimates, 1), static fn (ValueEstimate $one, ValueEstimate $other): ValueEstimate => $one->orElse($other), $estimates[0]);
     }
 }

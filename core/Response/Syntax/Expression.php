@@ -30,7 +30,7 @@ abstract readonly class Expression
     abstract public function prepared(): Closure;
 
     /** What it can be, known before anybody says a line. */
-    abstract public function outlook(EstimateContext $in): ValueEstimate;
+    abstract public function estimate(EstimateContext $in): ValueEstimate;
 
     /** The value, where it is asked for once; what is said often is prepared once. */
     final public function value(EvaluationContext $run): null|bool|int|string|Value

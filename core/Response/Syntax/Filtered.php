@@ -95,7 +95,7 @@ final readonly class Filtered extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $value = $in->value($this->value);
         $arguments = array_map($in->value(...), $this->arguments);
@@ -104,10 +104,10 @@ final readonly class Filtered extends Expression
         $gaps = array_map(static fn (ValueEstimate $one): array => $one->gaps, [...$arguments, ...array_values($named)]);
 
         if ($this->filter instanceof HandlesGaps) {
-            return $this->filter->outlook($value, $arguments, $named, $in)->orGap(...($value->mayBeNoValue() ? array_merge(...$gaps) : []));
+            return $this->filter->estimate($value, $arguments, $named, $in)->orGap(...($value->mayBeNoValue() ? array_merge(...$gaps) : []));
         }
 
-        return $this->filter->outlook($value, $arguments, $named, $in)->orGap(...$value->gaps, ...array_merge(...$gaps));
+        return $this->filter->estimate($value, $arguments, $named, $in)->orGap(...$value->gaps, ...array_merge(...$gaps));
     }
 
     public function needs(): array

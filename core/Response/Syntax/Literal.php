@@ -36,7 +36,7 @@ final readonly class Literal extends Expression
         return static fn (): null|bool|int|string|Value => $value;
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $value = $this->value;
 

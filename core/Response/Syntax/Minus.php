@@ -39,7 +39,7 @@ final readonly class Minus extends Expression
         return static fn (EvaluationContext $run): int|Value => Numbers::combine(Operation::Minus, 0, $of($run));
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         return Sum::of(Operation::Minus, ValueEstimate::whole(new Range(0, 0)), $in->value($this->value), $in);
     }

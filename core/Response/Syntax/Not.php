@@ -40,7 +40,7 @@ final readonly class Not extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         return $in->lengths->yesNo()->orGap(...$in->value($this->value)->gaps);
     }

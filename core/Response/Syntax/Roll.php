@@ -58,7 +58,7 @@ final readonly class Roll extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $from = $in->value($this->from)->asNumber();
         $to = $this->to === null ? $from : $in->value($this->to)->asNumber();

@@ -48,7 +48,7 @@ final readonly class SpanFrom extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $moment = $in->value($this->moment);
         $isDay = is_string($moment->written) && Moment::fromIso($moment->written, $in->pack->channel->zone) !== null;

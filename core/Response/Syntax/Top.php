@@ -72,7 +72,7 @@ final readonly class Top extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         $count = $in->value($this->count)->asNumber();
         $most = max(1, min(Limits::TOP, $count->range->high ?? Limits::TOP));

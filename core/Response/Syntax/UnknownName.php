@@ -35,7 +35,7 @@ final readonly class UnknownName extends Expression
         return static fn (): Gap => $gap;
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::nothing()->orGap(GapReason::Unknown);
     }

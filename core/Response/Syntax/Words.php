@@ -43,7 +43,7 @@ final readonly class Words extends Expression
         };
     }
 
-    public function outlook(EstimateContext $in): ValueEstimate
+    public function estimate(EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::text(1, $in->typedRoom())->typed()->orNothing();
     }

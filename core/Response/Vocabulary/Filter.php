@@ -23,7 +23,7 @@ interface Filter
      * @param  list<ValueEstimate>  $arguments
      * @param  array<string, ValueEstimate>  $named
      */
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate;
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate;
 
     /**
      * @param  list<null|bool|int|string|Value>  $arguments

@@ -26,7 +26,7 @@ abstract readonly class Name
     abstract public function prepared(Call $call): Closure;
 
     /** What it can be and how long it gets, known before anybody says a line. */
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::anything(Limits::VALUE)->orNothing();
     }

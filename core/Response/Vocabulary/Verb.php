@@ -24,7 +24,7 @@ interface Verb
     public function counts(): bool;
 
     /** What is kept afterwards, and why it can fail. */
-    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate;
+    public function estimate(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate;
 
     /** @return null|bool|int|string|Value what is kept afterwards */
     public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value;

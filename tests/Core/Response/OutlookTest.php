@@ -101,15 +101,15 @@ final class OutlookTest extends TestCase
             if (array_filter($response->findings($pack), static fn (Finding $finding): bool => $finding->isError()) !== []) {
                 continue;
             }
-            $prospect = StaticAnalyzer::of($response, $pack, $profile, ['!say', '!speak'], $lengths);
+            $estimate = StaticAnalyzer::of($response, $pack, $profile, ['!say', '!speak'], $lengths);
             for ($attempt = 0; $attempt < 16; $attempt++) {
-                $said += $this->compare($response, $prospect, $pack, $profile, $attempt * 5) ? 1 : 0;
+                $said += $this->compare($response, $estimate, $pack, $profile, $attempt * 5) ? 1 : 0;
             }
         }
         self::assertGreaterThan(count($sources) * 3, $said);
     }
 
-    private function compare(Response $response, ResponseEstimate $prospect, Pack $pack, ChatProfile $profile, int $attempt): bool
+    private function compare(Response $response, ResponseEstimate $estimate, Pack $pack, ChatProfile $profile, int $attempt): bool
     {
         $letter = self::LETTERS[$attempt % count(self::LETTERS)];
         $room = 500 - mb_strlen('!say ');
@@ -132,12 +132,12 @@ final class OutlookTest extends TestCase
         $said = $response->say(new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)), 'bounds', new PendingReads));
         if ($said instanceof RenderedResponse) {
             $text = $said->text;
-            [$extent, $length] = [$prospect->extent, ValueEstimate::length($text)];
+            [$extent, $length] = [$estimate->extent, ValueEstimate::length($text)];
             if ($length > $extent->longest || $length < $extent->shortest || strlen($text) > $extent->bytes) {
                 self::fail("{$response->text} said “{$text}” for “{$typed}”: $length characters and ".strlen($text)." bytes, not {$extent->shortest} to {$extent->longest} and {$extent->bytes}");
             }
         } elseif ($said instanceof EvaluationFailure && ($reason = GapReason::tryFrom($said->reason)) !== null && $reason !== GapReason::TooLarge && $reason !== GapReason::NotWhole) {
-            $told = array_merge([], ...array_map(static fn (EstimatedSlot|EstimatedCondition $one): array => $one->outlook->gaps, [...$prospect->slots, ...$prospect->conditions]));
+            $told = array_merge([], ...array_map(static fn (EstimatedSlot|EstimatedCondition $one): array => $one->estimate->gaps, [...$estimate->slots, ...$estimate->conditions]));
             self::assertContains($reason, $told, "{$response->text} fails with {$reason->value} for “{$typed}”");
         }
 
@@ -162,19 +162,19 @@ final class OutlookTest extends TestCase
         [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
         $profile = ChatProfile::stream();
         $response = Response::of($source);
-        $prospect = StaticAnalyzer::of($response, $pack, $profile, $triggers);
-        $longest = LongestAnswer::of($response, $prospect, $pack, $profile, $triggers, Moment::fromIso(World::NOW) ?? new Moment(0));
+        $estimate = StaticAnalyzer::of($response, $pack, $profile, $triggers);
+        $longest = LongestAnswer::of($response, $estimate, $pack, $profile, $triggers, Moment::fromIso(World::NOW) ?? new Moment(0));
         self::assertNotNull($longest);
-        self::assertLessThanOrEqual($prospect->extent->longest, $longest->length);
-        self::assertGreaterThanOrEqual(0.9 * $prospect->extent->longest, $longest->length, "“{$longest->text}” ".implode(', ', $longest->given));
+        self::assertLessThanOrEqual($estimate->extent->longest, $longest->length);
+        self::assertGreaterThanOrEqual(0.9 * $estimate->extent->longest, $longest->length, "“{$longest->text}” ".implode(', ', $longest->given));
     }
 
     public function test_what_is_known_of_a_response_beforehand(): void
     {
         $of = static function (string $source): string {
-            $prospect = StaticAnalyzer::of(Response::of($source), World::pack(), ChatProfile::stream(), ['!say']);
+            $estimate = StaticAnalyzer::of(Response::of($source), World::pack(), ChatProfile::stream(), ['!say']);
 
-            return "{$prospect->extent->shortest} to {$prospect->extent->longest}, typed {$prospect->extent->typed}";
+            return "{$estimate->extent->shortest} to {$estimate->extent->longest}, typed {$estimate->extent->typed}";
         };
         // Counted by hand: planks 0 to 1,000, names up to 25, 500 characters a line.
         self::assertSame('8 to 8, typed 0', $of('Ahoy all'));

@@ -30,7 +30,7 @@ final class NumberTest extends TestCase
             self::assertSame(self::shortest($a * $b, 6), Number::digits(self::number(Numbers::combine(Operation::Times, $left, $right))));
             if ($b !== 0) {
                 $quotient = Numbers::combine(Operation::Divided, $left, $right);
-                $rest = self::number(Numbers::combine(Operation::Rest, $left, $right));
+                $rest = self::number(Numbers::combine(Operation::Modulo, $left, $right));
                 self::assertSame(self::shortest($a, 3), Number::digits(self::number(Numbers::combine(Operation::Times, $quotient, $right))), 'what is divided and multiplied again is what it was');
                 self::assertTrue(Number::compare($rest, 0) === 0 || Number::compare($rest, 0) === ($b <=> 0), 'the rest has the divisor’s sign');
             }

@@ -82,8 +82,8 @@ final class WorkTest extends TestCase
             $items = array_map(static fn (int $i): WeightedText => new WeightedText("knot $i".($i === 7 ? ' and a very long bit of line' : '')), range(1, $count));
             $pack = new Pack(Pack::blank()->channel, lists: ['knots' => new TextList('Knots', $items, DrawOrder::Shuffled)]);
             [$response, $profile] = [Response::of('[list.knots]'), ChatProfile::stream()];
-            $prospect = StaticAnalyzer::of($response, $pack, $profile, ['!a']);
-            $seek = static fn (): ?LongestAnswer => LongestAnswer::of($response, $prospect, $pack, $profile, ['!a'], new Moment(0));
+            $estimate = StaticAnalyzer::of($response, $pack, $profile, ['!a']);
+            $seek = static fn (): ?LongestAnswer => LongestAnswer::of($response, $estimate, $pack, $profile, ['!a'], new Moment(0));
             self::assertStringStartsWith('knot ', $seek()->text ?? '');
 
             return self::asked($seek);

@@ -86,7 +86,7 @@ final class SpeakerTest extends TestCase
     {
         $this->enter();
         $this->channel->isBehind = false;
-        $this->channel->hadSaid(array_fill(0, ($this->channel->standing() === ConnectionState::Moderator ? ChatProfile::stream()->oftenForModerators : ChatProfile::stream()->often) - 3, 1_000));
+        $this->channel->hadSaid(array_fill(0, ($this->channel->state() === ConnectionState::Moderator ? ChatProfile::stream()->oftenForModerators : ChatProfile::stream()->often) - 3, 1_000));
         foreach (['one', 'two', 'three', 'four', 'five'] as $text) {
             $this->answer($text);
         }
@@ -160,10 +160,10 @@ final class SpeakerTest extends TestCase
         self::assertNotNull($address);
         $chat = $this->channel->chat = new ChatConnection($address, static fn (): null => null);
         async(static fn () => $chat->stay());
-        for ($tries = 0; $tries < 500 && $this->channel->standing() === ConnectionState::Away; $tries++) {
+        for ($tries = 0; $tries < 500 && $this->channel->state() === ConnectionState::Away; $tries++) {
             $chat->beIn(['cove']);
             delay(0.02);
         }
-        self::assertNotSame(ConnectionState::Away, $this->channel->standing());
+        self::assertNotSame(ConnectionState::Away, $this->channel->state());
     }
 }

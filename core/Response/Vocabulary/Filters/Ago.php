@@ -29,7 +29,7 @@ final readonly class Ago implements Filter
         return [0, 0];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         return $value->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)->orGap(...($value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
     }

@@ -17,7 +17,7 @@ final readonly class Count extends ListFilter
         return new Description('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::whole(Range::ofACount());
     }

@@ -28,7 +28,7 @@ final readonly class Cut implements Filter
         return [1, 1];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $most = $arguments[0]->asNumber();
         $length = max(1, $most->range->high ?? $value->longest);

@@ -31,7 +31,7 @@ final readonly class Date implements Filter
         return [0, 1];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $pattern = isset($arguments[0]) ? $arguments[0]->written : '';
         $length = is_string($pattern) ? $in->lengths->date(mb_substr($pattern, 0, self::LONGEST)) : ValueEstimate::text(0, Limits::READING);

@@ -17,7 +17,7 @@ final readonly class First extends ListFilter
         return new Description('first', '', 'one of its parts', '[channel.tags | first]', 'The first of a list; of a text, its first word.', 'gives nothing');
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         return self::part($value);
     }

@@ -28,7 +28,7 @@ final readonly class Grouped implements Filter
         return [0, 0];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $number = $value->withoutNothing()->asNumber();
         $whole = $in->lengths->grouped($number->range?->digits() ?? Limits::DIGITS) + ($number->range === null ? 2 + Number::DECIMALS : 1);

@@ -36,7 +36,7 @@ final readonly class InUnit implements Filter, TakesWords
         return ['minutes', 'hours', 'days'];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $most = Lengths::DAYS * match ($arguments[0]->written) {
             'days' => 1,

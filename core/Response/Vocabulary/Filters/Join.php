@@ -26,7 +26,7 @@ final readonly class Join implements Filter
         return [1, 1];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         if ($value->many === null) {
             return $value;

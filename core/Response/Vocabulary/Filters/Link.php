@@ -26,7 +26,7 @@ final readonly class Link implements Filter
         return [0, 0];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $isOne = is_string($value->written) && self::address($value->written) !== null;
 

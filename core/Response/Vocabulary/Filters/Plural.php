@@ -31,7 +31,7 @@ final readonly class Plural implements Filter, TakesNamed
         return ['zero', 'one', 'two', 'few', 'many', 'other'];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $number = $value->withoutNothing()->asNumber();
         $longest = 0;

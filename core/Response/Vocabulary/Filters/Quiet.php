@@ -25,7 +25,7 @@ final readonly class Quiet implements Filter, PrintsNothing
         return [0, 0];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         return $value;
     }

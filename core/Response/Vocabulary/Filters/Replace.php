@@ -26,7 +26,7 @@ final readonly class Replace implements Filter
         return [2, 2];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         [$what, $by] = $arguments;
         $times = is_string($what->written) ? $what->longest : 1;

@@ -28,7 +28,7 @@ final readonly class Round implements Filter
         return [0, 1];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $number = $value->withoutNothing()->asNumber();
         $places = ($arguments[0] ?? null)?->asNumber()->range ?? (isset($arguments[0]) ? null : new Range(0, 0));

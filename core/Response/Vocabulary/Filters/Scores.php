@@ -29,7 +29,7 @@ final readonly class Scores implements Filter
         return [0, 0];
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $around = ($value->many->most ?? 0) * self::AROUND;
 

@@ -25,7 +25,7 @@ final readonly class Sort extends ListFilter implements Laborious
         return 10 + 2 * $bytes;
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         return self::list($value, $in);
     }

@@ -32,7 +32,7 @@ abstract readonly class TextFilter implements ChangesText
         return $value === null ? null : $this->change($run->print($value), $run);
     }
 
-    public function outlook(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
+    public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         if ($value->many === null) {
             return $this->changed($value);

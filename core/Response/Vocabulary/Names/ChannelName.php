@@ -70,13 +70,13 @@ final readonly class ChannelName extends Name
             : Checking::takesNothing($call);
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         $part = $call->folded[1] ?? 'name';
         if ($part === 'name') {
             return ValueEstimate::written($in->pack->channel->name);
         }
-        $outlook = match ($part) {
+        $estimate = match ($part) {
             'title', 'category', 'link' => ValueEstimate::text(0, Limits::READING),
             'tags', 'guests' => ValueEstimate::items(Many::divided(ValueEstimate::text(1, Limits::READING)), $in->lengths->joint()),
             'viewers', 'followers', 'subscribers' => ValueEstimate::whole(Range::ofACount()),
@@ -86,7 +86,7 @@ final readonly class ChannelName extends Name
             default => ValueEstimate::nothing()->orGap(GapReason::Unknown),
         };
 
-        return $outlook->orNothing()->orGap(GapReason::DetailsDown);
+        return $estimate->orNothing()->orGap(GapReason::DetailsDown);
     }
 
     public function prepared(Call $call): Closure

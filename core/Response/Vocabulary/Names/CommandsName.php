@@ -32,7 +32,7 @@ final readonly class CommandsName extends Name
         return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : ($call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call));
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->isOn() && $one->about->listed));
         $triggers = ValueEstimate::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));

@@ -58,7 +58,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(SyntaxErrorCode::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         $counter = $in->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter === null) {

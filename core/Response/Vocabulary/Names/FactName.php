@@ -32,7 +32,7 @@ final readonly class FactName extends Name
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         $fact = $in->pack->facts[$call->folded[1] ?? ''] ?? null;
 

@@ -41,7 +41,7 @@ final readonly class GoodsName extends Name implements Remembering, Writable
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::whole(Range::ofACount())->orNothing();
     }

@@ -41,15 +41,15 @@ final readonly class HappeningName extends Name
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
-        $outlook = match ($call->folded[1] ?? '') {
+        $estimate = match ($call->folded[1] ?? '') {
             'tier' => ValueEstimate::whole(new Range(1, 3)),
             'text' => ValueEstimate::text(0, Limits::READING)->typed(),
             default => ValueEstimate::whole(Range::ofACount()),
         };
 
-        return $outlook->orNothing();
+        return $estimate->orNothing();
     }
 
     public function prepared(Call $call): Closure

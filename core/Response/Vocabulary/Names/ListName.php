@@ -48,7 +48,7 @@ final readonly class ListName extends Name implements Remembering
             ? [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])] : [];
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         $list = $in->pack->lists[$call->folded[1] ?? ''] ?? null;
         if ($list === null) {

@@ -32,7 +32,7 @@ final readonly class LookupName extends Name
         return isset($call->path[2]) ? [] : [Checking::partExpected($call, 'lookup.tide.high')];
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::anything(Limits::READING)->orNothing()->orGap(GapReason::LookupDown);
     }

@@ -18,7 +18,7 @@ final readonly class Message extends SimpleName
         return new Description('message', '', 'a text', '[message]', 'The whole line, as it was typed.');
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::text(1, $in->line())->typed();
     }

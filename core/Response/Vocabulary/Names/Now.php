@@ -19,7 +19,7 @@ final readonly class Now extends SimpleName
         return new Description('now', '', 'a moment', '[now]', 'This moment, in the channel’s language and zone.');
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return $in->lengths->moment();
     }

@@ -38,7 +38,7 @@ final readonly class OccasionName extends Name implements Remembering, Writable
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return $in->lengths->moment()->orNothing();
     }

@@ -35,7 +35,7 @@ final readonly class OutcomeName extends Name
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return match ($call->folded[1] ?? '') {
             'name' => ValueEstimate::oneOf(...$in->triggers),

@@ -23,7 +23,7 @@ final readonly class PageName extends SimpleName
         return new Description('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.', later: 'there is no such page yet, so it is nothing.');
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::text(1, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown);
     }

@@ -88,7 +88,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return $findings;
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         $part = $call->folded[1] ?? '';
         $longestName = $in->profile->longestName;
@@ -99,7 +99,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         if ($field !== null && ! in_array($part, self::PARTS, true)) {
             return self::fieldOutlook($field, $in)->orNothing();
         }
-        $outlook = match ($part) {
+        $estimate = match ($part) {
             '' => ValueEstimate::of(ValueKind::Person, 1, $longestName),
             'name', 'login' => ValueEstimate::text(1, $longestName),
             'level' => $in->lengths->level(),
@@ -113,7 +113,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             default => ValueEstimate::nothing()->orGap(GapReason::Unknown),
         };
 
-        return $this->isAlwaysThere() ? $outlook : $outlook->orNothing();
+        return $this->isAlwaysThere() ? $estimate : $estimate->orNothing();
     }
 
     public function prepared(Call $call): Closure

@@ -48,9 +48,9 @@ final readonly class QuoteName extends Name
         };
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
-        $outlook = match ($call->folded[1] ?? 'text') {
+        $estimate = match ($call->folded[1] ?? 'text') {
             'number' => ValueEstimate::whole(Range::ofACount(1)),
             'by' => ValueEstimate::text(1, $in->profile->longestName),
             'category' => ValueEstimate::text(1, Limits::READING),
@@ -58,7 +58,7 @@ final readonly class QuoteName extends Name
             default => ValueEstimate::text(1, Limits::READING),
         };
 
-        return $outlook->orNothing()->orGap(GapReason::NotSearched);
+        return $estimate->orNothing()->orGap(GapReason::NotSearched);
     }
 
     public function prepared(Call $call): Closure

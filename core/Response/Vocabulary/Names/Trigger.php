@@ -18,7 +18,7 @@ final readonly class Trigger extends SimpleName
         return new Description('trigger', '', 'a text', '[trigger]', 'The word that set the command off, as it was typed.');
     }
 
-    public function outlook(Call $call, EstimateContext $in): ValueEstimate
+    public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return ValueEstimate::oneOf(...$in->triggers);
     }

@@ -32,7 +32,7 @@ final readonly class Clear implements Verb
         return false;
     }
 
-    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
+    public function estimate(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
         return ValueEstimate::nothing();
     }

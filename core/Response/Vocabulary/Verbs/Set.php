@@ -33,7 +33,7 @@ final readonly class Set implements Verb
         return false;
     }
 
-    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
+    public function estimate(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
         return self::kept($place, $amount)->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
     }

@@ -36,7 +36,7 @@ final readonly class Take implements Verb
         return true;
     }
 
-    public function outlook(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
+    public function estimate(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
         return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
     }
