@@ -156,7 +156,7 @@ try {
     printf("%-60s %5.2f  (%d statements and a commit)\n", 'a turn, to the same rows by hand', $percentile($times['turn'], 0.5) / $percentile($times['hand'], 0.5), $perTurn);
 
     // Lines that set nothing off, from the wire's bytes to the log, and what the talker's memory does meanwhile.
-    $channel = new ChannelOnAir(1, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new KnownDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null, ChatProfile::stream(), new \SilverParrot\Memory\FoundRanking(static fn (): array => []));
+    $channel = new ChannelOnAir(1, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null, ChatProfile::stream(), new \SilverParrot\Memory\FoundRanking(static fn (): array => []));
     $channel->pack = $pack;
     $log = new Log($connection);
     $hear = static function (int $i) use ($channel, $log, $store): void {

@@ -33,7 +33,7 @@ try {
     $kernel->call('migrate', ['--force' => true]);
     $wren = User::query()->create(['name' => 'Wren', 'email' => 'wren@cove.example', 'password' => 'x']);
     [$pack] = PackFormat::read((string) file_get_contents("$project/docs/examples/lantern-cove.pack.json"));
-    $cove = $app->make(PackRows::class)->make($pack, $wren, ['live' => true, 'category' => 'Planking']);
+    $cove = $app->make(PackRepository::class)->make($pack, $wren, ['live' => true, 'category' => 'Planking']);
     $row = (array) DB::table('commands')->where('trigger', '!tide')->first();
     unset($row['id']);
     foreach (array_chunk(range(1, 2_000 - count($pack->commands)), 500) as $some) {
@@ -48,7 +48,7 @@ try {
         $left = $app->make(Findings::class)->of($cove, null)->left;
     } while ($left > 0);
     $budget->of('search after a key, 200 of 2,000 commands', 30, 1, static fn () => $app->make(FindCommands::class)->in($cove, 'more'));
-    $budget->of('the publish page, 2,000 commands', 500, 1, static fn () => $app->make(LookBetween::class)->at($cove));
+    $budget->of('the publish page, 2,000 commands', 500, 1, static fn () => $app->make(PublishPreviews::class)->at($cove));
 
     $definition = static fn (int $i): array => ['channel_id' => $cove->id, 'stable_id' => "d$i", 'name' => "d$i", 'name_folded' => "d$i"];
     $thousand = static fn (string $table, array $more): bool => DB::table($table)->insert(array_map(static fn (int $i): array => $definition($i) + $more, range(1, 1_000)));
@@ -58,7 +58,7 @@ try {
     DB::statement("INSERT INTO list_items (channel_id, stable_id, list_id, position, text, weight) SELECT l.channel_id, CONCAT('n', s.seq), l.id, 100 + s.seq, CONCAT('item ', s.seq), 1 FROM lists l, seq_1_to_5 s WHERE l.stable_id LIKE 'd%'");
     DB::statement('ANALYZE TABLE facts, counters, lists, list_items');
     $budget->of('the reference beside the text, 3,000 definitions', 200, 1, static fn () => $app->make(ReferenceController::class)($cove));
-    $ranking = new MariaDbStandings(DB::connection(), $cove->id);
+    $ranking = new MariaDbRanking(DB::connection(), $cove->id);
     $budget->of('ranking, 200,000 viewers', 5, 20, static fn () => $ranking->top('pebbles', 10));
     DB::statement("INSERT INTO list_items (channel_id, stable_id, list_id, position, text, weight) SELECT channel_id, CONCAT('k', s.seq), id, 1000 + s.seq, CONCAT('knot ', s.seq), 1 FROM lists, seq_1_to_10000 s WHERE name = 'knots'");
     $preview = static fn (int $i) => $app->make(Preview::class)->of($cove, Say::on('!new', "[caller] ties [list.knots] $i"), 0, '', '');

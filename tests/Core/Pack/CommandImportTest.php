@@ -8,7 +8,7 @@ use PHPUnit\Framework\TestCase;
 use SilverParrot\Pack\CommandImport;
 use Tests\Outside;
 
-final class BroughtTest extends TestCase
+final class CommandImportTest extends TestCase
 {
     public function test_lines_and_tables_are_told_apart_and_the_columns_guessed(): void
     {

@@ -25,7 +25,7 @@ use SilverParrot\Source\Fold;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
 
-final class StandingsTest extends TestCase
+final class RankingTest extends TestCase
 {
     public function test_the_database_finds_who_has_the_most_as_a_memory_at_hand_does(): void
     {

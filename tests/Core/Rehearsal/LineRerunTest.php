@@ -23,7 +23,7 @@ use SilverParrot\Value\Moment;
 use SilverParrot\World as HeardIn;
 use Tests\Core\Response\World;
 
-final class HeardAgainTest extends TestCase
+final class LineRerunTest extends TestCase
 {
     public function test_it_says_the_same_however_memory_went_on_and_a_draft_sees_the_rest_as_it_is_now(): void
     {

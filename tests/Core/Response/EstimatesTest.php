@@ -33,7 +33,7 @@ use SilverParrot\Value\Moment;
 use SilverParrot\World as SaidIn;
 
 /** What is known of responses beforehand, held against what they say under many circumstances. */
-final class OutlookTest extends TestCase
+final class EstimatesTest extends TestCase
 {
     /** One expression or more of every kind of value, those of people's texts among them. */
     private const VALUES = [
