@@ -7,6 +7,7 @@ declare(strict_types=1);
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
+use App\Air\CachedDetails;
 use App\Air\ChannelOnAir;
 use App\Air\Details;
 use App\Air\Log;
@@ -23,6 +24,7 @@ use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;

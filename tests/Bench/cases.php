@@ -5,6 +5,7 @@ declare(strict_types=1);
 // What is compared with what, and what the ratio may be at most.
 
 use SilverParrot\Checks\Checks;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Command;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Syntax\Row;

@@ -8,6 +8,9 @@ declare(strict_types=1);
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 use App\Models\User;
+use App\Publish\PublishPreviews;
+use App\Storage\MariaDbRanking;
+use App\Storage\PackRepository;
 use App\Write\FindCommands;
 use App\Write\Findings;
 use App\Write\Preview;
@@ -17,6 +20,7 @@ use Ground\TestDatabase;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Format\PackFormat;
+use SilverParrot\Hearing\Steps\Say;
 use Tests\Bench\Budget;
 
 $project = dirname(__DIR__, 2);
