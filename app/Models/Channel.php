@@ -37,8 +37,8 @@ use SilverParrot\Value\Moment;
  * @property string|null $chat_secret
  * @property Carbon|null $air_seen_at
  * @property Collection<int, Membership> $memberships
- * @property Collection<int, Emote> $emotes
- * @property Collection<int, Emote> $emotesInShort
+ * @property Collection<int, EmoteRow> $emotes
+ * @property Collection<int, EmoteRow> $emotesInShort
  */
 final class Channel extends Model
 {
@@ -114,10 +114,10 @@ final class Channel extends Model
         return $this->hasMany(Invitation::class);
     }
 
-    /** @return HasMany<Command, $this> */
+    /** @return HasMany<CommandRow, $this> */
     public function commands(): HasMany
     {
-        return $this->hasMany(Command::class);
+        return $this->hasMany(CommandRow::class);
     }
 
     /** @return HasMany<CommandAlias, $this> */
@@ -126,55 +126,55 @@ final class Channel extends Model
         return $this->hasMany(CommandAlias::class);
     }
 
-    /** @return HasMany<Fact, $this> */
+    /** @return HasMany<FactRow, $this> */
     public function facts(): HasMany
     {
-        return $this->hasMany(Fact::class);
+        return $this->hasMany(FactRow::class);
     }
 
-    /** @return HasMany<TextList, $this> */
+    /** @return HasMany<TextListRow, $this> */
     public function lists(): HasMany
     {
-        return $this->hasMany(TextList::class);
+        return $this->hasMany(TextListRow::class);
     }
 
-    /** @return HasMany<Counter, $this> */
+    /** @return HasMany<CounterRow, $this> */
     public function counters(): HasMany
     {
-        return $this->hasMany(Counter::class);
+        return $this->hasMany(CounterRow::class);
     }
 
-    /** @return HasMany<Occasion, $this> */
+    /** @return HasMany<OccasionRow, $this> */
     public function occasions(): HasMany
     {
-        return $this->hasMany(Occasion::class);
+        return $this->hasMany(OccasionRow::class);
     }
 
-    /** @return HasMany<Field, $this> */
+    /** @return HasMany<FieldRow, $this> */
     public function fields(): HasMany
     {
-        return $this->hasMany(Field::class);
+        return $this->hasMany(FieldRow::class);
     }
 
-    /** @return HasMany<Goods, $this> */
+    /** @return HasMany<GoodsRow, $this> */
     public function goods(): HasMany
     {
-        return $this->hasMany(Goods::class);
+        return $this->hasMany(GoodsRow::class);
     }
 
-    /** @return HasMany<Ladder, $this> */
+    /** @return HasMany<LadderRow, $this> */
     public function ladders(): HasMany
     {
-        return $this->hasMany(Ladder::class);
+        return $this->hasMany(LadderRow::class);
     }
 
-    /** @return HasMany<Emote, $this> */
+    /** @return HasMany<EmoteRow, $this> */
     public function emotes(): HasMany
     {
-        return $this->hasMany(Emote::class)->orderBy('id');
+        return $this->hasMany(EmoteRow::class)->orderBy('id');
     }
 
-    /** @return HasMany<Emote, $this> without their pixels: whether there are any */
+    /** @return HasMany<EmoteRow, $this> without their pixels: whether there are any */
     public function emotesInShort(): HasMany
     {
         return $this->emotes()->select(['id', 'channel_id', 'stable_id', 'word', 'any_of', 'at_least'])->selectRaw("picture <> '' AS has_picture");
@@ -198,10 +198,10 @@ final class Channel extends Model
         return $this->hasMany(ListItem::class);
     }
 
-    /** @return HasMany<CastMember, $this> */
+    /** @return HasMany<CastMemberRow, $this> */
     public function cast(): HasMany
     {
-        return $this->hasMany(CastMember::class)->orderBy('position');
+        return $this->hasMany(CastMemberRow::class)->orderBy('position');
     }
 
     /** @return HasMany<Change, $this> */

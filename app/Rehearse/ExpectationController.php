@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Rehearse;
 
 use App\Models\Channel;
-use App\Models\Command as Row;
-use App\Models\Expectation as ExpectationRow;
+use App\Models\CommandRow;
+use App\Models\ExpectationRow;
 use App\Storage\CommandRepository;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -31,14 +31,14 @@ final class ExpectationController
         return $this->answer($channel, $row ?? $owner, $expectations, $owner->trigger);
     }
 
-    public function destroy(Channel $channel, Row $command, ExpectationRow $expectation, Expectations $expectations): Response
+    public function destroy(Channel $channel, CommandRow $command, ExpectationRow $expectation, Expectations $expectations): Response
     {
         $command->expectations()->whereKey($expectation->id)->delete();
 
         return $this->answer($channel, $command, $expectations, '');
     }
 
-    private function answer(Channel $channel, Row $command, Expectations $expectations, string $keptWith): Response
+    private function answer(Channel $channel, CommandRow $command, Expectations $expectations, string $keptWith): Response
     {
         return response(view('rehearse.partials.expectations', ['channel' => $channel, 'row' => $command, 'holdings' => $expectations->check($channel, $command), 'keptWith' => $keptWith]));
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Rehearse;
 
 use App\Models\Channel;
-use App\Models\Command as Row;
-use App\Models\Expectation as ExpectationRow;
+use App\Models\CommandRow;
+use App\Models\ExpectationRow;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use SilverParrot\Rehearsal\ExpectationResult;
@@ -20,7 +20,7 @@ final readonly class Expectations
     }
 
     /** @return array<int, ExpectationResult> by the row's number */
-    public function check(Channel $channel, Row $command): array
+    public function check(Channel $channel, CommandRow $command): array
     {
         $rows = $command->expectations()->get();
         if ($rows->isEmpty()) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Rehearse;
 
 use App\Models\Channel;
-use App\Models\Command as Row;
+use App\Models\CommandRow;
 use App\Write\CommandForm;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -33,7 +33,7 @@ final class TryController
         ]);
     }
 
-    /** @return array{CommandForm|null, Row|null} what stands in the fields, where there are any, and its saved command */
+    /** @return array{CommandForm|null, CommandRow|null} what stands in the fields, where there are any, and its saved command */
     public static function draft(Request $request, Channel $channel): array
     {
         if (! $request->has('trigger')) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Remember;
 
 use App\Models\Channel;
-use App\Models\Emote as Row;
+use App\Models\EmoteRow;
 use App\Models\User;
 use App\Storage\Definitions\DefinitionHistory;
 use App\Storage\Definitions\Emotes;
@@ -47,14 +47,14 @@ final readonly class EmotesController
         if ($problem !== null) {
             return redirect()->to(route('remember', $channel).'#emotes')->withInput()->with('notice', $problem);
         }
-        $this->history->change($channel, new Emotes, $word, $user, null, static fn () => Row::query()->create(['channel_id' => $channel->id, 'stable_id' => $word, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]));
+        $this->history->change($channel, new Emotes, $word, $user, null, static fn () => EmoteRow::query()->create(['channel_id' => $channel->id, 'stable_id' => $word, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]));
 
         LookThrough::dispatch($channel->id);
 
         return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$word} is an emote now.");
     }
 
-    public function destroy(Channel $channel, Row $emote, #[CurrentUser] User $user): RedirectResponse
+    public function destroy(Channel $channel, EmoteRow $emote, #[CurrentUser] User $user): RedirectResponse
     {
         $this->history->change($channel, new Emotes, $emote->word, $user, null, static fn () => $emote->delete());
         LookThrough::dispatch($channel->id);
@@ -63,7 +63,7 @@ final readonly class EmotesController
     }
 
     /** Its pixels never change: another picture is another emote. */
-    public function show(Channel $channel, Row $emote): Response
+    public function show(Channel $channel, EmoteRow $emote): Response
     {
         if (preg_match('#^data:(image/(?:png|gif|webp));base64,#', $emote->picture, $kind) !== 1) {
             abort(Response::HTTP_NOT_FOUND);

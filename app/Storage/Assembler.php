@@ -123,7 +123,7 @@ final class Assembler
                 /** @var object{name: string, stable_id: string, price: int} $row */
                 return new Goods($row->name, $row->price, $row->stable_id);
             })),
-            $channel->ladders()->orderBy('id')->get()->mapWithKeys(static fn (Models\Ladder $ladder): array => [Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks, $ladder->stable_id)])->all(),
+            $channel->ladders()->orderBy('id')->get()->mapWithKeys(static fn (Models\LadderRow $ladder): array => [Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks, $ladder->stable_id)])->all(),
             $emotes,
         );
     }
@@ -163,16 +163,16 @@ final class Assembler
     /** @return list<Emote> with the address of the picture, where a page gets it from */
     public static function emotes(Models\Channel $channel): array
     {
-        return array_values($channel->emotesInShort->map(static fn (Models\Emote $emote): Emote => self::emote($emote, $emote->has_picture === 1 ? route('remember.emotes.picture', [$channel, $emote]) : ''))->all());
+        return array_values($channel->emotesInShort->map(static fn (Models\EmoteRow $emote): Emote => self::emote($emote, $emote->has_picture === 1 ? route('remember.emotes.picture', [$channel, $emote]) : ''))->all());
     }
 
     /** @return list<Emote> */
     private static function emotesWithPixels(Models\Channel $channel): array
     {
-        return array_values($channel->emotes()->get()->map(static fn (Models\Emote $emote): Emote => self::emote($emote, $emote->picture))->all());
+        return array_values($channel->emotes()->get()->map(static fn (Models\EmoteRow $emote): Emote => self::emote($emote, $emote->picture))->all());
     }
 
-    private static function emote(Models\Emote $emote, string $picture): Emote
+    private static function emote(Models\EmoteRow $emote, string $picture): Emote
     {
         return new Emote($emote->word, $picture, new LevelRule(self::levels($emote->any_of), $emote->at_least === null ? null : Level::named($emote->at_least)), $emote->stable_id);
     }
@@ -195,7 +195,7 @@ final class Assembler
         return Channel::of($channel->login, $channel->name, Languages::isKnown($channel->language) ? $channel->language : 'en', Zones::isKnown($channel->zone) ? $channel->zone : 'UTC');
     }
 
-    private static function castMember(Models\CastMember $member): CastMember
+    private static function castMember(Models\CastMemberRow $member): CastMember
     {
         return new CastMember($member->login, $member->name, self::levels($member->levels), $member->tier, $member->habits, $member->record);
     }

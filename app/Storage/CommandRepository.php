@@ -6,10 +6,10 @@ namespace App\Storage;
 
 use App\Models\Change;
 use App\Models\Channel;
-use App\Models\Command as Row;
 use App\Models\CommandAlias;
-use App\Models\CommandResponse;
-use App\Models\Expectation as ExpectationRow;
+use App\Models\CommandResponseRow;
+use App\Models\CommandRow;
+use App\Models\ExpectationRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -22,7 +22,7 @@ use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandMetadata;
-use SilverParrot\Pack\CommandResponse as Response;
+use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Step;
@@ -32,11 +32,11 @@ use SilverParrot\Source\Fold;
 /** Commands as rows: from the core, to the core, each change with its history. */
 final class CommandRepository
 {
-    public static function toCore(Row $row): Command
+    public static function toCore(CommandRow $row): Command
     {
         return new Command(
             new Triggers($row->trigger, array_values($row->aliases->map(static fn (CommandAlias $one): string => $one->alias)->all())),
-            array_values($row->responses->map(static fn (CommandResponse $one): Response => new Response(array_map(static fn (array $step): Step => StepFormat::read(Document::of($step)), $one->steps), $one->weight, $one->stable_id))->all()),
+            array_values($row->responses->map(static fn (CommandResponseRow $one): CommandResponse => new CommandResponse(array_map(static fn (array $step): Step => StepFormat::read(Document::of($step)), $one->steps), $one->weight, $one->stable_id))->all()),
             GateSettings::read(Document::of($row->gates)),
             $row->refusals,
             $row->if_it_fails,
@@ -57,9 +57,9 @@ final class CommandRepository
      * @throws StaleRevision when somebody else has saved since
      * @throws TriggerTaken when another command has a trigger
      */
-    public function save(Channel $channel, ?Row $row, Command $command, User $by, ?int $seen): Row
+    public function save(Channel $channel, ?CommandRow $row, Command $command, User $by, ?int $seen): CommandRow
     {
-        return DB::transaction(function () use ($channel, $row, $command, $by, $seen): Row {
+        return DB::transaction(function () use ($channel, $row, $command, $by, $seen): CommandRow {
             // The channel's row first: one writer of definitions at a time, so what is looked at stays so.
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
             $current = $row === null ? null : $channel->commands()->with(['aliases', 'responses', 'expectations'])->whereKey($row->id)->lockForUpdate()->first();
@@ -70,7 +70,7 @@ final class CommandRepository
             $was = $current === null ? null : self::toCore($current);
             $before = $was === null ? null : CommandFormat::write($was);
             $command = self::identified($channel, $command, $current);
-            $saved = $current ?? new Row(['channel_id' => $channel->id, 'revision' => 0]);
+            $saved = $current ?? new CommandRow(['channel_id' => $channel->id, 'revision' => 0]);
             $saved->fill(self::columns($command))->fill(['revision' => $saved->revision + 1])->save();
             $this->replaceParts($saved, $command);
             if ($was !== null) {
@@ -82,7 +82,7 @@ final class CommandRepository
         });
     }
 
-    public function drop(Row $row, User $by): Change
+    public function drop(CommandRow $row, User $by): Change
     {
         return DB::transaction(function () use ($row, $by): Change {
             $before = CommandFormat::write(self::toCore($row->load(['aliases', 'responses', 'expectations'])));
@@ -93,7 +93,7 @@ final class CommandRepository
     }
 
     /** Brings a dropped command back as it was, its expectations too. */
-    public function undoDrop(Channel $channel, Change $change, User $by): ?Row
+    public function undoDrop(Channel $channel, Change $change, User $by): ?CommandRow
     {
         if ($change->kind !== 'dropped' || $channel->changes()->whereKey($change->id)->whereNull('undone_at')->update(['undone_at' => now()]) !== 1) {
             return null;
@@ -107,13 +107,13 @@ final class CommandRepository
         return $row;
     }
 
-    public function expect(Row $row, Expectation $expectation): ExpectationRow
+    public function expect(CommandRow $row, Expectation $expectation): ExpectationRow
     {
         return ExpectationRow::query()->create(['channel_id' => $row->channel_id, 'command_id' => $row->id, 'document' => ExpectationFormat::write($expectation)]);
     }
 
     /** What was kept as right goes on being asked of this command under the name it has now. */
-    private function renameInExpectations(Row $row, Triggers $from, Triggers $to): void
+    private function renameInExpectations(CommandRow $row, Triggers $from, Triggers $to): void
     {
         foreach ($row->expectations as $expectation) {
             $line = $expectation->document['line'] ?? null;
@@ -125,7 +125,7 @@ final class CommandRepository
     }
 
     /** The id stays for good; a new command keeps its own, as when it is brought from a document, unless another has it. */
-    private static function identified(Channel $channel, Command $command, ?Row $current): Command
+    private static function identified(Channel $channel, Command $command, ?CommandRow $current): Command
     {
         if ($current !== null) {
             return $command->called($current->stable_id);
@@ -134,13 +134,13 @@ final class CommandRepository
         return $channel->commands()->where('stable_id', $command->id)->exists() ? $command->called(Str::lower((string) Str::ulid())) : $command;
     }
 
-    private function mustBeFree(Channel $channel, Command $command, ?Row $own): void
+    private function mustBeFree(Channel $channel, Command $command, ?CommandRow $own): void
     {
         $folded = array_map(Fold::caseless(...), $command->triggers->all());
         $taken = $channel->commands()->whereIn('trigger_folded', $folded)->when($own !== null, fn ($query) => $query->whereKeyNot($own?->id))->first()
             ?? $channel->aliases()->whereIn('alias_folded', $folded)->when($own !== null, fn ($query) => $query->where('command_id', '!=', $own?->id))->first();
         if ($taken !== null) {
-            throw new TriggerTaken($taken instanceof Row ? $taken->trigger : $taken->alias);
+            throw new TriggerTaken($taken instanceof CommandRow ? $taken->trigger : $taken->alias);
         }
     }
 
@@ -163,13 +163,13 @@ final class CommandRepository
         ];
     }
 
-    private function replaceParts(Row $row, Command $command): void
+    private function replaceParts(CommandRow $row, Command $command): void
     {
         $row->aliases()->delete();
         $row->responses()->delete();
         $owner = ['channel_id' => $row->channel_id, 'command_id' => $row->id];
         CommandAlias::query()->insert(array_map(static fn (string $alias, int $position): array => $owner + ['position' => $position, 'alias' => $alias, 'alias_folded' => Fold::caseless($alias)], $command->triggers->aliases, array_keys($command->triggers->aliases)));
-        CommandResponse::query()->insert(array_map(static fn (Response $one, int $position): array => $owner + ['position' => $position, 'stable_id' => $one->id, 'weight' => $one->weight, 'steps' => json_encode(array_map(static fn (Step $step): array => $step->write(), $one->steps), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)], $command->responses, array_keys($command->responses)));
+        CommandResponseRow::query()->insert(array_map(static fn (CommandResponse $one, int $position): array => $owner + ['position' => $position, 'stable_id' => $one->id, 'weight' => $one->weight, 'steps' => json_encode(array_map(static fn (Step $step): array => $step->write(), $one->steps), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)], $command->responses, array_keys($command->responses)));
         $row->unsetRelations();
     }
 }

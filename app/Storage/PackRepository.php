@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
-use App\Models\CastMember as CastRow;
+use App\Models\CastMemberRow;
 use App\Models\Channel;
-use App\Models\Counter as CounterRow;
-use App\Models\Emote as EmoteRow;
-use App\Models\Fact as FactRow;
-use App\Models\Field as FieldRow;
-use App\Models\Goods as GoodsRow;
-use App\Models\Ladder as LadderRow;
+use App\Models\CounterRow;
+use App\Models\EmoteRow;
+use App\Models\FactRow;
+use App\Models\FieldRow;
+use App\Models\GoodsRow;
+use App\Models\LadderRow;
 use App\Models\ListItem;
 use App\Models\Membership;
-use App\Models\Occasion as OccasionRow;
+use App\Models\OccasionRow;
 use App\Models\Role;
-use App\Models\TextList as ListRow;
+use App\Models\TextListRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Level;
@@ -63,7 +63,7 @@ final readonly class PackRepository
             FactRow::query()->create($row($fact) + ['text' => $fact->text]);
         }
         foreach ($pack->lists as $list) {
-            $saved = ListRow::query()->create($row($list) + ['draw_order' => $list->order]);
+            $saved = TextListRow::query()->create($row($list) + ['draw_order' => $list->order]);
             ListItem::query()->insert(array_map(static fn (WeightedText $item, int $position): array => ['channel_id' => $channel->id, 'stable_id' => $item->id, 'list_id' => $saved->id, 'position' => $position, 'text' => $item->text, 'weight' => $item->weight], $list->items, array_keys($list->items)));
         }
         foreach ($pack->counters as $counter) {
@@ -85,7 +85,7 @@ final readonly class PackRepository
             EmoteRow::query()->create(['channel_id' => $channel->id, 'stable_id' => $emote->id, 'word' => $emote->word, 'picture' => $emote->picture, 'any_of' => array_map(static fn (Level $level): string => $level->word(), $emote->levels->anyOf), 'at_least' => $emote->levels->atLeast?->word()]);
         }
         foreach ($pack->cast as $position => $member) {
-            CastRow::query()->create([
+            CastMemberRow::query()->create([
                 'channel_id' => $channel->id, 'position' => $position, 'login' => $member->login, 'name' => $member->name, 'tier' => $member->tier, 'habits' => $member->habits, 'record' => $member->record,
                 'levels' => array_map(static fn (Level $level): string => $level->word(), $member->levels),
             ]);

@@ -6,7 +6,7 @@ namespace App\Write;
 
 use App\Models\Change;
 use App\Models\Channel;
-use App\Models\Command as Row;
+use App\Models\CommandRow;
 use App\Models\User;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
@@ -36,7 +36,7 @@ final readonly class CommandController
         return $this->page->view($channel, null, $sample === null ? Say::on('!', '') : $sample->command($assembler->names($channel)), line: $request->integer('line'));
     }
 
-    public function edit(Request $request, Channel $channel, Row $command): View
+    public function edit(Request $request, Channel $channel, CommandRow $command): View
     {
         return $this->page->view($channel, $command, CommandRepository::toCore($command), line: $request->integer('line'));
     }
@@ -46,12 +46,12 @@ final readonly class CommandController
         return $this->save($request, $channel, null, $user);
     }
 
-    public function update(Request $request, Channel $channel, Row $command, #[CurrentUser] User $user): Response|RedirectResponse
+    public function update(Request $request, Channel $channel, CommandRow $command, #[CurrentUser] User $user): Response|RedirectResponse
     {
         return $this->save($request, $channel, $command, $user);
     }
 
-    public function switch(Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse
+    public function switch(Channel $channel, CommandRow $command, #[CurrentUser] User $user): RedirectResponse
     {
         $core = CommandRepository::toCore($command);
         try {
@@ -63,12 +63,12 @@ final readonly class CommandController
         return back()->with('notice', "{$command->trigger} is switched ".($core->isOn() ? 'off.' : 'on.'));
     }
 
-    public function duplicate(Channel $channel, Row $command): View
+    public function duplicate(Channel $channel, CommandRow $command): View
     {
         return $this->page->view($channel, null, CommandRepository::toCore($command)->copied());
     }
 
-    public function destroy(Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse
+    public function destroy(Channel $channel, CommandRow $command, #[CurrentUser] User $user): RedirectResponse
     {
         $change = $this->rows->drop($command, $user);
 
@@ -86,7 +86,7 @@ final readonly class CommandController
         return redirect()->route('write', $channel)->with('notice', $row === null ? 'There is nothing to undo.' : "{$row->trigger} is back.");
     }
 
-    private function save(Request $request, Channel $channel, ?Row $row, User $user): Response|RedirectResponse
+    private function save(Request $request, Channel $channel, ?CommandRow $row, User $user): Response|RedirectResponse
     {
         $form = CommandForm::read($request);
         $errors = $form->errors();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
-use App\Models\Command as Row;
+use App\Models\CommandRow;
 use App\Rehearse\Expectations;
 use App\Rehearse\TryChat;
 use App\Storage\CommandRepository;
@@ -23,12 +23,12 @@ final readonly class CommandPage
     }
 
     /**
-     * @param  Row|null  $row  null for one that was never saved
+     * @param  CommandRow|null  $row  null for one that was never saved
      * @param  Command  $command  as it stands in the fields
      * @param  array<string, list<string>>  $errors  sentences by field
      * @param  int  $line  number of a line on the air that the simulated chat begins with; 0 for none
      */
-    public function view(Channel $channel, ?Row $row, Command $command, array $errors = [], ?int $revision = null, int $line = 0): View
+    public function view(Channel $channel, ?CommandRow $row, Command $command, array $errors = [], ?int $revision = null, int $line = 0): View
     {
         return view('write.command', [
             'channel' => $channel,
@@ -44,8 +44,8 @@ final readonly class CommandPage
         ]);
     }
 
-    /** @param  Row|null  $theirs null when the command was dropped meanwhile */
-    public function conflict(Channel $channel, ?Row $row, Command $mine, ?Row $theirs): View
+    /** @param  CommandRow|null  $theirs null when the command was dropped meanwhile */
+    public function conflict(Channel $channel, ?CommandRow $row, Command $mine, ?CommandRow $theirs): View
     {
         $saved = $theirs === null ? null : CommandRepository::toCore($theirs);
 

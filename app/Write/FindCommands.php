@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
-use App\Models\Command as Row;
+use App\Models\CommandRow;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use SilverParrot\Hearing\InOneSentence;
@@ -33,7 +33,7 @@ final readonly class FindCommands
         $count = (clone $query)->count();
         $names = $this->assembler->names($channel);
         $groups = [];
-        /** @var list<Row> $rows */
+        /** @var list<CommandRow> $rows */
         $rows = array_values($query->orderBy('group')->orderBy('trigger_folded')->limit(self::MOST)->get()->all());
         $commands = [];
         foreach ($rows as $row) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
-use App\Models\Command as Row;
+use App\Models\CommandRow;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use Illuminate\Database\Eloquent\Collection;
@@ -56,7 +56,7 @@ final readonly class Findings
     }
 
     /** @return Command|null the command with one finding mended; null where that finding is not there any more */
-    public function mended(Channel $channel, Row $row, string $at, string $code, int $from): ?Command
+    public function mended(Channel $channel, CommandRow $row, string $at, string $code, int $from): ?Command
     {
         $command = CommandRepository::toCore($row);
         foreach (Checks::ofCommand($command, $this->assembler->names($channel), $channel->surroundings()) as $finding) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
-use App\Models\Command as Row;
+use App\Models\CommandRow;
 use App\Models\User;
 use App\Storage\CommandRepository;
 use App\Storage\StaleRevision;
@@ -36,7 +36,7 @@ final readonly class FindingsController
         ]);
     }
 
-    public function mend(Request $request, Channel $channel, Row $command, #[CurrentUser] User $user): RedirectResponse
+    public function mend(Request $request, Channel $channel, CommandRow $command, #[CurrentUser] User $user): RedirectResponse
     {
         $mended = $this->findings->mended($channel, $command, $request->string('at')->value(), $request->string('code')->value(), $request->integer('from'));
         $notice = "{$command->trigger} is mended.";

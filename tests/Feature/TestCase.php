@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Channel;
-use App\Models\Command;
+use App\Models\CommandRow;
 use App\Models\Membership;
 use App\Models\Role;
 use App\Models\User;
@@ -99,7 +99,7 @@ abstract class TestCase extends Base
         return app(PackRepository::class)->make(new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]), $streamer);
     }
 
-    protected function command(string $trigger, ?Channel $channel = null): Command
+    protected function command(string $trigger, ?Channel $channel = null): CommandRow
     {
         return ($channel ?? $this->cove)->commands()->where('trigger_folded', $trigger)->firstOrFail();
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Storage\Definitions;
 
 use App\Models\Channel;
-use App\Models\Emote;
+use App\Models\EmoteRow;
 
 /** An emote, by its word. */
 final class Emotes implements Definition
@@ -31,7 +31,7 @@ final class Emotes implements Definition
     {
         $channel->emotes()->where('word', $subject)->delete();
         if ($state !== null) {
-            Emote::query()->create(['channel_id' => $channel->id, 'word' => $subject] + $state);
+            EmoteRow::query()->create(['channel_id' => $channel->id, 'word' => $subject] + $state);
         }
     }
 

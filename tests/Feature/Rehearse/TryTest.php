@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Rehearse;
 
-use App\Models\Fact;
+use App\Models\FactRow;
 use App\Storage\Assembler;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -24,7 +24,7 @@ final class TryTest extends TestCase
     {
         $draft = $this->fields(['trigger' => '!place', 'responses' => [['text' => '[caller] is at [fact.workshop].', 'weight' => '1']]]);
         foreach (['the shed by the slipway', 'the old boathouse'] as $place) {
-            Fact::query()->where('channel_id', $this->cove->id)->where('name', 'workshop')->update(['text' => $place]);
+            FactRow::query()->where('channel_id', $this->cove->id)->where('name', 'workshop')->update(['text' => $place]);
             $says = "Tamsin is at $place.";
             $preview = $this->post(route('write.preview', $this->cove), $draft + ['person' => 'tamsin'])->json();
             self::assertIsArray($preview);

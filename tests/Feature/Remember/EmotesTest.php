@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Remember;
 
-use App\Models\Emote;
+use App\Models\EmoteRow;
 use App\Storage\Assembler;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
@@ -36,7 +36,7 @@ final class EmotesTest extends TestCase
 
     public function test_two_clicks_at_the_same_moment_make_one_emote_and_keep_what_was_typed(): void
     {
-        Emote::creating(function (Emote $emote): void {
+        EmoteRow::creating(function (EmoteRow $emote): void {
             DB::table('emotes')->insert(['channel_id' => $this->cove->id, 'stable_id' => $emote->word, 'word' => $emote->word, 'picture' => '', 'any_of' => '[]']);
         });
         $this->actingAs($this->wren);
@@ -72,7 +72,7 @@ final class EmotesTest extends TestCase
     public function test_nobody_touches_the_emotes_of_another_channel(): void
     {
         $far = $this->harbour($this->wren);
-        $foreign = Emote::query()->create(['channel_id' => $far->id, 'stable_id' => 'farBell', 'word' => 'farBell', 'picture' => '', 'any_of' => []]);
+        $foreign = EmoteRow::query()->create(['channel_id' => $far->id, 'stable_id' => 'farBell', 'word' => 'farBell', 'picture' => '', 'any_of' => []]);
         $this->actingAs($this->wren)->delete(route('remember.emotes.drop', [$this->cove, $foreign]))->assertNotFound();
         self::assertTrue($foreign->refresh()->exists);
     }

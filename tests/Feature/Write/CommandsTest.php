@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Write;
 
-use App\Models\Command;
+use App\Models\CommandRow;
 use App\Models\Role;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
@@ -85,7 +85,7 @@ final class CommandsTest extends TestCase
         $row = $this->command('!tide');
         $this->delete(route('write.drop', [$this->cove, $row]));
         $this->put(route('write.update', [$this->cove, $row->id]), $this->fields())->assertNotFound();
-        self::assertNull(Command::query()->find($row->id));
+        self::assertNull(CommandRow::query()->find($row->id));
     }
 
     public function test_a_dropped_command_comes_back_with_all_it_had(): void

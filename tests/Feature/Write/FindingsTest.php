@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Write;
 
-use App\Models\Command;
+use App\Models\CommandRow;
 use App\Models\Role;
 use App\Storage\CommandRepository;
 use SilverParrot\Hearing\Steps\Say;
@@ -48,12 +48,12 @@ final class FindingsTest extends TestCase
         $this->mend($row, 'unknown-name', 10)->assertForbidden();
     }
 
-    private function bell(string $text): Command
+    private function bell(string $text): CommandRow
     {
         return app(CommandRepository::class)->save($this->cove, null, Say::on('!bell', $text), $this->wren, null);
     }
 
-    private function mend(Command $row, string $code, int $from, ?int $revision = null): \Illuminate\Testing\TestResponse
+    private function mend(CommandRow $row, string $code, int $from, ?int $revision = null): \Illuminate\Testing\TestResponse
     {
         return $this->post(route('write.mend', [$this->cove, $row]), ['at' => '/responses/0/text', 'code' => $code, 'from' => $from, 'revision' => $revision ?? $row->refresh()->revision]);
     }

@@ -9,8 +9,11 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * @property string $stable_id
  * @property string $name
+ * @property int $price
  */
-final class Occasion extends Model
+final class GoodsRow extends Model
 {
+    protected $table = 'goods';
+
     protected $guarded = [];
 }

@@ -17,8 +17,10 @@ use SilverParrot\Pack\Reset;
  * @property int|null $ceiling
  * @property Reset $reset
  */
-final class Counter extends Model
+final class CounterRow extends Model
 {
+    protected $table = 'counters';
+
     protected $guarded = [];
 
     protected $casts = ['scope' => CounterScope::class, 'reset' => Reset::class];

@@ -10,8 +10,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property array<string, mixed> $document
  */
-final class Expectation extends Model
+final class ExpectationRow extends Model
 {
+    protected $table = 'expectations';
+
     protected $guarded = [];
 
     protected $casts = ['document' => 'array'];

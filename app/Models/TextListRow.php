@@ -16,7 +16,7 @@ use SilverParrot\Pack\DrawOrder;
  * @property DrawOrder $draw_order
  * @property Collection<int, ListItem> $items
  */
-final class TextList extends Model
+final class TextListRow extends Model
 {
     protected $table = 'lists';
 

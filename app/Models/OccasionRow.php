@@ -9,11 +9,10 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * @property string $stable_id
  * @property string $name
- * @property int $price
  */
-final class Goods extends Model
+final class OccasionRow extends Model
 {
-    protected $table = 'goods';
+    protected $table = 'occasions';
 
     protected $guarded = [];
 }

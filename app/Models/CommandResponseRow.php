@@ -11,8 +11,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<array<string, mixed>> $steps as the pack document has them
  * @property int $weight
  */
-final class CommandResponse extends Model
+final class CommandResponseRow extends Model
 {
+    protected $table = 'command_responses';
+
     public $timestamps = false;
 
     protected $guarded = [];

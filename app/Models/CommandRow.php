@@ -26,11 +26,13 @@ use SilverParrot\Chat\Voice;
  * @property Place $place
  * @property int $revision
  * @property Collection<int, CommandAlias> $aliases
- * @property Collection<int, CommandResponse> $responses
- * @property Collection<int, Expectation> $expectations
+ * @property Collection<int, CommandResponseRow> $responses
+ * @property Collection<int, ExpectationRow> $expectations
  */
-final class Command extends Model
+final class CommandRow extends Model
 {
+    protected $table = 'commands';
+
     protected $guarded = [];
 
     protected $casts = ['gates' => 'array', 'refusals' => 'array', 'listed' => 'boolean', 'voice' => Voice::class, 'place' => Place::class];
@@ -44,18 +46,18 @@ final class Command extends Model
     /** @return HasMany<CommandAlias, $this> */
     public function aliases(): HasMany
     {
-        return $this->hasMany(CommandAlias::class)->orderBy('position');
+        return $this->hasMany(CommandAlias::class, 'command_id')->orderBy('position');
     }
 
-    /** @return HasMany<CommandResponse, $this> */
+    /** @return HasMany<CommandResponseRow, $this> */
     public function responses(): HasMany
     {
-        return $this->hasMany(CommandResponse::class)->orderBy('position');
+        return $this->hasMany(CommandResponseRow::class, 'command_id')->orderBy('position');
     }
 
-    /** @return HasMany<Expectation, $this> */
+    /** @return HasMany<ExpectationRow, $this> */
     public function expectations(): HasMany
     {
-        return $this->hasMany(Expectation::class)->orderBy('id');
+        return $this->hasMany(ExpectationRow::class, 'command_id')->orderBy('id');
     }
 }

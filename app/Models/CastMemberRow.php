@@ -14,8 +14,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $habits
  * @property array<string, string> $record
  */
-final class CastMember extends Model
+final class CastMemberRow extends Model
 {
+    protected $table = 'cast_members';
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -11,7 +11,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $text
  */
-final class Fact extends Model
+final class FactRow extends Model
 {
+    protected $table = 'facts';
+
     protected $guarded = [];
 }

@@ -11,8 +11,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name of its field
  * @property array<int, string> $ranks names by the least that is needed
  */
-final class Ladder extends Model
+final class LadderRow extends Model
 {
+    protected $table = 'ladders';
+
     protected $guarded = [];
 
     protected $casts = ['ranks' => 'array'];

@@ -15,8 +15,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property list<string> $any_of
  * @property string|null $at_least
  */
-final class Emote extends Model
+final class EmoteRow extends Model
 {
+    protected $table = 'emotes';
+
     protected $guarded = [];
 
     protected $casts = ['any_of' => 'array'];

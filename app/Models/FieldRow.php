@@ -13,8 +13,10 @@ use SilverParrot\Pack\FieldType;
  * @property FieldType $type
  * @property string|null $start
  */
-final class Field extends Model
+final class FieldRow extends Model
 {
+    protected $table = 'fields';
+
     protected $guarded = [];
 
     protected $casts = ['type' => FieldType::class];
