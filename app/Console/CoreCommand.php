@@ -71,8 +71,14 @@ abstract class CoreCommand extends Command
     {
         foreach ($findings as $finding) {
             $place = $finding->at.($finding->span === null ? '' : " [{$finding->span->from}-{$finding->span->to}]");
-            $this->line(trim("{$finding->kind->severity()->value} {$finding->kind->code()} $place").": {$finding->sentence()}".($finding->mend() === '' ? '' : " {$finding->mend()}"));
+            $this->say(trim("{$finding->kind->severity()->value} {$finding->kind->code()} $place").": {$finding->sentence()}".($finding->mend() === '' ? '' : " {$finding->mend()}"));
         }
+    }
+
+    /** A line as it stands: what people wrote may look like the console’s own marks. */
+    protected function say(string $line): void
+    {
+        $this->output->writeln($line, OutputInterface::OUTPUT_RAW);
     }
 
     /** @param  array<string, mixed>  $report */

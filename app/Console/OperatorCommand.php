@@ -7,6 +7,7 @@ namespace App\Console;
 use App\Models\User;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
+use Symfony\Component\Console\Formatter\OutputFormatter;
 
 /** Operators command what is for all channels: the pace and the troubles of the harbour. Nobody becomes one from a page. */
 final class OperatorCommand extends Command
@@ -20,12 +21,12 @@ final class OperatorCommand extends Command
         $email = Str::lower((string) $this->argument('email'));
         $user = User::query()->where('email', $email)->first();
         if ($user === null) {
-            $this->error("Nobody here has the address {$email}.");
+            $this->error(OutputFormatter::escape("Nobody here has the address {$email}."));
 
             return self::FAILURE;
         }
         $user->forceFill(['is_operator' => ! $this->option('off')])->save();
-        $this->info("{$user->name} is ".($this->option('off') ? 'no operator any more.' : 'an operator.'));
+        $this->info(OutputFormatter::escape($user->name).' is '.($this->option('off') ? 'no operator any more.' : 'an operator.'));
 
         return self::SUCCESS;
     }

@@ -42,12 +42,12 @@ final class RehearseCommand extends CoreCommand
             return self::SUCCESS;
         }
         foreach ($report->heard as $heard) {
-            $this->line(sprintf('%7s %s: %s', '+'.intdiv($heard->line->millis, 1000).'s', $heard->by->name ?? '', $heard->number === null ? '…' : $heard->line->text));
+            $this->say(sprintf('%7s %s: %s', '+'.intdiv($heard->line->millis, 1000).'s', $heard->by->name ?? '', $heard->number === null ? '…' : $heard->line->text));
             foreach ($heard->outcome->texts() as $text) {
-                $this->line("        → $text");
+                $this->say("        → $text");
             }
             if ($heard->outcome->sayings === [] && $heard->outcome->command !== null) {
-                $this->line('        – '.($heard->outcome->closed->reason ?? $heard->outcome->failed?->getMessage() ?? 'nothing was said'));
+                $this->say('        – '.($heard->outcome->closed->reason ?? $heard->outcome->failed?->getMessage() ?? 'nothing was said'));
             }
         }
 

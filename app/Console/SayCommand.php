@@ -16,9 +16,7 @@ use SilverParrot\Rehearsal\Answer;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
-use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Finding;
-use Symfony\Component\Console\Output\OutputInterface;
 
 final class SayCommand extends CoreCommand
 {
@@ -53,8 +51,10 @@ final class SayCommand extends CoreCommand
         $flaws = [...$flaws, ...$more];
         $isFlawed = $flaws !== [];
         if (is_string($response)) {
-            $flaws = [...$flaws, ...(new ResponseCache)->response($response)->findings($pack)];
-            $pack = $pack->withCommand(Say::on(self::TRIGGER, $response)->gated(Cooldown::none()), self::TRIGGER);
+            $command = Say::on(self::TRIGGER, $response)->gated(Cooldown::none());
+            $pack = $pack->withCommand($command, self::TRIGGER);
+            // It stands in no pack: what is said of its text counts, and not what is said of a command.
+            array_push($flaws, ...array_map(static fn (Finding $finding): Finding => $finding->alone(), array_filter(Checks::ofCommand($command, $pack), static fn (Finding $finding): bool => $finding->at === '/responses/0/text')));
             $line = self::TRIGGER.' '.$this->text('words');
         }
         $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile());
@@ -88,13 +88,13 @@ final class SayCommand extends CoreCommand
             $this->json($answer + ['findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings)]);
         } else {
             foreach ($answer['said'] as $text) {
-                $this->output->writeln($text, OutputInterface::OUTPUT_RAW);
+                $this->say($text);
             }
             if ($answer['closed'] !== null) {
-                $this->line("silent: {$answer['closed']['sentence']}");
+                $this->say("silent: {$answer['closed']['sentence']}");
             }
             if ($answer['failed'] !== null) {
-                $this->line("failed: {$answer['failed']['sentence']}");
+                $this->say("failed: {$answer['failed']['sentence']}");
             }
             $this->tell($findings);
         }

@@ -27,6 +27,12 @@ final readonly class Finding
         return new self($this->kind, $this->span, $at.$this->at, $this->data, $this->replacement);
     }
 
+    /** Of the text on its own, wherever that stands. */
+    public function alone(): self
+    {
+        return new self($this->kind, $this->span, '', $this->data, $this->replacement);
+    }
+
     public function isError(): bool
     {
         return $this->kind->severity() === Severity::Error;

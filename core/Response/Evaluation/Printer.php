@@ -23,7 +23,15 @@ final class Printer
     /** ICU's UNUM_DECIMAL_COMPACT_SHORT, which PHP 8.2 has no name for. */
     private const COMPACT = 14;
 
+    private const DIGITS_OF_A_DOUBLE = 15;
+
+    /** Milliseconds; every moment that there is lies behind it. */
+    private const BEFORE_ALL_DAYS = -1e14;
+
     private ?\Collator $collator = null;
+
+    /** @var array<int|string, string>|null */
+    private ?array $digits = null;
 
     /** @var array<string, string> patterns that join the parts of a list */
     private array $joints = [];
@@ -56,15 +64,40 @@ final class Printer
     /** With the language's grouping: 12,345.5 */
     public function grouped(int|Number $number): string
     {
-        if (is_int($number)) {
-            return $this->groupedWhole($number);
-        }
-        // The formatter would take a double and lose digits, so only the whole part goes through it.
-        [$whole, $decimals] = explode('.', Number::digits($number)) + [1 => ''];
-        $text = strlen($whole) < 19 ? $this->groupedWhole((int) $whole) : $whole;
-        $minus = str_starts_with($whole, '-0') ? (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->getSymbol(\NumberFormatter::MINUS_SIGN_SYMBOL) : '';
+        [$whole, $decimals] = explode('.', ltrim(Number::digits($number), '-')) + [1 => ''];
+        $text = $this->groupedDigits($whole).($decimals === '' ? '' : $this->channel->decimalSign.strtr($decimals, $this->digits()));
 
-        return $minus.$text.($decimals === '' ? '' : $this->channel->decimalSign.$decimals);
+        return Number::compare($number, 0) < 0 ? $this->before().$text.$this->behind() : $text;
+    }
+
+    /**
+     * The formatter takes a double, so more digits than one holds are grouped in two parts: the right one of nine, where a
+     * group ends in languages that have threes and in those that have twos behind three.
+     */
+    private function groupedDigits(string $whole): string
+    {
+        if (strlen($whole) <= self::DIGITS_OF_A_DOUBLE) {
+            return $this->groupedWhole((int) $whole);
+        }
+        $left = (string) preg_replace('/\P{Nd}*\p{Nd}{3}$/u', '', $this->groupedDigits(substr($whole, 0, -9).'000'));
+
+        return $left.preg_replace('/^\p{Nd}/u', '', $this->groupedWhole((int) ('1'.substr($whole, -9))));
+    }
+
+    /** @return array<int|string, string> the language’s digits, by ours */
+    private function digits(): array
+    {
+        return $this->digits ??= array_map($this->groupedWhole(...), range(0, 9));
+    }
+
+    private function before(): string
+    {
+        return (string) preg_replace('/\p{Nd}.*$/us', '', $this->groupedWhole(-1));
+    }
+
+    private function behind(): string
+    {
+        return (string) preg_replace('/^.*\p{Nd}/us', '', $this->groupedWhole(-1));
     }
 
     /** With a skeleton, which knows that some languages group from five digits on (CLDR, minimumGroupingDigits). */
@@ -171,7 +204,16 @@ final class Printer
     /** Making one costs a hundred times what using it does. */
     private function dates(int $date, int $time, string $pattern): \IntlDateFormatter
     {
-        return $this->formats["$date $time $pattern"] ??= new \IntlDateFormatter($this->channel->language, $date, $time, $this->channel->zone->getName(), null, $pattern);
+        return $this->formats["$date $time $pattern"] ??= new \IntlDateFormatter($this->channel->language, $date, $time, $this->channel->zone->getName(), $this->calendar(), $pattern);
+    }
+
+    /** Of one kind for all times, as days are counted: ICU's own would go over to another before 1582. */
+    private function calendar(): \IntlGregorianCalendar
+    {
+        $calendar = new \IntlGregorianCalendar($this->channel->zone->getName(), $this->channel->language);
+        $calendar->setGregorianChange(self::BEFORE_ALL_DAYS);
+
+        return $calendar;
     }
 
     /** @param  string  $style  "units", or "unitsNarrow" for few letters */
@@ -226,8 +268,8 @@ final class Printer
     /** @param  non-empty-list<string>  $path */
     private function resource(string $bundle, array $path): ?string
     {
-        for ($locale = $this->channel->language; ; $locale = str_contains($locale, '_') ? (string) preg_replace('/_[^_]*$/', '', $locale) : 'root') {
-            $found = \ResourceBundle::create(str_replace('-', '_', $locale), $bundle, true);
+        for ($locale = (string) \Locale::canonicalize($this->channel->language); ; $locale = self::parent($locale, $bundle)) {
+            $found = \ResourceBundle::create($locale, $bundle, true);
             foreach ($path as $step) {
                 $found = $found instanceof \ResourceBundle ? $found->get($step) : null;
             }
@@ -235,5 +277,13 @@ final class Printer
                 return is_string($found) ? $found : null;
             }
         }
+    }
+
+    /** Where a locale takes from what it does not say itself (UTS #35, locale inheritance): mostly the language without the region. */
+    private static function parent(string $locale, string $bundle): string
+    {
+        $parent = \ResourceBundle::create($locale, $bundle, false)?->get('%%Parent', false);
+
+        return is_string($parent) ? $parent : (str_contains($locale, '_') ? (string) preg_replace('/_[^_]*$/', '', $locale) : 'root');
     }
 }

@@ -1,6 +1,6 @@
 // The table that the printer is held against: what Node's Intl (its ICU and CLDR versions stand in it) makes of numbers, plurals,
 // places in a row, lists, days and distances in time. node intl-table.cjs > intl-table.json
-const locales = ['en', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv', 'da', 'fi', 'pl', 'cs', 'sk', 'uk', 'ru', 'hr', 'ro', 'hu', 'el', 'tr', 'lt', 'lv', 'ja', 'ko', 'zh', 'he', 'id', 'vi'];
+const locales = ['en', 'de', 'fr', 'es', 'it', 'pt', 'nl', 'sv', 'da', 'fi', 'pl', 'cs', 'sk', 'uk', 'ru', 'hr', 'ro', 'hu', 'el', 'tr', 'lt', 'lv', 'ja', 'ko', 'zh', 'he', 'id', 'vi', 'en-GB', 'fr-CA', 'es-MX', 'de-CH', 'pt-PT', 'zh-Hant-HK'];
 const numbers = [0, 1, 2, 3, 5, 11, 21, 22, 101, 999, 1234, 12345, 1234567];
 const units = ['second', 'minute', 'hour', 'day', 'month', 'year'];
 const table = { node: process.version, icu: process.versions.icu, cldr: process.versions.cldr, rows: [] };

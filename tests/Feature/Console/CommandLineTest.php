@@ -30,6 +30,14 @@ final class CommandLineTest extends TestCase
         self::assertSame(['said' => ['Splinters while Planking: 10 (12 in all). Not bad.'], 'closed' => null, 'failed' => null, 'changes' => [['what' => 'counter.splinters', 'scope' => 'Planking', 'from' => '9', 'to' => '10']], 'findings' => []], json_decode($printed, true));
     }
 
+    public function test_checks_look_at_a_response_that_stands_alone(): void
+    {
+        $codes = fn (string $response): array => array_column(json_decode($this->artisan('parrot:say', '--json', "--response=$response", self::PACK)[1], true)['findings'], 'code');
+        self::assertSame(['count-as-condition'], $codes('[when counter.planks]Some.[end]'));
+        self::assertSame(['name-never-used'], $codes('[roll 6 as luck]'));
+        self::assertSame([], $codes('[caller]'), 'that it has no cooldown and no group is nothing to say of a text');
+    }
+
     public function test_silence_is_exit_1_and_nonsense_is_exit_2(): void
     {
         self::assertSame(1, $this->artisan('parrot:say', '--line=!nothing', self::PACK)[0]);
@@ -51,7 +59,9 @@ final class CommandLineTest extends TestCase
 
     public function test_nothing_that_is_said_is_taken_for_terminal_markup(): void
     {
-        self::assertSame("<info>a</info> <fg=red>b\n", $this->artisan('parrot:say', '--response=<info>a</info> <fg=red>b')[1]);
+        $told = $this->artisan('parrot:say', '--response=<info>a</info> <fg=red>b')[1];
+        self::assertStringStartsWith("<info>a</info> <fg=red>b\n", $told);
+        self::assertStringContainsString('“<info>” looks as if', $told, 'nor what is found in it');
     }
 
     public function test_check_exits_1_on_errors_and_points_to_them(): void

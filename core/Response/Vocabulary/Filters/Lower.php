@@ -26,6 +26,11 @@ final readonly class Lower extends TextFilter
     public function change(string $text, EvaluationContext $run): string
     {
         // Unicode's rules cost thirty times as much, and plain letters need none of them.
-        return mb_check_encoding($text, 'ASCII') ? strtolower($text) : mb_strtolower($text);
+        return match (true) {
+            mb_check_encoding($text, 'ASCII') => strtolower($text),
+            // At the end of a word it is another letter (Unicode, SpecialCasing.txt, Final_Sigma).
+            str_contains($text, 'Σ') => (string) \Transliterator::create('Any-Lower')?->transliterate($text),
+            default => mb_strtolower($text),
+        };
     }
 }

@@ -61,13 +61,14 @@ final readonly class Target extends PersonName
             return null;
         }
         foreach ($run->scene->wordList as $word) {
-            if (str_starts_with($word, '@') && ($name = TextTrimmer::withoutPunctuation(substr($word, 1))) !== '') {
+            $name = str_starts_with($word, '@') ? TextTrimmer::withoutPunctuation(substr($word, 1)) : '';
+            if ($name !== '' && $run->world->profile->couldBeName($name)) {
                 return $name;
             }
         }
         $first = TextTrimmer::withoutPunctuation($run->scene->wordList[0]);
 
-        return $first !== '' && $run->world->profile->couldBeName($first) ? $first : null;
+        return $run->world->profile->couldBeName($first) ? $first : null;
     }
 
     public function prepared(Call $call): Closure
