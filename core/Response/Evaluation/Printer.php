@@ -79,9 +79,9 @@ final class Printer
         if (strlen($whole) <= self::DIGITS_OF_A_DOUBLE) {
             return $this->groupedWhole((int) $whole);
         }
-        $left = (string) preg_replace('/\P{Nd}*\p{Nd}{3}$/u', '', $this->groupedDigits(substr($whole, 0, -9).'000'));
+        $left = (string) preg_replace('/\P{Nd}*\p{Nd}{3}$/u', '', $this->groupedDigits(mb_substr($whole, 0, -9).'000'));
 
-        return $left.preg_replace('/^\p{Nd}/u', '', $this->groupedWhole((int) ('1'.substr($whole, -9))));
+        return $left.preg_replace('/^\p{Nd}/u', '', $this->groupedWhole((int) ('1'.mb_substr($whole, -9))));
     }
 
     /** @return array<int|string, string> the language’s digits, by ours */
