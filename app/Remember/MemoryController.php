@@ -67,7 +67,7 @@ final readonly class MemoryController
     {
         return redirect()->route('remember', $channel)->with('notice', match ($takingBack->of($channel, $history, $user)) {
             TakenBack::Restored => 'It is as it was before that change.',
-            TakenBack::TakenOut => 'What was added then is taken out again; what came later stays.',
+            TakenBack::TakenOut => 'It is taken out again; what came later stays.',
             TakenBack::ChangedSince => 'It has changed again since, so nothing was taken back; undo the later change first.',
             TakenBack::Before => 'That change was taken back before.',
             TakenBack::NotThere => 'There is no such change.',

@@ -96,7 +96,7 @@ final class MemoryTest extends TestCase
             $air->hear('bram', "!plank $more", Level::Moderator);
             $history[] = (int) DB::table('memory_history')->max('id');
         }
-        $this->undo($history[1])->assertSessionHas('notice', 'What was added then is taken out again; what came later stays.');
+        $this->undo($history[1])->assertSessionHas('notice', 'It is taken out again; what came later stays.');
         self::assertSame($before + 8, $planks());
         $this->undo($history[1])->assertSessionHas('notice', 'That change was taken back before.');
         self::assertSame($before + 8, $planks());
