@@ -47,7 +47,7 @@ final readonly class CanBeNothing extends AbstractCheck
                 while ($root instanceof Filtered && ! $root->filter instanceof HandlesGaps) {
                     $root = $root->value;
                 }
-                $when = $estimated->estimate->canBeNothing && ! $slot->isQuiet && $slot->as === '' ? $root->whenNothing($at->pack) : null;
+                $when = $estimated->estimate->canBeNothing && $estimated->estimate->fails === null && ! $slot->isQuiet && $slot->as === '' ? $root->whenNothing($at->pack) : null;
                 if ($when !== null) {
                     $written = $text->written($root->span());
                     $instead = $root === $slot->value ? "[$written or \"…\"]" : "[($written or \"…\") | …]";

@@ -74,7 +74,8 @@ final readonly class CanFail extends AbstractCheck
 
     private function finding(ValueEstimate $estimate, Expression $value, Span $span, ReadText $text): ?Finding
     {
-        foreach ($estimate->gaps as $gap) {
+        // What always fails has a check of its own.
+        foreach ($estimate->fails === null ? $estimate->gaps : [] as $gap) {
             $when = match ($gap) {
                 GapReason::LookupDown => 'the look-up has no answer',
                 GapReason::DivisionByZero => 'it would divide by 0',

@@ -42,6 +42,8 @@ final class Checks
             new NameNeverUsed,
             new NameFromBranch,
             new CanBeNothing,
+            new AlwaysFails,
+            new BranchAlwaysFails,
             new CanFail,
             new GrowsTooLong,
             new AlwaysTooLong,

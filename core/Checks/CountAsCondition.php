@@ -43,7 +43,7 @@ final readonly class CountAsCondition extends AbstractCheck
         foreach ($at->texts as $text) {
             foreach ($text->estimate->conditions as $estimated) {
                 $isCount = $estimated->estimate->isOnly(ValueKind::Number) && ! $estimated->estimate->canBeNothing;
-                if ($isCount && ! $estimated->condition instanceof Literal) {
+                if ($isCount && $estimated->estimate->fails === null && ! $estimated->condition instanceof Literal) {
                     $written = $text->written($estimated->condition->span());
                     $findings[] = new Finding($this, $estimated->condition->span(), $text->at, ['name' => $written, 'instead' => "$written > 0"], "$written > 0");
                 }

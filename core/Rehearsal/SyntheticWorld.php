@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Rehearsal;
 
+use SilverParrot\Chat\Person;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
@@ -14,10 +15,13 @@ use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
+use SilverParrot\Value\ListValue;
 
 /** A memory and an outside that hold whatever makes answers long: always the longest at first, then this and that. */
 final class SyntheticWorld implements Readings, View
 {
+    private const LATELY = '2026-11-20T18:00:00Z';
+
     private const LONG_AGO = '0001-09-28T22:48:48Z';
 
     /** Attempts that change nothing but the line and the luck. */
@@ -55,14 +59,19 @@ final class SyntheticWorld implements Readings, View
         return $this->chosen[$id];
     }
 
-    public function read(Request $request): null|bool|int|string
+    public function read(Request $request): null|bool|int|string|ListValue
     {
+        if ($request->subject === 'top') {
+            $people = array_map(fn (int $place): Person => Person::unknown($this->name), range(1, max(1, (int) $request->of)));
+
+            return new ListValue($people, array_map(fn (): int => Limits::COUNTER, $people));
+        }
         $id = $request->id;
         if (! array_key_exists($id, $this->chosen)) {
             $options = match ($request->name) {
                 'viewers', 'followers', 'subscribers' => [Limits::COUNTER, ...$this->numbers, 0],
                 'live' => [true, false],
-                'started', 'followed', 'subscribed', 'account_made' => [self::LONG_AGO, null],
+                'started', 'followed', 'subscribed', 'account_made' => [self::LONG_AGO, self::LATELY, null],
                 'next' => ['9999-09-28T22:48:48Z', null],
                 default => [str_repeat('w', Limits::READING), ...$this->texts, ...($request->subject === 'lookup' ? [Limits::COUNTER, ...$this->numbers] : []), null],
             };
@@ -107,12 +116,12 @@ final class SyntheticWorld implements Readings, View
             Kind::Field => match ($this->pack->fields[$key->name]->type ?? null) {
                 FieldType::Number => ['-999999999999999.999999', ...$this->numbers],
                 FieldType::Points => [Limits::COUNTER, ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0)],
-                FieldType::Moment => [self::LONG_AGO, null],
+                FieldType::Moment => [self::LONG_AGO, self::LATELY, null],
                 FieldType::YesNo => [true, false],
                 default => [str_repeat('w', Limits::FIELD_TEXT), ...$this->texts, null],
             },
             Kind::Goods => [Limits::COUNTER - 1, ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0)],
-            Kind::Occasion => [self::LONG_AGO, '9999-09-28T22:48:48Z', null],
+            Kind::Occasion => [self::LONG_AGO, self::LATELY, '9999-09-28T22:48:48Z', null],
             Kind::Person => [['id' => 'longest', 'login' => Fold::caseless($this->name), 'name' => $this->name, 'levels' => ['subscriber', 'moderator'], 'tier' => 3, 'lines' => Limits::COUNTER, 'first_seen' => self::LONG_AGO, 'last_seen' => self::LONG_AGO], null],
             default => [null],
         };

@@ -125,6 +125,41 @@ final class GrammarTest extends TestCase
         self::assertGreaterThan(100, $claimed);
     }
 
+    /** What fails in the circumstances at hand: readings are no moments until look-ups have types, and neither a line nor a list of triggers is an address. */
+    private const ONLY_HERE = ['[lookup.tide.high + "2 days"]', '[lookup.tide.high - "2 days"]', '[message | link]', '[commands | link]'];
+
+    public function test_what_is_said_to_fail_always_never_succeeds(): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar(2718));
+        $grammar = new Grammar($random);
+        $circumstances = new Circumstances;
+        $rounds = Outside::isLong() ? 100_000 : 3_000;
+        $certain = 0;
+        for ($i = 0; $i < $rounds; $i++) {
+            $source = $grammar->response();
+            if ($circumstances->areSaidToFailAlways($source)) {
+                $certain++;
+                self::assertNull($circumstances->inWhichItSucceeds($source, 60), "“{$source}” is said to fail always");
+            }
+        }
+        self::assertGreaterThan(100, $certain);
+    }
+
+    /** Every way to put two things together. What fails in all of many circumstances, its own texts and numbers among them, is said to. */
+    public function test_what_fails_in_every_circumstance_is_said_to_fail_always(): void
+    {
+        $circumstances = new Circumstances;
+        $wrong = [];
+        foreach (Pairs::sources() as $source) {
+            $isCertain = $circumstances->areSaidToFailAlways($source);
+            $in = $circumstances->inWhichItSucceeds($source, $isCertain ? 60 : 1_000);
+            if ($isCertain === ($in !== null) && ! in_array($source, self::ONLY_HERE, true)) {
+                $wrong[] = $source.($in === null ? '' : " succeeds in $in");
+            }
+        }
+        self::assertSame([], $wrong);
+    }
+
     private function withinBounds(Response $response, string $text, \SilverParrot\Response\Analysis\LengthBounds $extent): void
     {
         $length = ValueEstimate::length($text);

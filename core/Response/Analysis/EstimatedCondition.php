@@ -10,8 +10,11 @@ use SilverParrot\Source\Span;
 /** A condition, and what its value can be where it stands. */
 final readonly class EstimatedCondition
 {
-    /** @param  Span  $span  of the slot that it stands in */
-    public function __construct(public Expression $condition, public ValueEstimate $estimate, public Span $span)
+    /**
+     * @param  Span  $span  of the slot that it stands in
+     * @param  bool  $isInBranch  whether another condition decides if it is asked
+     */
+    public function __construct(public Expression $condition, public ValueEstimate $estimate, public Span $span, public bool $isInBranch = false)
     {
     }
 }

@@ -39,6 +39,9 @@ final class StaticAnalyzer extends EstimateContext
     /** @var array<string, ValueEstimate> what verbs before have kept, by key */
     private array $kept = [];
 
+    /** Conditions that decide whether what is looked at is said. */
+    private int $branches = 0;
+
     /** Steps that all its filters take together at most. */
     private int $work = 0;
 
@@ -99,7 +102,7 @@ final class StaticAnalyzer extends EstimateContext
     {
         $estimate = $this->value($slot->value);
         $estimate = $slot->isQuiet ? $estimate : $estimate->printed();
-        $this->slots[] = new EstimatedSlot($slot, $estimate);
+        $this->slots[] = new EstimatedSlot($slot, $estimate, $this->branches > 0);
         if ($slot->as !== '') {
             $this->bound[$slot->as] = $slot->isQuiet ? $estimate : $estimate->withoutGaps();
         }
@@ -123,20 +126,30 @@ final class StaticAnalyzer extends EstimateContext
         $afterwards = [];
         foreach ($choice->branches as $branch) {
             $this->there = $there;
-            $this->conditions[] = new EstimatedCondition($branch->condition, $this->value($branch->condition), $branch->span);
+            $this->conditions[] = new EstimatedCondition($branch->condition, $this->value($branch->condition), $branch->span, $this->branches > 0 || $extent !== null);
             $this->there = $there + array_fill_keys($branch->condition->thereWhen(true), true);
-            $inside = $this->parts($branch->parts);
+            $inside = $this->inBranch($branch->parts);
             $extent = $extent === null ? $inside : $extent->or($inside);
             $afterwards += array_diff_key($this->bound, $bound);
             $this->bound = $bound;
             $there += array_fill_keys($branch->condition->thereWhen(false), true);
         }
         $this->there = $there;
-        $otherwise = $this->parts($choice->otherwise);
+        $otherwise = $this->inBranch($choice->otherwise);
         $afterwards += array_diff_key($this->bound, $bound);
         $this->bound = $bound + array_map(static fn (ValueEstimate $one): ValueEstimate => $one->orNothing(), $afterwards);
 
         return $extent === null ? $otherwise : $extent->or($otherwise);
+    }
+
+    /** @param  list<Part>  $parts */
+    private function inBranch(array $parts): LengthBounds
+    {
+        $this->branches++;
+        $extent = $this->parts($parts);
+        $this->branches--;
+
+        return $extent;
     }
 
     public function bound(string $name): ValueEstimate

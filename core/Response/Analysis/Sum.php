@@ -24,6 +24,7 @@ final class Sum
         if ($operation->needsDivisor() && ($right->range === null ? ! $right->written instanceof Number : $right->range->contains(0))) {
             $gaps[] = GapReason::DivisionByZero;
         }
+        $isNought = $operation->needsDivisor() && $right->range !== null && $right->range->low === 0 && $right->range->high === 0;
         [$a, $b] = [$left->range, $right->range];
         $range = $a === null || $b === null ? null : match ($operation) {
             Operation::Plus => $a->plus($b),
@@ -39,7 +40,7 @@ final class Sum
             default => ValueEstimate::number(),
         };
 
-        $number = $number->orGap(...$gaps);
+        $number = $number->orGap(...$gaps)->failing($left->fails ?? $right->fails ?? ($isNought ? CertainFailure::DivisionByZero : null));
 
         return $moment === null ? $number : $number->orElse($moment);
     }
@@ -50,6 +51,9 @@ final class Sum
         $isLength = is_string($right->written) ? TimeSpan::secondsOf($right->written) !== null : $right->isOnly(ValueKind::Span) && ! $right->canBeNothing;
         $isShift = $operation === Operation::Plus || $operation === Operation::Minus;
 
-        return $in->lengths->moment()->orGap(GapReason::TooFar, ...$left->gaps, ...($left->canBeNothing ? [GapReason::NothingToCount] : []), ...$right->gaps, ...($isLength && $isShift ? [] : [GapReason::WrongKind]));
+        $isNever = ! $isShift || $right->cannotBeRead(static fn (string $text): bool => TimeSpan::secondsOf($text) !== null, ValueKind::Span);
+
+        return $in->lengths->moment()->orGap(GapReason::TooFar, ...$left->gaps, ...($left->canBeNothing ? [GapReason::NothingToCount] : []), ...$right->gaps, ...($isLength && $isShift ? [] : [GapReason::WrongKind]))
+            ->failing($left->fails ?? $right->fails ?? ($isNever ? CertainFailure::NotALength : null));
     }
 }

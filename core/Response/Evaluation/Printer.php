@@ -79,7 +79,7 @@ final class Printer
         if (strlen($whole) <= self::DIGITS_OF_A_DOUBLE) {
             return $this->groupedWhole((int) $whole);
         }
-        $left = (string) preg_replace('/\P{Nd}*\p{Nd}{3}$/u', '', $this->groupedDigits(mb_substr($whole, 0, -9).'000'));
+        $left = (string) preg_replace('/(?<!\P{Nd})\P{Nd}*+\p{Nd}{3}$/u', '', $this->groupedDigits(mb_substr($whole, 0, -9).'000'));
 
         return $left.preg_replace('/^\p{Nd}/u', '', $this->groupedWhole((int) ('1'.mb_substr($whole, -9))));
     }
@@ -92,7 +92,7 @@ final class Printer
 
     private function before(): string
     {
-        return (string) preg_replace('/\p{Nd}.*$/us', '', $this->groupedWhole(-1));
+        return (string) preg_replace('/\p{Nd}.*+/us', '', $this->groupedWhole(-1));
     }
 
     private function behind(): string

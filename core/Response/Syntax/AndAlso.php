@@ -46,7 +46,9 @@ final readonly class AndAlso extends Expression
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
-        return $in->lengths->yesNo()->orGap(...$in->value($this->left)->gaps, ...$in->value($this->right)->gaps);
+        $left = $in->value($this->left);
+
+        return $in->lengths->yesNo()->orGap(...$left->gaps, ...$in->value($this->right)->gaps)->failing($left->fails);
     }
 
     public function thereWhen(bool $holds): array

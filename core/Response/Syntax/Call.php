@@ -48,9 +48,13 @@ final readonly class Call extends Expression
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
-        $gaps = array_map(static fn (Expression $one): array => $in->value($one)->gaps, $this->children());
+        $estimate = $this->name->estimate($this, $in);
+        foreach ($this->children() as $child) {
+            $given = $in->value($child);
+            $estimate = $estimate->orGap(...$given->gaps)->failing($given->fails);
+        }
 
-        return $this->name->estimate($this, $in)->orGap(...array_merge(...$gaps));
+        return $estimate;
     }
 
     public function key(): ?string

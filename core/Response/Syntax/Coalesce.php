@@ -46,6 +46,9 @@ final readonly class Coalesce extends Expression
     public function estimate(EstimateContext $in): ValueEstimate
     {
         $left = $in->value($this->left);
+        if ($left->fails !== null) {
+            return $in->value($this->right);
+        }
         if (! $left->mayBeNoValue()) {
             return $left;
         }

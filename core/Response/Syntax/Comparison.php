@@ -39,13 +39,14 @@ final readonly class Comparison extends Expression
     {
         [$relation, $isNegated, $asked] = [$this->relation, $this->isNegated, $this->left->prepared()];
         $given = array_map(static fn (Expression $one): Closure => $one->prepared(), $this->right);
+        $nothings = array_map(static fn (Expression $one): bool => $one->isNothing(), $this->right);
 
-        return static function (EvaluationContext $run) use ($relation, $isNegated, $asked, $given): bool|Gap {
+        return static function (EvaluationContext $run) use ($relation, $isNegated, $asked, $given, $nothings): bool|Gap {
             $left = $asked($run);
-            foreach ($given as $one) {
+            foreach ($given as $at => $one) {
                 $right = $one($run);
                 // `is nothing` is the one comparison that ends a gap.
-                $asksForNothing = $right === null && $relation === Relation::Is;
+                $asksForNothing = $nothings[$at] && $relation === Relation::Is;
                 if ($right instanceof Gap || ($left instanceof Gap && (! $asksForNothing || $left->isPending()))) {
                     return $right instanceof Gap ? $right : $left;
                 }
@@ -60,9 +61,15 @@ final readonly class Comparison extends Expression
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
-        $gaps = $this->asksForNothing() ? [] : array_merge(...array_map(static fn (Expression $one): array => $in->value($one)->gaps, $this->children()));
+        if ($this->asksForNothing()) {
+            return $in->lengths->yesNo();
+        }
+        $sides = array_map($in->value(...), $this->children());
 
-        return $in->lengths->yesNo()->orGap(...$gaps);
+        $endsGap = $this->relation === Relation::Is && array_filter($this->right, static fn (Expression $one): bool => $one->isNothing()) !== [];
+
+        // The first of several is always looked at, the others perhaps.
+        return $in->lengths->yesNo()->orGap(...array_merge(...array_map(static fn (ValueEstimate $one): array => $one->gaps, $sides)))->failing($endsGap ? null : $sides[0]->fails ?? $sides[1]->fails);
     }
 
     public function thereWhen(bool $holds): array

@@ -101,13 +101,13 @@ final readonly class Filtered extends Expression
         $arguments = array_map($in->value(...), $this->arguments);
         $named = array_map($in->value(...), $this->named);
         $in->work(Work::stepsFor($this->filter, $value->bytes));
-        $gaps = array_map(static fn (ValueEstimate $one): array => $one->gaps, [...$arguments, ...array_values($named)]);
-
-        if ($this->filter instanceof HandlesGaps) {
-            return $this->filter->estimate($value, $arguments, $named, $in)->orGap(...($value->mayBeNoValue() ? array_merge(...$gaps) : []));
+        $estimate = $this->filter->estimate($value, $arguments, $named, $in);
+        $isPassed = ! $this->filter instanceof HandlesGaps;
+        foreach ($isPassed || $value->mayBeNoValue() ? [...$arguments, ...array_values($named)] : [] as $argument) {
+            $estimate = $estimate->orGap(...$argument->gaps)->failing($isPassed ? $argument->fails : null);
         }
 
-        return $this->filter->estimate($value, $arguments, $named, $in)->orGap(...$value->gaps, ...array_merge(...$gaps));
+        return $isPassed ? $estimate->orGap(...$value->gaps)->failing($value->fails) : $estimate;
     }
 
     public function needs(): array

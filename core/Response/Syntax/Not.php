@@ -42,7 +42,9 @@ final readonly class Not extends Expression
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
-        return $in->lengths->yesNo()->orGap(...$in->value($this->value)->gaps);
+        $value = $in->value($this->value);
+
+        return $in->lengths->yesNo()->orGap(...$value->gaps)->failing($value->fails);
     }
 
     public function thereWhen(bool $holds): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Syntax;
 
 use Closure;
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
@@ -60,16 +61,19 @@ final readonly class Roll extends Expression
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
-        $from = $in->value($this->from)->asNumber();
-        $to = $this->to === null ? $from : $in->value($this->to)->asNumber();
+        [$first, $last] = [$in->value($this->from), $in->value($this->to ?? $this->from)];
+        [$from, $to] = [$first->asNumber(), $last->asNumber()];
         $gaps = [...$from->gaps, ...$to->gaps];
+        $fails = $from->fails ?? $to->fails ?? ($first->isNeverWhole() || $last->isNeverWhole() ? CertainFailure::BadRoll : null);
         if ($from->range === null || $to->range === null) {
-            return ValueEstimate::whole(new Range(-Limits::COUNTER, Limits::COUNTER))->orGap(GapReason::BadRoll, ...$gaps);
+            return ValueEstimate::whole(new Range(-Limits::COUNTER, Limits::COUNTER))->orGap(GapReason::BadRoll, ...$gaps)->failing($fails);
         }
         $range = $this->to === null ? new Range(1, max(1, $from->range->high)) : $from->range->through($to->range);
         $isBad = $range->hasNoEnd() || (float) $range->high - (float) $range->low >= Limits::WIDEST_ROLL || ($this->to === null && $from->range->low < 1);
 
-        return ValueEstimate::whole($range)->orGap(...$gaps, ...($isBad ? [GapReason::BadRoll] : []));
+        $isNever = $this->to === null && $from->range->high < 1;
+
+        return ValueEstimate::whole($range)->orGap(...$gaps, ...($isBad ? [GapReason::BadRoll] : []))->failing($fails ?? ($isNever ? CertainFailure::BadRoll : null));
     }
 
     private static function badRoll(): Gap

@@ -6,7 +6,9 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\MomentEstimate;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
@@ -53,7 +55,8 @@ final readonly class SpanFrom extends Expression
         $moment = $in->value($this->moment);
         $isDay = is_string($moment->written) && Moment::fromIso($moment->written, $in->pack->channel->zone) !== null;
 
-        return $in->lengths->span()->orNothing()->orGap(...$moment->gaps, ...($moment->isOnly(ValueKind::Moment) || $isDay || $moment->kinds === [] ? [] : [GapReason::WrongKind]));
+        return $in->lengths->span()->orNothing()->orGap(...$moment->gaps, ...($moment->isOnly(ValueKind::Moment) || $isDay || $moment->kinds === [] ? [] : [GapReason::WrongKind]))
+            ->failing($moment->fails ?? (MomentEstimate::isNone($moment, $in->pack->channel->zone) ? CertainFailure::NotAMoment : null));
     }
 
     public function whenNothing(Pack $pack): ?string

@@ -8,6 +8,7 @@ use Closure;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
 use SilverParrot\Response\Analysis\ValueEstimate;
@@ -57,7 +58,7 @@ final readonly class Top extends Expression
     {
         [$name, $of] = [$this->folded, $this->count->prepared()];
 
-        return static function (EvaluationContext $run) use ($name, $of): ListValue|Gap|null {
+        return static function (EvaluationContext $run) use ($name, $of): ListValue|Gap {
             $field = $run->world->pack->field($name);
             $count = Numbers::whole($of($run));
             if ($field === null || $count instanceof Gap) {
@@ -68,18 +69,20 @@ final readonly class Top extends Expression
             }
             $best = $run->read(Request::top($field->id, $count));
 
-            return $best instanceof ListValue || $best instanceof Gap ? $best : null;
+            return $best instanceof ListValue || $best instanceof Gap ? $best : new Gap(GapReason::NotSearched);
         };
     }
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
-        $count = $in->value($this->count)->asNumber();
+        $asked = $in->value($this->count);
+        $count = $asked->asNumber();
         $most = max(1, min(Limits::TOP, $count->range->high ?? Limits::TOP));
         $isBad = $count->range === null || $count->range->low < 1 || $count->range->high > Limits::TOP;
 
         return ValueEstimate::items(Many::of(ValueEstimate::of(ValueKind::Person, 1, $in->profile->longestName), $most), $in->lengths->joint())
-            ->orGap(GapReason::NotSearched, ...$count->gaps, ...($isBad ? [GapReason::WrongKind] : []));
+            ->orGap(GapReason::NotSearched, ...$count->gaps, ...($isBad ? [GapReason::WrongKind] : []))
+            ->failing($count->fails ?? ($count->range !== null && ($count->range->high < 1 || $count->range->low > Limits::TOP) || $asked->isNeverWhole() ? CertainFailure::BadTop : null));
     }
 
     public function place(): string

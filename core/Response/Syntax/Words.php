@@ -8,6 +8,7 @@ use Closure;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
+use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Source\Span;
 
@@ -45,7 +46,10 @@ final readonly class Words extends Expression
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
-        return ValueEstimate::text(1, $in->typedRoom())->typed()->orNothing();
+        $words = ValueEstimate::text(1, $in->typedRoom())->typed()->orNothing();
+
+        // A length of time has two words or more: "2 days".
+        return $this->from === $this->to ? $words->neverReadAs(ValueKind::Span) : $words;
     }
 
     public function key(): string

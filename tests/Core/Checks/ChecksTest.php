@@ -147,6 +147,12 @@ final class ChecksTest extends TestCase
             '[roll word 1]' => 'can-fail 0-13',
             '[add 1 to counter.planks] [add word 1 or 1 to counter.planks] [add word 1 to counter.ballast]' => 'can-fail 26-61; can-fail 62-93',
             '[lookup.tide.high is nothing] [lookup.tide.high | default 0]' => '',
+            // always-fails
+            '[now * 2][now + now][since 5][since "yesterday"][counter.planks | date][words | cut 0]' => 'always-fails 0-9; always-fails 9-20; always-fails 20-29; always-fails 29-48; always-fails 48-71; always-fails 71-86',
+            '[add -1 to counter.planks][add 1 to caller.boat][top 0 by pebbles]["a" + "b"][counter.planks / 0][roll 0][set counter.planks to "many"]' => 'always-fails 0-26; always-fails 26-48; always-fails 48-66; always-fails 66-77; always-fails 77-97; always-fails 97-105; always-fails 105-135',
+            '[take 0.5 from caller.pebbles][add 1 to occasion.leak][1 | round 9][words / 0][now | in days][caller | scores]' => 'always-fails 0-30; always-fails 30-54; always-fails 54-67; always-fails 67-78; always-fails 78-93; always-fails 93-110',
+            '[1 / 0 or "x"] ["a" + 1 | default 5] [(1 / 0) is nothing] [1 / 0 | quiet as nought]x[nought or 1] [now + "2 days"] ["5" + 1]' => '',
+            '[when words][1 / 0][else]x[end][when 1 / 0]y[end][when words]a[else when now * 2]b[end]' => 'always-fails 31-43; branch-always-fails 12-19; branch-always-fails 62-81',
             // grows-too-long
             '[words][words]' => 'typed-text-leads 0-7; can-be-nothing 0-7; can-be-nothing 7-14; grows-too-long 0-7 [words | cut 250]',
             '[words | cut 400 as what] and [what]' => 'typed-text-leads 0-25; grows-too-long 0-25 [words | cut 247 as what]',

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\MomentEstimate;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
@@ -31,7 +33,8 @@ final readonly class Ago implements Filter
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
-        return $value->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)->orGap(...($value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
+        return $value->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)->orGap(...($value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]))
+            ->failing($value->isNever(ValueKind::Span) && MomentEstimate::isNone($value, $in->pack->channel->zone) ? CertainFailure::NotAMoment : null);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
@@ -34,7 +35,8 @@ final readonly class Cut implements Filter
         $length = max(1, $most->range->high ?? $value->longest);
         $cut = $value->longest <= $length && $value->isOnly(ValueKind::Text) ? $value : $value->asText(min($value->shortest, $length), min($value->longest, $length), $value->bytes + strlen('…'));
 
-        return $cut->orGap(...$most->gaps, ...(($most->range->low ?? 0) < 1 ? [GapReason::WrongKind] : []));
+        return $cut->orGap(...$most->gaps, ...(($most->range->low ?? 0) < 1 ? [GapReason::WrongKind] : []))
+            ->failing($most->range !== null && $most->range->high < 1 ? CertainFailure::BadCut : null);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
+use SilverParrot\Response\Analysis\MomentEstimate;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
@@ -36,7 +38,8 @@ final readonly class Date implements Filter
         $pattern = isset($arguments[0]) ? $arguments[0]->written : '';
         $length = is_string($pattern) ? $in->lengths->date(mb_substr($pattern, 0, self::LONGEST)) : ValueEstimate::text(0, Limits::READING);
 
-        return $value->asText($length->shortest, $length->longest, $length->bytes)->orGap(...($value->isOnly(ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
+        return $value->asText($length->shortest, $length->longest, $length->bytes)->orGap(...($value->isOnly(ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]))
+            ->failing(MomentEstimate::isNone($value, $in->pack->channel->zone) ? CertainFailure::NotAMoment : null);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

@@ -28,6 +28,9 @@ final readonly class DefaultTo implements Filter, HandlesGaps
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
+        if ($value->fails !== null) {
+            return $arguments[0];
+        }
         if (! $value->mayBeNoValue()) {
             return $value;
         }

@@ -33,7 +33,7 @@ final readonly class Grouped implements Filter
         $number = $value->withoutNothing()->asNumber();
         $whole = $in->lengths->grouped($number->range?->digits() ?? Limits::DIGITS) + ($number->range === null ? 2 + Number::DECIMALS : 1);
 
-        return $value->asText(1, $whole)->orGap(...$number->gaps);
+        return $value->asText(1, $whole)->orGap(...$number->gaps)->failing($value->canBeNothing ? null : $number->fails);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\ValueEstimate;
@@ -44,7 +45,7 @@ final readonly class InUnit implements Filter, TakesWords
             default => 1_440,
         };
 
-        return $value->asWhole(new Range(0, $most))->orGap(...($value->isOnly(ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
+        return $value->asWhole(new Range(0, $most))->orGap(...($value->isOnly(ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]))->failing($value->isNever(ValueKind::Span) ? CertainFailure::NotALength : null);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): int|Gap|null

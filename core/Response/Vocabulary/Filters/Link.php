@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
+use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
@@ -28,9 +30,13 @@ final readonly class Link implements Filter
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
-        $isOne = is_string($value->written) && self::address($value->written) !== null;
+        $isAddress = static fn (string $text): bool => self::address($text) !== null;
+        $isOne = is_string($value->written) && $isAddress($value->written);
+        $part = $value->isOnly(ValueKind::Items) ? $value->many?->item : $value;
+        $isNever = ! $value->canBeNothing && $part !== null && $part->kinds !== [] && $part->cannotBeRead($isAddress, ValueKind::Items);
 
-        return $value->asText(1, $value->longest + strlen('https://'), $value->bytes + strlen('https://'))->orGap(...($isOne || $value->kinds === [] ? [] : [GapReason::WrongKind]));
+        return $value->asText(1, $value->longest + strlen('https://'), $value->bytes + strlen('https://'))->orGap(...($isOne || $value->kinds === [] ? [] : [GapReason::WrongKind]))
+            ->failing($isNever ? CertainFailure::NotAnAddress : null);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
@@ -27,7 +28,9 @@ final readonly class Ordinal implements Filter
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
-        return $value->asText(1, $in->lengths->ordinal($value->range?->digits() ?? 20))->orGap(...$value->withoutNothing()->asNumber()->gaps);
+        $number = $value->withoutNothing()->asNumber();
+
+        return $value->asText(1, $in->lengths->ordinal($value->range?->digits() ?? 20))->orGap(...$number->gaps)->failing($value->canBeNothing ? null : $number->fails ?? ($value->isNeverWhole() ? CertainFailure::NotWhole : null));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

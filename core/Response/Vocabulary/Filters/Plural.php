@@ -44,7 +44,7 @@ final readonly class Plural implements Filter, TakesNamed
             $shortest = min($shortest ?? $text->shortest, $text->shortest);
         }
 
-        return $value->asText($shortest ?? 0, $longest, $bytes)->orGap(...$number->gaps);
+        return $value->asText($shortest ?? 0, $longest, $bytes)->orGap(...$number->gaps)->failing($value->canBeNothing ? null : $number->fails);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

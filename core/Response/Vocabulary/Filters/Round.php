@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
@@ -35,7 +36,8 @@ final readonly class Round implements Filter
         $rounded = $number->range !== null ? $number : ValueEstimate::number($number->longest)->orGap(...$number->gaps);
         $isBad = $places === null || $places->low < 0 || $places->high > Number::DECIMALS;
 
-        return ($value->canBeNothing ? $rounded->orNothing() : $rounded)->orGap(...($isBad ? [GapReason::WrongKind] : []));
+        return ($value->canBeNothing ? $rounded->orNothing() : $rounded)->orGap(...($isBad ? [GapReason::WrongKind] : []))
+            ->failing($value->canBeNothing ? null : ($places !== null && ($places->high < 0 || $places->low > Number::DECIMALS) ? CertainFailure::BadPlaces : $number->fails));
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): int|Number|Gap|null

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
+use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
@@ -33,7 +35,7 @@ final readonly class Scores implements Filter
     {
         $around = ($value->many->most ?? 0) * self::AROUND;
 
-        return $value->asText(0, ($value->many->together ?? 0) + $around, ($value->many->bytes ?? 0) + $around)->orGap(GapReason::WrongKind);
+        return $value->asText(0, ($value->many->together ?? 0) + $around, ($value->many->bytes ?? 0) + $around)->orGap(GapReason::WrongKind)->failing($value->isNever(ValueKind::Items) ? CertainFailure::NotAList : null);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

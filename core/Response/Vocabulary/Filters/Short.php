@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
@@ -14,6 +15,7 @@ use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\Value\Value;
 
@@ -35,7 +37,8 @@ final readonly class Short implements Filter
         // A number so small is written out.
         $isSmall = $value->range !== null && $value->range->digits() <= 3;
 
-        return $value->asText(1, $isSmall ? $value->range->digits() : $short->longest, $short->bytes)->orGap(...($value->isOnly(ValueKind::Number, ValueKind::Span, ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]));
+        return $value->asText(1, $isSmall ? $value->range->digits() : $short->longest, $short->bytes)->orGap(...($value->isOnly(ValueKind::Number, ValueKind::Span, ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]))
+            ->failing(! $value->canBeNothing && $value->kinds !== [] && $value->cannotBeRead(static fn (string $text): bool => Number::typed($text) !== null, ValueKind::Number, ValueKind::Span, ValueKind::Moment) ? CertainFailure::NoNumber : null);
     }
 
     public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null

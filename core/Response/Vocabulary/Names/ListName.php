@@ -9,6 +9,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
@@ -60,7 +61,7 @@ final readonly class ListName extends Name implements Remembering
         $item = ValueEstimate::oneOf(...array_map(static fn (WeightedText $one): string => $one->text, $list->items));
 
         return match (true) {
-            isset($call->operands[0]) => $item->orNothing()->orGap(...$in->value($call->operands[0])->asNumber()->gaps),
+            isset($call->operands[0]) => $item->orNothing()->orGap(...$in->value($call->operands[0])->asNumber()->gaps)->failing($in->value($call->operands[0])->asNumber()->fails ?? ($in->value($call->operands[0])->isNeverWhole() ? CertainFailure::NotWhole : null)),
             $list->items === [] => $item->orGap(GapReason::EmptyList),
             default => $item,
         };

@@ -7,6 +7,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
+use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -20,7 +21,7 @@ final readonly class Message extends SimpleName
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
-        return ValueEstimate::text(1, $in->line())->typed();
+        return ValueEstimate::text(1, $in->line())->typed()->neverReadAs(ValueKind::Number, ValueKind::Span, ValueKind::Moment);
     }
 
     public function prepared(Call $call): Closure

@@ -97,7 +97,10 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             return ValueEstimate::oneOf(...array_values(self::ladder($call, $in->pack)->ranks ?? []))->orNothing();
         }
         if ($field !== null && ! in_array($part, self::PARTS, true)) {
-            return self::fieldOutlook($field, $in)->orNothing();
+            $kept = self::fieldEstimate($field, $in);
+
+            // Whoever writes is somebody, and has a number from the beginning.
+            return $this->isAlwaysThere() && $field->type->isNumber() ? $kept : $kept->orNothing();
         }
         $estimate = match ($part) {
             '' => ValueEstimate::of(ValueKind::Person, 1, $longestName),
@@ -222,7 +225,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         return $ladder !== null && (is_int($has) || $has instanceof Number) ? $ladder->rank($has) : ($has instanceof Gap ? $has : null);
     }
 
-    private static function fieldOutlook(Field $field, EstimateContext $in): ValueEstimate
+    private static function fieldEstimate(Field $field, EstimateContext $in): ValueEstimate
     {
         return match ($field->type) {
             FieldType::Points => ValueEstimate::whole(Range::ofACount()),

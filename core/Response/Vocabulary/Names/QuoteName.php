@@ -10,6 +10,7 @@ use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
+use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
@@ -50,12 +51,14 @@ final readonly class QuoteName extends Name
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
-        $estimate = match ($call->folded[1] ?? 'text') {
+        $estimate = match ($call->folded[1] ?? '') {
             'number' => ValueEstimate::whole(Range::ofACount(1)),
             'by' => ValueEstimate::text(1, $in->profile->longestName),
             'category' => ValueEstimate::text(1, Limits::READING),
             'date' => $in->lengths->moment(),
-            default => ValueEstimate::text(1, Limits::READING),
+            'text' => ValueEstimate::text(1, Limits::READING),
+            // A quote as a whole is said as its text, and is none.
+            default => ValueEstimate::text(1, Limits::READING)->neverReadAs(ValueKind::Number, ValueKind::Span, ValueKind::Moment),
         };
 
         return $estimate->orNothing()->orGap(GapReason::NotSearched);

@@ -34,7 +34,9 @@ final readonly class Add implements Verb
 
     public function estimate(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
-        return $place->known()->orGap(...$amount?->asNumber()->gaps ?? []);
+        $number = $amount?->asNumber();
+
+        return $place->known()->orGap(...$number->gaps ?? [])->failing(Amount::fails($place, $amount));
     }
 
     public function apply(Assignable $cell, null|bool|int|string|Value $amount, Span $span): null|bool|int|string|Value

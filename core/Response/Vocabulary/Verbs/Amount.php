@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
+use SilverParrot\Response\Analysis\CertainFailure;
+use SilverParrot\Response\Analysis\ValueEstimate;
+use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Source\Span;
@@ -25,5 +28,20 @@ final class Amount
         }
 
         return $number;
+    }
+
+    /** Why a place can never be raised or lowered by this amount; null where it may. */
+    public static function fails(ValueEstimate $place, ?ValueEstimate $amount): ?CertainFailure
+    {
+        $number = $amount?->asNumber();
+        $written = $amount?->written;
+
+        return match (true) {
+            $place->known()->isNever(ValueKind::Number) => CertainFailure::NotANumberField,
+            $number?->fails !== null => $number->fails,
+            ($number->range->high ?? 0) < 0, $written instanceof Number && Number::compare($written, 0) < 0 => CertainFailure::Negative,
+            $place->range !== null && $amount?->isNeverWhole() === true => CertainFailure::NotWhole,
+            default => null,
+        };
     }
 }

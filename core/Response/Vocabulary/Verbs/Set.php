@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
+use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
+use SilverParrot\Value\Moment;
 use SilverParrot\Value\Value;
 
 final readonly class Set implements Verb
@@ -35,10 +37,20 @@ final readonly class Set implements Verb
 
     public function estimate(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
-        return self::kept($place, $amount)->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
+        return self::kept($place, $amount)->failing(self::fails($place, $amount))->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
     }
 
     /** A text is as long as what it is set to, as far as there is room for it. */
+    private static function fails(ValueEstimate $place, ?ValueEstimate $amount): ?CertainFailure
+    {
+        return match (true) {
+            $amount === null => null,
+            $place->isOnly(ValueKind::Number) => $amount->asNumber()->fails ?? ($place->range !== null && $amount->isNeverWhole() ? CertainFailure::NotWhole : null),
+            $place->isOnly(ValueKind::Moment) => $amount->fails ?? ($amount->cannotBeRead(static fn (string $text): bool => Moment::fromIso($text) !== null, ValueKind::Moment) ? CertainFailure::NotAMoment : null),
+            default => $amount->fails,
+        };
+    }
+
     private static function kept(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
         return $amount !== null && $place->isOnly(ValueKind::Text) ? $place->known()->atMost($amount) : $place->known();
