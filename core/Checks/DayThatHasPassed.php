@@ -8,7 +8,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 
-/** A written day, or a year behind “until”, “by” or “before”, that is over. Silent where nobody says what day it is, on years alone, and on days to come. */
+/** A written day, or a year behind “until”, “by” or “before”, that is over. Silent where nobody says what day it is, on years alone, on days to come, and behind words that speak of the past. */
 final readonly class DayThatHasPassed extends AbstractCheck
 {
     public function code(): string
@@ -38,6 +38,9 @@ final readonly class DayThatHasPassed extends AbstractCheck
 
     private const DAY = '/\b(\d{4})-(\d{2})-(\d{2})\b|\b(\d{1,2})\.? (Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)[a-z]{0,6}\.? (\d{4})\b|\b(?:until|by|before|till) (?:the end of )?(\d{4})\b(?!-\d)/iu';
 
+    /** Words behind which a day is meant to be over. */
+    private const IS_MEANT = '/\b(?:since|founded|born|built|opened|began|begun|started|launched|made|established|est|dating from)\W{1,3}(?:on |in |the )?$/iu';
+
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
     public function look(CheckContext $at): array
@@ -54,7 +57,8 @@ final readonly class DayThatHasPassed extends AbstractCheck
                         $part[5] !== '' => sprintf('%s-%02d-%02d', $part[6], (int) array_search(strtolower($part[5]), self::MONTHS, true) + 1, (int) $part[4]),
                         default => "{$part[1]}-{$part[2]}-{$part[3]}",
                     };
-                    if ($day < $today) {
+                    $before = substr($literal, 0, (int) $match[0][1]);
+                    if ($day < $today && preg_match(self::IS_MEANT, $before) !== 1) {
                         $start = $from + mb_strlen(substr($literal, 0, (int) $match[0][1]));
                         $findings[] = new Finding($this, new Span($start, $start + mb_strlen($part[0])), $text->at, ['text' => $part[0]]);
                     }

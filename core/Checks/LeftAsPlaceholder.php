@@ -38,7 +38,9 @@ final readonly class LeftAsPlaceholder extends AbstractCheck
 
     /** What is left to be filled in, in the ways of templates that are passed around (common practice). */
     private const LEFT = [
-        '/\b(?:TODO|TBD|FIXME|XXX{1,10}|lorem ipsum)\b/iu',
+        '/\b(?:TODO|TBD|FIXME|lorem ipsum)\b/iu',
+        // In small letters they are kisses.
+        '/\bXXX{1,10}\b/u',
         '/\byour[ _](?:name|link|text|url|message|channel)(?:[ _]here)?\b/iu',
         '/\b(?:insert[ _][A-Za-z]{1,20}[ _]|(?:name|link|text|url) )here\b/iu',
         '/<[A-Za-z_]{1,20}(?: [A-Za-z_]{1,20})?>|\{[A-Za-z_]{1,20}\}/u',

@@ -26,7 +26,6 @@ final class WholeLettersTest extends TestCase
         'Chat/Wire/Inbound.php' => 'cuts bytes before they are made UTF-8; mb_strcut cuts between letters',
         'Chat/Wire/IrcLine.php' => 'a line of the wire is bytes; it is divided at ASCII signs',
         'Checks/AddressStuck.php' => 'places of a regular expression with /u',
-        'Checks/AddressUnescaped.php' => 'takes one “]” away',
         'Checks/Checks.php' => 'takes a written beginning away',
         'Checks/DayThatHasPassed.php' => 'places of a regular expression with /u',
         'Checks/EmoteMisspelt.php' => 'places of a regular expression with /u',

@@ -97,7 +97,8 @@ final class ChecksTest extends TestCase
             'See TODO for more.' => 'placeholder 4-8',
             'Join at your link here, <name>!' => 'placeholder 8-22; placeholder 24-30',
             'Ask {user} about https://example.com' => 'placeholder 4-10; placeholder 17-36',
-            'What??? is {count} of xxx' => 'placeholder 4-7; placeholder 11-18; placeholder 22-25',
+            'What??? is {count} of XXX' => 'placeholder 4-7; placeholder 11-18; placeholder 22-25',
+            'xxx kisses' => '',
             'To do or not to do… what?? [caller]' => '',
             'We todos < 3 > 2, and Xxavier.' => '',
             // day-has-passed
@@ -105,14 +106,22 @@ final class ChecksTest extends TestCase
             'The regatta of 3 March 2025 and 1. Dec 2026' => 'day-has-passed 15-27',
             'Closed until the end of 2025.' => 'day-has-passed 7-28',
             'Since 2019, until 2026, on 2026-11-25.' => '',
+            'Founded 12 May 1998, at the slip since 2001-02-03' => '',
             // address-stuck
             'See https://cove.example/map, or ask.' => 'address-stuck 28-29  ,',
             'map:https://cove.example/map' => 'address-stuck 3-4 : ',
             'https://cove.examplehttps://far.example' => 'address-stuck 20-28  https://',
             '(https://cove.example/map ) and https://far.example' => '',
+            'Search https://cove.example/?q=[words or "x" | cut 9 | url]. Or https://cove.example/[target or "x" | cut 9 | url]!' => 'address-stuck 59-60  .; address-stuck 114-115  !',
+            'https://cove.example/map… “https://cove.example/a” https://cove.example/b。 «https://cove.example/c» https://cove.example/d🦜' => 'address-stuck 24-25  …; address-stuck 49-50  ”; address-stuck 73-74  。; address-stuck 98-99  »; address-stuck 122-123  🦜',
+            'https://cove.example/Knot_(rope) (https://cove.example/map) See https://cove.example/map. And (see https://cove.example/Knot_(rope))' => '',
+            'https://cove.example/?to=https://far.example/map and https://cove.example/https://far.example' => '',
             // address-unescaped
             'https://cove.example/?q=[words or "x"]' => 'address-unescaped 24-38 [words or "x" | url]; grows-too-long 24-38 [words or "x" | cut 476]',
             'https://cove.example/[target or "x" | url]/[roll 1 to 6] [caller]' => '',
+            'https://cove.example/[counter.planks]/[caller.pebbles]/[roll 6]?n=[list.knots.size]' => '',
+            'https://cove.example/[when words][words | cut 9 | url][else][caller.boat or "x"][end]' => 'address-unescaped 60-80 [caller.boat or "x" | url]',
+            'https://cove.example/[either "a b", "c" as what] [what]' => 'address-unescaped 21-48 [either "a b", "c" | url as what]',
             // conditions
             '[when counter.planks]x[end]' => 'count-as-condition 6-20 counter.planks > 0',
             '[when counter.planks > 0]x[end][when caller.boat]y[end]' => '',
