@@ -7,6 +7,7 @@ namespace SilverParrot\Response;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
+use SilverParrot\Response\Parsing\Mends;
 use SilverParrot\Response\Parsing\ParsedResponse;
 use SilverParrot\Response\Parsing\Parser;
 use SilverParrot\Response\Syntax\Call;
@@ -36,7 +37,7 @@ final class Response
     /** @var list<MemoryUse> uses of names that may read of memory */
     private readonly array $remembering;
 
-    private function __construct(public readonly string $text, private readonly ParsedResponse $parsed)
+    private function __construct(public readonly string $text, private readonly ParsedResponse $parsed, private readonly Vocabulary $vocabulary)
     {
         $this->parts = $parsed->parts;
         $calls = $remembering = [];
@@ -55,7 +56,7 @@ final class Response
     {
         $source = new Source($text);
 
-        return new self($source->text, (new Parser($source, $vocabulary))->parse());
+        return new self($source->text, (new Parser($source, $vocabulary))->parse(), $vocabulary);
     }
 
     /** Whether all of it can be read, whatever names it uses. */
@@ -66,6 +67,15 @@ final class Response
 
     /** @return list<Finding> all that is wrong with it as it stands in this pack, in the order of the text */
     public function findings(Pack $pack): array
+    {
+        $findings = $this->found($pack);
+
+        return array_filter($findings, static fn (Finding $one): bool => $one->isError()) === [] ? $findings
+            : (new Mends($pack, fn (string $text): array => self::of($text, $this->vocabulary)->found($pack)))->tried($findings, $this->text);
+    }
+
+    /** @return list<Finding> with mends that nobody has tried */
+    private function found(Pack $pack): array
     {
         $findings = $this->parsed->mistakes;
         foreach ($this->parsed->nodes as $node) {

@@ -27,6 +27,12 @@ final readonly class Finding
         return new self($this->kind, $this->span, $at.$this->at, $this->data, $this->replacement);
     }
 
+    /** @param  array<string, string>  $data  that goes with it; what it says of another mend is left out */
+    public function mendedBy(?string $replacement, array $data): self
+    {
+        return new self($this->kind, $this->span, $this->at, $data + array_diff_key($this->data, ['nearest' => true]), $replacement);
+    }
+
     /** Of the text on its own, wherever that stands. */
     public function alone(): self
     {

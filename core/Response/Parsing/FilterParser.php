@@ -51,7 +51,7 @@ final readonly class FilterParser
         }
         $this->checkArity($filter, $name, count($arguments), $named !== []);
         if ($this->tokens->current->isWord('or')) {
-            throw new ParseException(SyntaxErrorCode::OrAfterFilter, $this->tokens->spanOf($this->tokens->current), $this->tokens->peek()->kind === TokenKind::Quoted ? ['instead' => $this->tokens->typed($this->tokens->peek())] : []);
+            throw new ParseException(SyntaxErrorCode::OrAfterFilter, $this->tokens->spanOf($this->tokens->current), $this->tokens->peek()->kind === TokenKind::Quoted ? ['instead' => $this->tokens->typed($this->tokens->peek())] : [], '| default');
         }
 
         return new Filtered($value->span()->through($this->tokens->spanOf($this->tokens->peek(-1))), $value, $filter, $arguments, $named);

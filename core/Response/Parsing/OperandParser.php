@@ -18,6 +18,7 @@ use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
+use SilverParrot\Source\Span;
 use SilverParrot\Source\Suggestions;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
@@ -104,10 +105,30 @@ final readonly class OperandParser
             throw new ParseException(SyntaxErrorCode::NotASlot, $this->tokens->upToEnd($head), ['text' => rtrim($inside)]);
         }
         $span = $this->tokens->spanOf($head);
-        $replacement = $nearest === null ? null : implode('.', [$nearest, ...array_slice($path, 1)]);
+        $replacement = match (true) {
+            // “word1”, “words2” without the space.
+            preg_match('/^(words?)(\d{1,3})$/i', $head->text, $word) === 1 => "$word[1] $word[2]",
+            // A filter behind a dot.
+            count($path) === 2 && isset($this->vocabulary->filters[explode('.', $head->folded)[1]]) => "{$path[0]} | {$path[1]}",
+            $nearest !== null => implode('.', [$nearest, ...array_slice($path, 1)]),
+            default => null,
+        };
+        if ($replacement === null && count($path) === 1 && $this->tokens->at > 1 && ($words = $this->prose($head)) !== null) {
+            throw new ParseException(SyntaxErrorCode::UnknownName, $words, ['name' => $this->tokens->written($words), 'nearest' => "\"{$this->tokens->written($words)}\""], "\"{$this->tokens->written($words)}\"");
+        }
         $this->found->findings[] = new Finding(SyntaxErrorCode::UnknownName, $span, data: ['name' => $head->text] + ($replacement === null ? [] : ['nearest' => $replacement]), replacement: $replacement);
 
         return new UnknownName($span, $head->text);
+    }
+
+    /** Words in a row, up to the end or a bar: a text without its quotes. */
+    private function prose(Token $head): ?Span
+    {
+        while ($this->tokens->current->kind === TokenKind::Path && ! $this->tokens->isReserved($this->tokens->current)) {
+            $this->tokens->next();
+        }
+
+        return $this->tokens->current->kind === TokenKind::End || $this->tokens->current->is('|', ')', ',') ? $this->tokens->since($head) : null;
     }
 
     public function roll(ExpressionParser $values): Roll
@@ -120,7 +141,7 @@ final readonly class OperandParser
             $to = $this->bound($values);
         } elseif ($this->tokens->current->is(',')) {
             $second = $this->tokens->peek();
-            throw new ParseException(SyntaxErrorCode::RollWithComma, $this->tokens->spanOf($this->tokens->current), $second->kind === TokenKind::Number ? ['from' => $this->tokens->written($from->span()), 'to' => $second->text] : []);
+            throw new ParseException(SyntaxErrorCode::RollWithComma, $this->tokens->spanOf($this->tokens->current), $second->kind === TokenKind::Number ? ['from' => $this->tokens->written($from->span()), 'to' => $second->text] : [], ' to');
         }
 
         return new Roll($this->tokens->since($head), $from, $to);
@@ -194,7 +215,8 @@ final readonly class OperandParser
         $token = $this->tokens->next();
         $after = $this->tokens->current;
         if ($after->kind === TokenKind::Path && $after->from === $token->to && preg_match('/^[dD](\d{1,9})$/D', $after->text, $dice) === 1) {
-            throw new ParseException(SyntaxErrorCode::DiceNotation, $this->tokens->between($token->from, $after->to), ['text' => $token->text.$after->text, 'instead' => $token->text === '1' ? "“roll {$dice[1]}”" : "“roll {$dice[1]}” for each, with “+” between them"]);
+            $rolls = implode(' + ', array_fill(0, min(10, max(1, (int) $token->text)), "roll {$dice[1]}"));
+            throw new ParseException(SyntaxErrorCode::DiceNotation, $this->tokens->between($token->from, $after->to), ['text' => $token->text.$after->text, 'instead' => "“{$rolls}”"], (int) $token->text <= 10 ? $rolls : null);
         }
         $digits = strlen(ltrim(str_replace('.', '', $token->text), '0'));
         $number = $digits > Limits::DIGITS ? null : Number::of(BigRational::of($token->text));

@@ -55,7 +55,7 @@ final class Parser
             [$more, $stop] = $this->parts(0);
             $parts = [...$parts, ...$more];
             if ($stop !== null) {
-                $this->found($stop->word === 'end' ? SyntaxErrorCode::StrayEnd : SyntaxErrorCode::StrayElse, $stop->span);
+                $this->found($stop->word === 'end' ? SyntaxErrorCode::StrayEnd : SyntaxErrorCode::StrayElse, $stop->span, replacement: '');
                 $parts[] = new ErrorNode($stop->span);
             }
         } while ($stop !== null);
@@ -170,7 +170,7 @@ final class Parser
                 return $stop === null || $broken ? new ErrorNode($span) : new Choice($branches, $otherwise);
             }
             if ($isOtherwise) {
-                $this->found(SyntaxErrorCode::ElseAfterElse, $stop->span);
+                $this->found(SyntaxErrorCode::ElseAfterElse, $stop->span, replacement: '');
                 $broken = true;
             }
             $condition = $stop->condition;
@@ -190,8 +190,8 @@ final class Parser
     }
 
     /** @param  array<string, string>  $data */
-    private function found(SyntaxErrorCode $mistake, Span $span, array $data = []): void
+    private function found(SyntaxErrorCode $mistake, Span $span, array $data = [], ?string $replacement = null): void
     {
-        $this->found->findings[] = new Finding($mistake, $span, data: $data);
+        $this->found->findings[] = new Finding($mistake, $span, data: $data, replacement: $replacement);
     }
 }

@@ -45,7 +45,7 @@ final readonly class SlotParser
         try {
             $value = $this->values->value();
             if ($this->tokens->current->is('|')) {
-                throw new ParseException(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($this->tokens->current), ['text' => '|']);
+                throw $this->filterInCondition($tokens[$from]);
             }
             $this->tokens->mustBeOver();
 
@@ -68,6 +68,10 @@ final readonly class SlotParser
                 $isQuiet = $isQuiet || $value->filter instanceof PrintsNothing;
             }
             $as = $this->as();
+            $word = $this->tokens->current;
+            if ($as === '' && $word->kind === TokenKind::Path && isset($this->vocabulary->filters[$word->folded])) {
+                throw new ParseException(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($word), ['text' => $word->text], "| {$word->text}");
+            }
             $this->tokens->mustBeOver();
 
             return new Slot($span, $value, $isQuiet, $as);
@@ -81,6 +85,18 @@ final readonly class SlotParser
     {
         $this->tokens->begin($tokens);
         $this->values->begin();
+    }
+
+    /** A filter in a condition stands in parentheses, with the value that it changes. */
+    private function filterInCondition(Token $first): ParseException
+    {
+        $bar = $this->tokens->current;
+        while ($this->tokens->current->kind !== TokenKind::End && ! $this->tokens->current->is('<', '<=', '>', '>=') && ! $this->tokens->current->isWord('is', 'contains', 'starts', 'ends', 'and', 'or')) {
+            $this->tokens->next();
+        }
+        $span = $this->tokens->since($first);
+
+        return new ParseException(SyntaxErrorCode::Unexpected, $span, ['text' => '|'], "({$this->tokens->written($span)})");
     }
 
     private function give(ParseException $misread): null
@@ -173,7 +189,7 @@ final readonly class SlotParser
             throw new ParseException(SyntaxErrorCode::NameReserved, $this->tokens->spanOf($token), ['name' => $token->text]);
         }
         if (isset($this->vocabulary->names[$name]) || isset($this->found->bound[$name])) {
-            throw new ParseException(SyntaxErrorCode::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new ParseException(SyntaxErrorCode::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text], "my_{$token->text}");
         }
 
         return $name;

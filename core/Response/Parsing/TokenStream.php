@@ -95,15 +95,23 @@ final class TokenStream
             return new ParseException(SyntaxErrorCode::AndSigns, $this->source->span($token->from, $to), ['text' => $this->source->slice($this->source->span($token->from, $to))], 'and');
         }
 
-        return new ParseException(SyntaxErrorCode::StraySign, $this->spanOf($token), ['text' => $token->text]);
+        // Spaces that are none, and what nobody sees, come along when a text is pasted.
+        $instead = match (true) {
+            preg_match('/^\p{Z}$/u', $token->text) === 1 => ' ',
+            preg_match('/^\p{Cf}$/u', $token->text) === 1 => '',
+            default => null,
+        };
+
+        return new ParseException(SyntaxErrorCode::StraySign, $this->spanOf($token), ['text' => $token->text], $instead);
     }
 
     public function equalsSign(): ParseException
     {
         $token = $this->current;
         $next = $this->peek();
+        $isOrder = $next->is('>', '<') && $next->from === $token->to;
 
-        return new ParseException(SyntaxErrorCode::EqualsSign, $this->source->span($token->from, $next->is('=') ? $next->to : $token->to), [], 'is');
+        return new ParseException(SyntaxErrorCode::EqualsSign, $this->source->span($token->from, $isOrder || $next->is('=') ? $next->to : $token->to), [], $isOrder ? "{$next->text}=" : 'is');
     }
 
     public function next(): Token

@@ -13,6 +13,7 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\Fold;
 use SilverParrot\Source\Span;
 use SilverParrot\Source\Suggestions;
 use SilverParrot\Value\Gap;
@@ -91,12 +92,20 @@ final readonly class Comparison extends Expression
         $findings = [];
         foreach ($isWhole && ($this->left->isLevel() || $this->left->isLevels()) ? $this->right : [] as $one) {
             if ($one instanceof Literal && is_string($one->value) && Level::named($one->value) === null) {
-                $nearest = Suggestions::to($one->value, Level::words());
+                $nearest = Suggestions::to($one->value, Level::words()) ?? self::begins($one->value);
                 $findings[] = new Finding(SyntaxErrorCode::UnknownLevel, $one->span(), data: ['text' => $one->value] + ($nearest === null ? [] : ['nearest' => "“{$nearest}”"]), replacement: $nearest === null ? null : "\"$nearest\"");
             }
         }
 
         return $findings;
+    }
+
+    /** “mods”, “subs”: what people call those who hold a level, in short. */
+    private static function begins(string $word): ?string
+    {
+        $stem = rtrim(Fold::caseless(trim($word)), 's');
+
+        return mb_strlen($stem) < 3 ? null : array_values(array_filter(Level::words(), static fn (string $level): bool => str_starts_with(Fold::caseless($level), $stem)))[0] ?? null;
     }
 
     private function asksForNothing(): bool

@@ -28,7 +28,7 @@ final class BringTest extends TestCase
     {
         $fields = ['pasted' => self::PASTED, 'skip_first' => '1', 'columns' => '0 1', 'texts' => [1 => 'Ding dong, [caler]!']];
         $this->post(route('write.bring', $this->cove), ['mend' => '1'] + $fields)->assertSee('Ding dong, [caller]!')->assertSee('far.example/[words],');
-        $this->post(route('write.bring', $this->cove), ['mend' => 'all'] + $fields)->assertSee('Ding dong, [caller]!')->assertSee('far.example/[words | url],');
+        $this->post(route('write.bring', $this->cove), ['mend' => 'all'] + $fields)->assertSee('Ding dong, [caller]!')->assertSee('far.example/[words | url] ,');
     }
 
     public function test_what_is_kept_is_saved_with_its_history_and_what_is_left_out_is_not(): void

@@ -15,7 +15,7 @@ final class Checking
     /** @return list<Finding> */
     public static function takesNothing(Call $call): array
     {
-        return $call->isPlain() ? [] : [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])];
+        return $call->isPlain() ? [] : [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)], replacement: implode('.', $call->path))];
     }
 
     /**

@@ -55,7 +55,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
             return Checking::takesNothing($call);
         }
 
-        return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(SyntaxErrorCode::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"])] : [];
+        return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(SyntaxErrorCode::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"], replacement: implode('.', $call->path))] : [];
     }
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
