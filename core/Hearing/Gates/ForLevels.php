@@ -102,4 +102,9 @@ final readonly class ForLevels extends GateSetting implements Gate
     {
         return $this->rule->admits($levels);
     }
+
+    public function neverCloses(): bool
+    {
+        return $this->rule->isForEveryone();
+    }
 }

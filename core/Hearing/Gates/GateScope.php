@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Gates;
 
-use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Owner;
 
 /** Whom a gate counts for. */

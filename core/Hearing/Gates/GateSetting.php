@@ -47,4 +47,10 @@ abstract readonly class GateSetting extends PackGateSetting
 
     /** @return list<Check> of commands, as far as it is about this setting */
     abstract public static function checks(): array;
+
+    /** Whether nobody is ever refused by it, as it is set. */
+    public function neverCloses(): bool
+    {
+        return $this->gates() === [];
+    }
 }

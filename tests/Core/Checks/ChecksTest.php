@@ -25,6 +25,7 @@ use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Goods;
+use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
@@ -71,7 +72,7 @@ final class ChecksTest extends TestCase
     public function test_findings_point_into_the_pack(): void
     {
         self::assertSame(
-            ['/commands/0/responses/1/text unknown-name', '/commands/0/refusals/level unknown-part', '/commands/0/if_it_fails empty-slot'],
+            ['/commands/0/responses/1/text unknown-name', '/commands/0/refusals/level unknown-part', '/commands/0/if_it_fails empty-slot', '/commands/0/refusals/level refusal-never-said'],
             $this->found(Say::on('!a', 'fine', '[caler]')->refusing(ForLevels::refusal(), '[caller.nme]')->failing('[]')),
         );
     }
@@ -87,6 +88,38 @@ final class ChecksTest extends TestCase
     {
         self::assertSame(['/commands/0/responses nothing-to-say'], $this->found(Say::on('!a', " \u{200B}")));
         self::assertSame([], $this->found(Say::on('!a')->gated(new Enabled(false))));
+    }
+
+    public function test_a_pack_whose_definitions_make_no_sense_is_told_so(): void
+    {
+        $used = '[counter.a][counter.b][counter.c][list.blank][list.fine][caller.pebbles][caller.born][caller.boat][caller.rank]';
+        $pack = new Pack(
+            World::pack()->channel,
+            commands: [Say::on('!a', $used)->gated(new Cooldown(0, 5))],
+            lists: ['blank' => new TextList('blank', [new WeightedText(' '), new WeightedText('')]), 'fine' => new TextList('fine', [new WeightedText('x')])],
+            counters: ['a' => new Counter('a', floor: 5, ceiling: 2), 'b' => new Counter('b', start: 7, floor: 0, ceiling: 5), 'c' => new Counter('c')],
+            fields: ['pebbles' => new Field('pebbles', FieldType::Points, 'many'), 'born' => new Field('born', FieldType::Moment), 'boat' => new Field('boat')],
+            cast: [new CastMember('odo', 'Odo', record: ['pebbles' => 'lots', 'boat' => 'Heron']), new CastMember('ODO', 'Odo')],
+            ladders: ['boat' => new Ladder('boat', [1 => 'a', 2 => 'b']), 'ships' => new Ladder('ships', [1 => 'a']), 'pebbles' => new Ladder('pebbles', [1 => 'Mate', 5 => 'mate'])],
+        );
+        self::assertSame([
+            '/counters/0 counter-out-of-bounds', '/counters/1 counter-out-of-bounds', '/fields/0/start start-does-not-fit',
+            '/ladders/0 ladder-makes-no-sense', '/ladders/1 ladder-makes-no-sense', '/ladders/2 ladder-makes-no-sense', '/cast/0 cast-does-not-fit', '/cast/1 cast-does-not-fit', '/lists/0 list-of-blanks',
+        ], array_values(array_filter(array_map(static fn (Finding $one): string => "{$one->at} {$one->kind->code()}", Checks::of($pack)), static fn (string $one): bool => ! str_starts_with($one, '/commands/'))));
+    }
+
+    public function test_a_trigger_that_every_second_line_begins_with_is_found(): void
+    {
+        self::assertSame(['/commands/0/trigger trigger-too-common', '/commands/0/aliases/0 trigger-too-common'], $this->found(Say::on('!', 'x')->alsoOn('Hello', '!hello')));
+        self::assertSame([], $this->found(Say::on('hi', 'x')->gated(new Enabled(false)), Say::on('ahoy', 'x')));
+    }
+
+    public function test_a_plural_without_the_forms_of_the_language_is_found(): void
+    {
+        $found = static fn (string $language, string $text): array => array_map(static fn (Finding $one): string => $one->sentence(), array_values(array_filter(Checks::of(new Pack(World::pack($language)->channel, commands: [Say::on('!a', $text)])), static fn (Finding $one): bool => $one->kind->code() === 'plural-forms-missing')));
+        self::assertSame([], $found('en', '[roll 6 | plural "# plank" "# planks"]'));
+        self::assertSame(['This language has other words for “few” and “many” as well.'], $found('pl', '[roll 6 | plural "# deska" "# deski"]'));
+        self::assertSame([], $found('pl', '[roll 6 | plural one="# deska" few="# deski" many="# desek" other="# deski"]'));
     }
 
     /** @return iterable<string, array{string, string}> a response, and what is found in it: code, span, replacement; empty for silence */
@@ -162,6 +195,12 @@ final class ChecksTest extends TestCase
             '[take 0.5 from caller.pebbles][add 1 to occasion.leak][1 | round 9][words / 0][now | in days][caller | scores]' => 'always-fails 0-30; always-fails 30-54; always-fails 54-67; always-fails 67-78; always-fails 78-93; always-fails 93-110',
             '[1 / 0 or "x"] ["a" + 1 | default 5] [(1 / 0) is nothing] [1 / 0 | quiet as nought]x[nought or 1] [now + "2 days"] ["5" + 1]' => '',
             '[when words][1 / 0][else]x[end][when 1 / 0]y[end][when words]a[else when now * 2]b[end]' => 'always-fails 31-43; branch-always-fails 12-19; branch-always-fails 62-81',
+            // what is written out and makes no sense
+            '[list.knots 99] [list.knots 1] [words 3 to 1 or "x" | cut 9]' => 'item-beyond-list 1-14; words-backwards 32-44 words 1 to 3',
+            '[when yes]x[end][when 5]y[end]' => 'constant-condition 6-9; constant-condition 22-23',
+            '[occasion.leak | date "DD.MM.YYYY"] [today | date "d MMM y"]' => 'can-be-nothing 0-35; date-pattern-mistaken 22-34 "dd.MM.yyyy"',
+            '[until "2025-01-01"] [until "2027-01-01"] [since "2025-01-01"]' => 'slot-day-has-passed 1-19',
+            '[when caller is "shore crew"]x[end][when target.login is "a b"]y[end][when caller is "odo"]z[end]' => 'login-with-space 16-28; login-with-space 57-62',
             // grows-too-long
             '[words][words]' => 'typed-text-leads 0-7; can-be-nothing 0-7; can-be-nothing 7-14; grows-too-long 0-7 [words | cut 250]',
             '[words | cut 400 as what] and [what]' => 'typed-text-leads 0-25; grows-too-long 0-25 [words | cut 247 as what]',

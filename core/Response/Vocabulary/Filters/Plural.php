@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Filters;
 
+use SilverParrot\Chat\Channel;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Printer;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Response\Vocabulary\TakesNamed;
@@ -61,5 +63,16 @@ final readonly class Plural implements Filter, TakesNamed
         $chosen = $named[$category] ?? ($category === 'one' ? $arguments[0] ?? $other : $other);
 
         return str_replace('#', $run->print($number), $run->print($chosen));
+    }
+
+    /** @return list<string> the forms that a language has for whole numbers (CLDR): “one”, “few”, “other” … */
+    public static function categories(string $language): array
+    {
+        $printer = new Printer(Channel::of('any', 'Any', $language));
+
+        // Each form of each language is met below 200, or at a million.
+        $met = array_map($printer->pluralCategory(...), [...range(0, 200), 1_000_000]);
+
+        return array_values(array_intersect(['zero', 'one', 'two', 'few', 'many', 'other'], $met));
     }
 }

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Checks;
+
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldType;
+use SilverParrot\Source\Fold;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
+
+/** What a pack writes down for a field: whether it could be kept there. */
+final class FieldRecord
+{
+    public static function fits(Field $field, string $written): bool
+    {
+        $number = Number::typed($written);
+
+        return match ($field->type) {
+            FieldType::Text => true,
+            FieldType::Number => $number !== null,
+            FieldType::Points => is_int($number) && $number >= 0,
+            FieldType::Moment => Moment::fromIso($written) !== null,
+            FieldType::YesNo => in_array(Fold::caseless($written), ['yes', 'no', '1', ''], true),
+        };
+    }
+
+    public static function typeOf(Field $field): string
+    {
+        return match ($field->type) {
+            FieldType::Text => 'text',
+            FieldType::Number => 'number',
+            FieldType::Points => 'whole number from 0 on',
+            FieldType::Moment => 'moment',
+            FieldType::YesNo => 'yes or no',
+        };
+    }
+}
