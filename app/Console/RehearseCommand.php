@@ -9,6 +9,7 @@ use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
+use SilverParrot\Source\Limits;
 
 final class RehearseCommand extends CoreCommand
 {
@@ -26,7 +27,7 @@ final class RehearseCommand extends CoreCommand
     public function handle(): int
     {
         [$pack, $flaws] = $this->pack($this->argument('pack'));
-        $file = ChatFile::read($this->file($this->argument('chat')));
+        $file = ChatFile::read($this->file($this->argument('chat')), Limits::REHEARSAL_FILE_LINES);
         $memory = $this->text('memory');
         [$situation, $more] = $memory === '' ? [new InitialState, []] : MemoryFormat::read($this->file($memory), $pack);
         $findings = [...$flaws, ...$more, ...$file->findings];
@@ -35,7 +36,7 @@ final class RehearseCommand extends CoreCommand
 
             return self::INVALID;
         }
-        $report = Runner::run(new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile()), $file->lines, $file->levels, $this->moment());
+        $report = Runner::run(new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile()), $file->lines, $file->levels, $this->moment(), $file->names);
         if ($this->option('json') === true) {
             $this->json($report->toArray());
 

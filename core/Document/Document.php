@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Document;
 
+use DateTimeInterface;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
@@ -39,15 +40,38 @@ final readonly class Document
         }
         if ($value === null && ! str_starts_with(ltrim($text), '{') && trim($text) !== 'null') {
             try {
-                $value = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE);
+                // Built-in tags are read whatever is asked for.
+                if (preg_match('/^(?:[^"\'\n]*[:\-,\[{])?[ \t]*+(!![a-z]{1,20})(?=\s)/mi', $text, $tag, PREG_OFFSET_CAPTURE) === 1) {
+                    return [new Finding(DocumentError::HasTags, data: ['value' => $tag[1][0], 'line' => (string) (substr_count($text, "\n", 0, (int) $tag[1][1]) + 1)])];
+                }
+                $value = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME);
             } catch (ParseException $exception) {
-                return [new Finding(DocumentError::NotReadable, data: ['why' => rtrim($exception->getMessage(), '.')])];
+                return [self::notReadable($exception)];
             }
+        } elseif ($value === null && json_last_error() === JSON_ERROR_DEPTH) {
+            return [new Finding(DocumentError::TooDeep, data: ['limit' => (string) Limits::DOCUMENT_NESTING])];
         } elseif ($value === null && json_last_error() !== JSON_ERROR_NONE) {
             return [new Finding(DocumentError::NotReadable, data: ['why' => json_last_error_msg()])];
         }
 
         return new self($value, '', new Findings);
+    }
+
+    /** What the library says, where it is not one of the likeliest slips: its own sentence, in short. */
+    private static function notReadable(ParseException $exception): Finding
+    {
+        $why = $exception->getMessage();
+        // It shows the whole line, however long that is.
+        $line = (string) max(1, $exception->getParsedLine());
+        if (str_contains($why, 'nesting depth')) {
+            return new Finding(DocumentError::TooDeep, data: ['limit' => (string) Limits::DOCUMENT_NESTING]);
+        }
+        if (preg_match('/to use "(![^"]{0,60})"/', $why, $value) === 1 || preg_match('/^The reserved indicator "(.)"/u', $why, $value) === 1) {
+            return new Finding(DocumentError::NeedsQuotes, data: ['value' => $value[1], 'line' => $line]);
+        }
+        $near = mb_strpos($why, ' (near ');
+
+        return new Finding(DocumentError::NotReadable, data: ['why' => rtrim(mb_substr($near === false ? $why : mb_substr($why, 0, $near), 0, 200), '.')]);
     }
 
     /** @param  array<array-key, mixed>  $value  what stands in it, read from its file already */
@@ -95,8 +119,13 @@ final readonly class Document
     {
         if (! $this->isObject() || ($this->entries()['format'] ?? null) !== $format) {
             $this->flaw(DocumentError::WrongFormat, ['wanted' => $name, 'format' => $format, 'version' => (string) max($versions)]);
-        } elseif (! in_array($this->entries()['version'] ?? null, $versions, true)) {
+        } elseif (! in_array($this->entries()['version'] ?? null, [...$versions, ...array_map(floatval(...), $versions)], true)) {
             $version = $this->entries()['version'] ?? 'none';
+            if (is_string($version) && in_array((int) $version, $versions, true) && ctype_digit($version)) {
+                $this->at('version')->flaw(DocumentError::VersionAsText, ['known' => $version]);
+
+                return $this;
+            }
             $this->at('version')->flaw(DocumentError::WrongVersion, ['version' => is_scalar($version) ? (string) $version : '?', 'known' => (string) max($versions)]);
         }
 
@@ -163,6 +192,11 @@ final readonly class Document
 
     public function text(int $longest = Limits::SOURCE): string
     {
+        if ($this->value instanceof DateTimeInterface) {
+            $this->flaw(DocumentError::DateNeedsQuotes, []);
+
+            return '';
+        }
         if (! is_string($this->value)) {
             $this->wrongKind('a text');
 
@@ -177,16 +211,18 @@ final readonly class Document
 
     public function whole(int $least, int $most): int
     {
-        if (! is_int($this->value)) {
+        // JSON knows one kind of number: 1.0 is whole (JSON Schema 2020-12, 6.1.1).
+        $number = is_float($this->value) && abs($this->value) < 1e15 && floor($this->value) === $this->value ? (int) $this->value : $this->value;
+        if (! is_int($number)) {
             $this->wrongKind('a whole number');
 
             return $least;
         }
-        if ($this->value < $least || $this->value > $most) {
-            $this->flaw(DocumentError::OutOfRange, ['value' => (string) $this->value, 'least' => (string) $least, 'most' => (string) $most]);
+        if ($number < $least || $number > $most) {
+            $this->flaw(DocumentError::OutOfRange, ['value' => (string) $number, 'least' => (string) $least, 'most' => (string) $most]);
         }
 
-        return max($least, min($most, $this->value));
+        return max($least, min($most, $number));
     }
 
     public function flag(): bool
@@ -270,6 +306,9 @@ final readonly class Document
 
     public function moment(): Moment
     {
+        if ($this->value instanceof DateTimeInterface) {
+            return Moment::of($this->value);
+        }
         $text = $this->text(40);
         $moment = Moment::fromIso($text);
         if ($moment === null && is_string($this->value)) {

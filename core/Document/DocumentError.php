@@ -11,6 +11,11 @@ use SilverParrot\Source\Severity;
 enum DocumentError: string implements FindingKind
 {
     case NotReadable = 'not-readable';
+    case NeedsQuotes = 'needs-quotes';
+    case HasTags = 'has-tags';
+    case TooDeep = 'too-deep-a-document';
+    case VersionAsText = 'version-as-text';
+    case DateNeedsQuotes = 'date-needs-quotes';
     case TooLarge = 'too-large';
     case WrongFormat = 'wrong-format';
     case WrongVersion = 'wrong-version';
@@ -49,6 +54,11 @@ enum DocumentError: string implements FindingKind
     {
         return match ($this) {
             self::NotReadable => 'The document cannot be read: {why}.',
+            self::NeedsQuotes => 'On line {line}, {value} begins with a sign that means something else in YAML.',
+            self::HasTags => 'Line {line} has a tag, {value}, and documents are read without any.',
+            self::TooDeep => 'The document has more than {limit} things inside each other.',
+            self::VersionAsText => 'The version is in quotes, and it is a number.',
+            self::DateNeedsQuotes => 'Here must be a text, and there is a date.',
             self::TooLarge => 'The document has more than {limit} bytes.',
             self::WrongFormat => 'This is no {wanted}.',
             self::WrongVersion => 'Version {version} of the format is not known here.',
@@ -78,7 +88,12 @@ enum DocumentError: string implements FindingKind
     public function mend(): string
     {
         return match ($this) {
-            self::NotReadable => 'Write it as JSON or YAML, without tags.',
+            self::NotReadable => 'Write it as JSON or YAML.',
+            self::NeedsQuotes => 'Put it in quotes: "{value}".',
+            self::HasTags => 'Leave the tag out.',
+            self::TooDeep => 'Write it flatter.',
+            self::VersionAsText => 'Write “version: {known}” without quotes.',
+            self::DateNeedsQuotes => 'Put it in quotes.',
             self::TooLarge, self::TooMany => 'Divide it.',
             self::WrongFormat => 'Begin it with "format": "{format}" and "version": {version}.',
             self::WrongVersion => 'Write "version": {known}, or use a newer Silver Parrot.',

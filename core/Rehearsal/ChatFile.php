@@ -16,30 +16,37 @@ final readonly class ChatFile
 {
     /**
      * @param  array<string, list<Level>>  $levels  by folded name
+     * @param  array<string, string>  $names  as they are written where somebody's levels stand, by folded name
      * @param  list<TimedLine>  $lines
      * @param  list<Finding>  $findings
      */
-    private function __construct(public array $levels, public array $lines, public array $findings)
+    private function __construct(public array $levels, public array $lines, public array $findings, public array $names = [])
     {
     }
 
-    public static function read(string $text): self
+    /** @param  int  $most  lines that are kept */
+    public static function read(string $text, int $most = Limits::REHEARSAL_LINES): self
     {
-        $levels = [];
+        $levels = $names = [];
         $lines = [];
         $findings = [];
         $from = 0;
         $last = 0;
-        foreach (preg_split('/\R/u', mb_scrub($text)) ?: [] as $index => $line) {
+        // A mark of the order of bytes is none of the text's (Unicode, 23.8), and other signs for the end of a line stand in what people write.
+        $parts = preg_split('/(\r\n|\n|\r)/', (string) preg_replace('/^\x{FEFF}/u', '', mb_scrub($text)), flags: PREG_SPLIT_DELIM_CAPTURE) ?: [];
+        for ($index = 0; isset($parts[2 * $index]); $index++) {
+            $line = $parts[2 * $index];
             $span = new Span($from, $from + mb_strlen($line));
-            $from = $span->to + 1;
+            $from = $span->to + strlen($parts[2 * $index + 1] ?? '');
             $number = ['number' => (string) ($index + 1)];
             if (trim($line) === '' || preg_match('/^##/', $line) === 1) {
                 continue;
             }
             if (str_starts_with($line, '#') && str_contains($line, ':')) {
                 [$name, $words] = explode(':', substr($line, 1), 2);
-                [$levels[Fold::caseless(trim($name))], $unknown] = self::levels($words);
+                $folded = Fold::caseless(trim($name));
+                $names[$folded] = trim($name);
+                [$levels[$folded], $unknown] = self::levels($words);
                 foreach ($unknown as $word) {
                     $nearest = Suggestions::to($word, Level::words());
                     $findings[] = new Finding(ChatFlaw::UnknownLevel, $span, data: $number + ['level' => $word] + ($nearest === null ? [] : ['nearest' => $nearest]));
@@ -60,11 +67,11 @@ final readonly class ChatFile
             $last = max($last, $seconds);
             $lines[] = new TimedLine($seconds * 1000, $by, $said);
         }
-        if (count($lines) > Limits::REHEARSAL_LINES) {
-            $findings[] = new Finding(ChatFlaw::TooManyLines, data: ['limit' => (string) Limits::REHEARSAL_LINES]);
+        if (count($lines) > $most) {
+            $findings[] = new Finding(ChatFlaw::TooManyLines, data: ['limit' => (string) $most]);
         }
 
-        return new self($levels, array_slice($lines, 0, Limits::REHEARSAL_LINES), $findings);
+        return new self($levels, array_slice($lines, 0, $most), $findings, $names);
     }
 
     /** @return array{int, string, string}|null seconds, who, what; null for what is no such line */

@@ -17,12 +17,13 @@ final class Runner
     /**
      * @param  list<TimedLine>  $lines
      * @param  array<string, list<Level>>  $levels  by folded name; over those of the cast
+     * @param  array<string, string>  $names  as somebody wrote them, by folded name
      */
-    public static function run(Rehearsal $rehearsal, array $lines, array $levels, Moment $start): Report
+    public static function run(Rehearsal $rehearsal, array $lines, array $levels, Moment $start, array $names = []): Report
     {
         foreach ($levels as $name => $held) {
             $known = $rehearsal->person((string) $name);
-            $rehearsal->enter(Person::known($known->id ?? "cast-$name", $known->login ?? (string) $name, $known->name ?? '', Levels::of(...$held), $known->tier ?? 0));
+            $rehearsal->enter(Person::known($known->id ?? "cast-$name", $known->login ?? (string) $name, $known->name ?? $names[$name] ?? '', Levels::of(...$held), $known->tier ?? 0));
         }
         $queue = new EventQueue;
         $numbers = [];

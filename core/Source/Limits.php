@@ -66,4 +66,7 @@ final class Limits
 
     /** Lines of one rehearsal that is typed by hand. */
     public const REHEARSAL_LINES = 10_000;
+
+    /** Likewise, of a file that somebody hands to the command line. */
+    public const REHEARSAL_FILE_LINES = 1_000_000;
 }

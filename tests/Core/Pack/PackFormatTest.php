@@ -103,8 +103,8 @@ final class PackFormatTest extends TestCase
 
     public function test_yaml_tags_and_objects_are_refused(): void
     {
-        foreach (["format: !php/object 'O:8:\"stdClass\":0:{}'", 'format: !php/const PHP_VERSION', 'format: !mine x', "a: &x [*x]\n  b"] as $text) {
-            self::assertSame('not-readable', PackFormat::read($text)[1][0]->kind->code(), $text);
+        foreach (["format: !php/object 'O:8:\"stdClass\":0:{}'" => 'not-readable', 'format: !php/const PHP_VERSION' => 'not-readable', 'format: !mine x' => 'needs-quotes', "a: &x [*x]\n  b" => 'not-readable', 'format: !!binary IWE=' => 'has-tags', "a:\n  - !!str 5" => 'has-tags'] as $text => $code) {
+            self::assertSame($code, PackFormat::read($text)[1][0]->kind->code(), $text);
         }
     }
 
@@ -193,6 +193,21 @@ final class PackFormatTest extends TestCase
         self::assertSame($expected, $found);
     }
 
+    public function test_the_likeliest_slips_of_whoever_writes_yaml_are_told_in_plain_words(): void
+    {
+        $told = static fn (string $text): array => array_map(static fn (Finding $finding): string => trim("{$finding->sentence()} {$finding->mend()}"), PackFormat::read($text)[1]);
+        $head = "format: silver-parrot-pack\nversion: 2\n";
+        self::assertSame(['On line 4, !a begins with a sign that means something else in YAML. Put it in quotes: "!a".'], $told($head."commands:\n  - trigger: !a\n    responses: []"));
+        self::assertSame(['The version is in quotes, and it is a number. Write “version: 2” without quotes.'], $told("format: silver-parrot-pack\nversion: '2'"));
+        self::assertSame(['Here must be a text, and there is a date. Put it in quotes.'], $told($head."facts:\n  - {name: regatta, text: 2026-11-25}"));
+        self::assertSame([], $told("format: silver-parrot-pack\nversion: 2.0"), 'a whole number, however it is written');
+        // Two marks in a text are no tag.
+        self::assertSame([], $told($head."facts:\n  - {name: shout, text: \"hey: !!wow it\"}"));
+        foreach (['a: '.str_repeat('[', 3_000), str_repeat('{"a":', 3_000)] as $deep) {
+            self::assertLessThan(300, mb_strlen($told($deep)[0]));
+        }
+    }
+
     public function test_what_only_the_reader_can_see_is_found_too(): void
     {
         $codes = static fn (string $text): array => array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", PackFormat::read($text)[1]);
@@ -204,7 +219,7 @@ final class PackFormatTest extends TestCase
         self::assertSame([' not-readable'], $codes('{"format":'));
         self::assertSame([' not-readable'], $codes("a: [1\nb"));
         self::assertSame([' too-large'], $codes(str_repeat(' ', 4_000_001)));
-        self::assertSame([' not-readable'], $codes(str_repeat('{"a":', 40).'1'.str_repeat('}', 40)));
+        self::assertSame([' too-deep-a-document'], $codes(str_repeat('{"a":', 40).'1'.str_repeat('}', 40)));
     }
 
     public function test_a_key_with_a_slash_or_tilde_is_escaped_in_the_pointer(): void

@@ -21,7 +21,9 @@ use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Report;
 use SilverParrot\Rehearsal\Runner;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
+use Tests\Core\Response\World;
 
 final class RehearsalTest extends TestCase
 {
@@ -33,6 +35,23 @@ final class RehearsalTest extends TestCase
         self::assertSame([], $file->findings);
         self::assertSame([Level::Subscriber, Level::Vip], $file->levels['odo']);
         self::assertSame([[0, 'Odo', '!tide'], [65_000, 'Pia', 'a: b'], [120_000, 'Pia', '']], array_map(static fn ($line): array => [$line->millis, $line->by, $line->text], $file->lines));
+    }
+
+    public function test_a_chat_from_elsewhere_is_read_line_by_line_as_it_was_written(): void
+    {
+        // A mark of the order of bytes, ends of lines of two kinds, and signs that are none of them.
+        $file = ChatFile::read("\u{FEFF}# Newbie: vip\r\n+0s newbie: one\u{2028}+1s odo: not me\u{85}\x0B\x0C\r\nnothing\r\n");
+        self::assertSame(["one\u{2028}+1s odo: not me\u{85}\x0B\x0C"], array_map(static fn ($line): string => $line->text, $file->lines), 'nobody is made to say what another wrote');
+        self::assertSame(['not-a-line 51-58'], array_map(static fn (Finding $finding): string => "{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}", $file->findings), 'each end of a line is as long as it is');
+        $report = Runner::run(new Rehearsal(World::pack(), new \SilverParrot\Rehearsal\InitialState, '1', ChatProfile::stream()), $file->lines, $file->levels, self::start(), $file->names);
+        self::assertSame('Newbie', $report->heard[0]->by?->name);
+    }
+
+    public function test_a_file_may_be_longer_than_what_is_tried_at_once(): void
+    {
+        $lines = str_repeat("+0s odo: x\n", 10_001);
+        self::assertCount(10_000, ChatFile::read($lines)->lines);
+        self::assertCount(10_001, ChatFile::read($lines, Limits::REHEARSAL_FILE_LINES)->lines);
     }
 
     public function test_what_cannot_be_read_of_a_chat_is_named_by_line(): void
