@@ -38,7 +38,7 @@ final class CertainFailures
             CertainFailure::NoNumber => ['it counts with what is no number', 'Write texts side by side, and count with numbers'],
             CertainFailure::NothingToCount => ['there is nothing to count with', 'Put a number there'],
             CertainFailure::NotAMoment => ['a moment is needed, and this is none', 'Use a moment like “now”, an occasion, or a day like "2027-05-01"'],
-            CertainFailure::NotALength => ['only a length of time can be added to a moment or taken from it', 'Write one like "2 days", or “since” and “until” for the time between two moments'],
+            CertainFailure::NotALength => ['a moment can only be moved by a length of time', 'Write one like "2 days", or “since” and “until” for the time between two moments'],
             CertainFailure::NotAList => ['this needs a list with scores', 'Put it behind a ranking: [top 3 by pebbles | scores]'],
             CertainFailure::NotAnAddress => ['this is no address', 'Write a whole one, like "cove.example/map"'],
             CertainFailure::BadRoll => ['a roll goes from 1 to something more', 'Write a number of 1 or more'],
