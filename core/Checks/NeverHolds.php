@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Syntax\AndAlso;
+use SilverParrot\Response\Syntax\Arithmetic;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
+use SilverParrot\Response\Syntax\Minus;
 use SilverParrot\Response\Syntax\Part;
+use SilverParrot\Response\Syntax\Roll;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -79,7 +82,7 @@ final readonly class NeverHolds extends AbstractCheck
     /** A count alone and a text beside an “or” have checks of their own. */
     private static function isConstant(Expression $condition): bool
     {
-        return $condition instanceof Literal || $condition instanceof Call
+        return $condition instanceof Literal || $condition instanceof Call || $condition instanceof Arithmetic || $condition instanceof Minus || $condition instanceof Roll
             || (($condition instanceof Coalesce || $condition instanceof AndAlso) && (self::isConstant($condition->left) || self::isConstant($condition->right)));
     }
 }

@@ -157,6 +157,7 @@ final class ChecksTest extends TestCase
             'https://cove.example/[either "a b", "c" as what] [what]' => 'address-unescaped 21-48 [either "a b", "c" | url as what]',
             // conditions
             '[when counter.planks]x[end]' => 'count-as-condition 6-20 counter.planks > 0',
+            '[when caller.pebbles]x[end][when counter.planks + 1]y[end][when target.pebbles]z[end]' => 'count-as-condition 6-20 caller.pebbles > 0; count-as-condition 33-51 counter.planks + 1 > 0',
             '[when counter.planks > 0]x[end][when caller.boat]y[end]' => '',
             '[when word 1 is "a" or "b"]x[end]' => 'or-with-constant 23-26',
             '[when word 1 is one of "a", "b" or "c"]x[end][when words is "a" or words is "b"]y[end]' => '',

@@ -44,9 +44,10 @@ final class LanguageTest extends TestCase
     {
         $pack = World::pack($case['language'] ?? 'en', $case['zone'] ?? 'UTC');
         $source = $case['source'];
-        if (isset($case['finds'])) {
+        // What is said has no findings, or the case names them.
+        if (isset($case['finds']) || isset($case['says'])) {
             $found = array_map(static fn (Finding $finding): string => trim("{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to} ".($finding->replacement ?? '')), Response::of($source)->findings($pack));
-            self::assertSame($case['finds'], implode('; ', $found));
+            self::assertSame($case['finds'] ?? '', implode('; ', $found));
         }
         if (! array_intersect_key($case, ['says' => 1, 'says one of' => 1, 'says between' => 1, 'fails' => 1, 'changes' => 1])) {
             return;
