@@ -10,6 +10,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Suggestions;
 use SilverParrot\Value\Moment;
+use stdClass;
 use Symfony\Component\Yaml\Exception\ParseException;
 use Symfony\Component\Yaml\Yaml;
 
@@ -31,8 +32,8 @@ final readonly class Document
         if (strlen($text) > Limits::PACK) {
             return [new Finding(DocumentError::TooLarge, data: ['limit' => (string) Limits::PACK])];
         }
-        $value = json_decode($text, true, Limits::DOCUMENT_NESTING, JSON_BIGINT_AS_STRING);
-        if (is_array($value)) {
+        $value = json_decode($text, false, Limits::DOCUMENT_NESTING, JSON_BIGINT_AS_STRING);
+        if (is_array($value) || $value instanceof stdClass) {
             $twice = DuplicateKeys::in($text);
             if ($twice !== []) {
                 return array_map(static fn (array $one): Finding => new Finding(DocumentError::KeyTwice, null, $one[0], ['key' => $one[1]]), $twice);
@@ -44,7 +45,7 @@ final readonly class Document
                 if (preg_match('/^(?:[^"\'\n]*[:\-,\[{])?[ \t]*+(!![a-z]{1,20})(?=\s)/mi', $text, $tag, PREG_OFFSET_CAPTURE) === 1) {
                     return [new Finding(DocumentError::HasTags, data: ['value' => $tag[1][0], 'line' => (string) (substr_count($text, "\n", 0, (int) $tag[1][1]) + 1)])];
                 }
-                $value = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME);
+                $value = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME | Yaml::PARSE_OBJECT_FOR_MAP);
             } catch (ParseException $exception) {
                 return [self::notReadable($exception)];
             }
@@ -54,7 +55,7 @@ final readonly class Document
             return [new Finding(DocumentError::NotReadable, data: ['why' => json_last_error_msg()])];
         }
 
-        return new self($value, '', new Findings);
+        return new self($value, '', new Findings(tellsListsFromObjects: true));
     }
 
     /** What the library says, where it is not one of the likeliest slips: its own sentence, in short. */
@@ -351,20 +352,25 @@ final readonly class Document
         return $named;
     }
 
+    public function isText(): bool
+    {
+        return is_string($this->value);
+    }
+
     public function isStructured(): bool
     {
-        return is_array($this->value);
+        return is_array($this->value) || $this->value instanceof stdClass;
     }
 
     private function isObject(): bool
     {
-        return is_array($this->value) && ($this->value === [] || ! array_is_list($this->value));
+        return $this->value instanceof stdClass || (is_array($this->value) && ($this->value === [] ? ! $this->findings->tellsListsFromObjects : ! array_is_list($this->value)));
     }
 
     /** @return array<array-key, mixed> */
     private function entries(): array
     {
-        return is_array($this->value) ? $this->value : [];
+        return is_array($this->value) || $this->value instanceof stdClass ? (array) $this->value : [];
     }
 
     private function wrongKind(string $wanted): void
@@ -374,8 +380,8 @@ final readonly class Document
             is_bool($this->value) => 'true or false',
             is_int($this->value) || is_float($this->value) => 'a number',
             is_string($this->value) => 'a text',
-            is_array($this->value) && array_is_list($this->value) && $this->value !== [] => 'a list',
-            is_array($this->value) => 'an object',
+            $this->isObject() => 'an object',
+            is_array($this->value) => 'a list',
             default => 'something else',
         }]);
     }

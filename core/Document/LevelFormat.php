@@ -14,7 +14,7 @@ final class LevelFormat
     {
         $word = $level->text(40);
         $found = Level::named($word);
-        if ($found === null && $word !== '') {
+        if ($found === null && $level->isText()) {
             $level->notOneOf($word, Level::words());
         }
 
