@@ -83,7 +83,7 @@ final readonly class Cooldown extends GateSetting
 
     public static function refusal(): Refusal
     {
-        return new Refusal('cooldown', 'When it is too early');
+        return new Refusal('cooldown', 'When it is too early', ['left']);
     }
 
     public function gates(): array

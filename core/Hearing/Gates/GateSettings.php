@@ -106,6 +106,6 @@ final class GateSettings
     /** @return list<Check> */
     public static function checks(): array
     {
-        return array_merge([new RefusalNeverSaid], ...array_map(static fn (string $kind): array => $kind::checks(), self::KINDS));
+        return array_merge([new RefusalNeverSaid, new OutcomeOutOfPlace], ...array_map(static fn (string $kind): array => $kind::checks(), self::KINDS));
     }
 }

@@ -55,7 +55,7 @@ final readonly class WhileStream extends GateSetting implements Gate
 
     public static function refusal(): Refusal
     {
-        return new Refusal('stream', 'When the stream is wrong for it');
+        return new Refusal('stream', 'When the stream is wrong for it', ['needs']);
     }
 
     public function gates(): array

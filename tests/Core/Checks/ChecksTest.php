@@ -108,6 +108,16 @@ final class ChecksTest extends TestCase
         ], array_values(array_filter(array_map(static fn (Finding $one): string => "{$one->at} {$one->kind->code()}", Checks::of($pack)), static fn (string $one): bool => ! str_starts_with($one, '/commands/'))));
     }
 
+    public function test_a_part_of_an_outcome_is_found_where_there_is_none(): void
+    {
+        $command = Say::on('!a', 'Wait [outcome.left], [outcome.reason or "friend"].[when outcome.needs]x[end]')->gated(ForLevels::atLeast(Level::Moderator))
+            ->refusing(ForLevels::refusal(), 'For [outcome.needs], [outcome.name]: [outcome.left]')->refusing(Cooldown::refusal(), 'In [outcome.left | short]')->failing('[outcome.reason] [outcome.name]');
+        self::assertSame(
+            ['/commands/0/responses/0/text outcome-out-of-place', '/commands/0/refusals/level outcome-out-of-place', '/commands/0/if_it_fails outcome-out-of-place'],
+            array_values(array_filter($this->found($command), static fn (string $one): bool => str_ends_with($one, 'outcome-out-of-place'))),
+        );
+    }
+
     public function test_a_trigger_that_every_second_line_begins_with_is_found(): void
     {
         self::assertSame(['/commands/0/trigger trigger-too-common', '/commands/0/aliases/0 trigger-too-common'], $this->found(Say::on('!', 'x')->alsoOn('Hello', '!hello')));
