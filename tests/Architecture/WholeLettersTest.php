@@ -63,7 +63,7 @@ final class WholeLettersTest extends TestCase
                 $found[$name][] = $function;
             }
         }
-        self::assertSame([], array_diff_key($found, self::ALLOWED), 'use mb_ or grapheme_ functions, or Source\Ends');
+        self::assertSame([], array_diff_key($found, self::ALLOWED), 'use mb_ or grapheme_ functions, or TextTrimmer');
         self::assertSame([], array_diff_key(self::ALLOWED, $found), 'these use none any more');
     }
 

@@ -70,7 +70,7 @@ final readonly class ForLevels extends GateSetting implements Gate
 
     public static function refusal(): Refusal
     {
-        return new Refusal('level', 'To whom it is not for', ['needs']);
+        return new Refusal('level', 'To anybody else', ['needs']);
     }
 
     public function gates(): array

@@ -55,7 +55,7 @@ final readonly class WhileStream extends GateSetting implements Gate
 
     public static function refusal(): Refusal
     {
-        return new Refusal('stream', 'When the stream is wrong for it', ['needs']);
+        return new Refusal('stream', 'When the stream rules it out', ['needs']);
     }
 
     public function gates(): array
