@@ -43,8 +43,11 @@ final class Outside
         return $read;
     }
 
-    public static function isLong(): bool
+    /** How often something by chance is tried: in the suite, in its long form, or as often as PARROT_ROUNDS says. */
+    public static function rounds(int $short, int $long): int
     {
-        return getenv('PARROT_LONG') === '1';
+        $asked = (int) getenv('PARROT_ROUNDS');
+
+        return $asked > 0 ? $asked : (getenv('PARROT_LONG') === '1' ? $long : $short);
     }
 }

@@ -52,9 +52,10 @@ final readonly class Finding
     public function mend(): string
     {
         // A guess that was not made ("did you mean …?") leaves no half sentence behind.
-        $mend = self::fill($this->kind->mend(), $this->data);
+        $mend = $this->kind->mend();
+        preg_match_all('/\{([a-z]+)\}/', $mend, $names);
 
-        return preg_match('/\{[a-z]+\}/', $mend) === 1 ? '' : $mend;
+        return array_diff($names[1], array_keys($this->data)) === [] ? self::fill($mend, $this->data) : '';
     }
 
     /** @return array{code: string, severity: string, at: string, from: string|null, to: string|null, sentence: string, mend: string} */

@@ -31,7 +31,7 @@ final class FuzzTest extends TestCase
     public function test_any_heap_of_pieces_is_read_and_said_without_an_error(): void
     {
         $random = new Randomizer(new Xoshiro256StarStar(20261125));
-        $rounds = Outside::isLong() ? 400_000 : 6_000;
+        $rounds = Outside::rounds(6_000, 400_000);
         for ($i = 0; $i < $rounds; $i++) {
             $source = '';
             for ($pieces = $random->getInt(1, 25); $pieces > 0; $pieces--) {
@@ -51,7 +51,7 @@ final class FuzzTest extends TestCase
                 $sources[] = $case['source'];
             }
         }
-        $rounds = Outside::isLong() ? 400 : 10;
+        $rounds = Outside::rounds(10, 400);
         foreach ($sources as $source) {
             for ($i = 0; $i < $rounds; $i++) {
                 $bytes = $source;

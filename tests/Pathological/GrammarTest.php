@@ -48,7 +48,7 @@ final class GrammarTest extends TestCase
         $caller = World::people()[0]->person();
         [$lengths, $vocabulary, $memory, $readings] = [Lengths::of($pack->channel), new Vocabulary, new CompleteView($situation->memory), $situation->readings()];
         $now = Moment::fromIso(World::NOW) ?? new Moment(0);
-        $rounds = Outside::isLong() ? 500_000 : 4_000;
+        $rounds = Outside::rounds(4_000, 500_000);
         $said = 0;
         for ($i = 0; $i < $rounds; $i++) {
             $source = $grammar->response();
@@ -97,7 +97,7 @@ final class GrammarTest extends TestCase
         $now = Moment::fromIso(World::NOW) ?? new Moment(0);
         $typed = ['', '7', '1', '5 6', 'Planking', 'a', '@odo 2.5', 'moderator vip', 'somebody', "\u{200B}x", 'port odo tamsin'];
         $claimed = 0;
-        for ($i = 0; $i < (Outside::isLong() ? 60_000 : 3_000); $i++) {
+        for ($i = 0; $i < Outside::rounds(3_000, 60_000); $i++) {
             $condition = $grammar->condition();
             $response = Response::of("[when $condition]Y[else]N[end]", $vocabulary);
             if (! $response->isReadable()) {
@@ -133,7 +133,7 @@ final class GrammarTest extends TestCase
         $random = new Randomizer(new Xoshiro256StarStar(2718));
         $grammar = new Grammar($random);
         $circumstances = new Circumstances;
-        $rounds = Outside::isLong() ? 100_000 : 3_000;
+        $rounds = Outside::rounds(3_000, 100_000);
         $certain = 0;
         for ($i = 0; $i < $rounds; $i++) {
             $source = $grammar->response();

@@ -37,7 +37,7 @@ final class WorldFuzzTest extends TestCase
     {
         $random = new Randomizer(new Xoshiro256StarStar(20261127));
         [$languages, $zones] = [array_keys(Languages::all()), Zones::all()];
-        $rounds = Outside::isLong() ? 40_000 : 800;
+        $rounds = Outside::rounds(800, 40_000);
         for ($i = 0; $i < $rounds; $i++) {
             $pack = World::pack($languages[$random->getInt(0, count($languages) - 1)], $zones[$random->getInt(0, count($zones) - 1)]);
             $source = self::SOURCES[$i % count(self::SOURCES)];
@@ -58,7 +58,7 @@ final class WorldFuzzTest extends TestCase
         $pack = json_decode((string) file_get_contents($folder.'lantern-cove.pack.json'), true);
         /** @var array<string, mixed> $memory */
         $memory = json_decode((string) file_get_contents($folder.'lantern-cove.memory.json'), true);
-        $rounds = Outside::isLong() ? 14_000 : 250;
+        $rounds = Outside::rounds(250, 14_000);
         for ($i = 0; $i < $rounds; $i++) {
             [$changedPack, $changedMemory] = [$pack, $memory];
             for ($slips = $random->getInt(1, 4); $slips > 0; $slips--) {

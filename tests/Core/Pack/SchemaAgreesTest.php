@@ -47,7 +47,7 @@ final class SchemaAgreesTest extends TestCase
         $places = self::places($demo);
         $refused = 0;
         $wrong = [];
-        for ($i = 0; $i < (Outside::isLong() ? 20_000 : 400); $i++) {
+        for ($i = 0; $i < Outside::rounds(400, 20_000); $i++) {
             $changed = unserialize(serialize($demo));
             for ($times = $random->getInt(1, 2); $times > 0; $times--) {
                 self::change($changed, $places[$random->getInt(0, count($places) - 1)], $random);

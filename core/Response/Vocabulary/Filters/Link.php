@@ -52,10 +52,10 @@ final readonly class Link implements Filter
     private static function address(string $text): ?string
     {
         $text = TextTrimmer::withoutSpace($text);
-        if (preg_match('#^https?://[^\s]+$#Dui', $text) === 1) {
+        if (preg_match('#^https?://[\p{L}\p{N}\[]\S*$#Dui', $text) === 1) {
             return $text;
         }
 
-        return preg_match('#^(?:[\p{L}\p{N}-]+\.)+\p{L}{2,63}(?::\d{1,5})?(?:[/?\#]\S*)?$#Du', $text) === 1 ? "https://$text" : null;
+        return preg_match('#^(?:[\p{L}\p{N}][\p{L}\p{N}-]*+\.)++\p{L}{2,63}(?::\d{1,5})?(?:[/?\#]\S*)?$#Du', $text) === 1 ? "https://$text" : null;
     }
 }
