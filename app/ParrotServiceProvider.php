@@ -22,6 +22,13 @@ final class ParrotServiceProvider extends ServiceProvider
         Gate::policy(Channel::class, ChannelPolicy::class);
         Limits::register();
         // A mail is read elsewhere: its links lead to the address that was set up, whatever a request called it.
-        ResetPassword::createUrlUsing(static fn (mixed $user, string $token): string => rtrim(config()->string('app.url'), '/').route('password.reset', ['token' => $token, 'email' => $user instanceof User ? $user->email : ''], false));
+        ResetPassword::createUrlUsing(
+            static fn (mixed $user, string $token): string => rtrim(config()->string('app.url'), '/')
+                .route(
+                    'password.reset',
+                    ['token' => $token, 'email' => $user instanceof User ? $user->email : ''],
+                    false,
+                ),
+        );
     }
 }

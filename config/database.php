@@ -23,8 +23,10 @@ return [
             'options' => [
                 PDO::ATTR_TIMEOUT => 2,
                 PDO::ATTR_EMULATE_PREPARES => false,
-                // Whoever is frozen in the middle of a turn lets go of the channel's row after a while, so that another can go on.
-                PDO::MYSQL_ATTR_INIT_COMMAND => 'SET SESSION innodb_lock_wait_timeout = 2, idle_transaction_timeout = 3, time_zone = "+00:00"',
+                // Whoever is frozen in the middle of a turn lets go of the channel's row after a while, so that another
+                // can go on.
+                PDO::MYSQL_ATTR_INIT_COMMAND => 'SET SESSION innodb_lock_wait_timeout = 2, idle_transaction_timeout = '
+                    .'3, time_zone = "+00:00"',
             ],
         ],
     ],

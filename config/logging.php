@@ -6,9 +6,27 @@ declare(strict_types=1);
 return [
     'default' => env('LOG_CHANNEL', 'daily'),
     'channels' => [
-        'single' => ['driver' => 'daily', 'path' => storage_path('logs/laravel.log'), 'level' => env('LOG_LEVEL', 'info'), 'days' => 14, 'permission' => 0o600],
-        'daily' => ['driver' => 'daily', 'path' => storage_path('logs/laravel.log'), 'level' => env('LOG_LEVEL', 'info'), 'days' => 14, 'permission' => 0o600],
+        'single' => [
+            'driver' => 'daily',
+            'path' => storage_path('logs/laravel.log'),
+            'level' => env('LOG_LEVEL', 'info'),
+            'days' => 14,
+            'permission' => 0o600,
+        ],
+        'daily' => [
+            'driver' => 'daily',
+            'path' => storage_path('logs/laravel.log'),
+            'level' => env('LOG_LEVEL', 'info'),
+            'days' => 14,
+            'permission' => 0o600,
+        ],
         // Mail that is written and not sent: it holds links that sign people in, so it stands in a file of its own.
-        'mail' => ['driver' => 'daily', 'path' => storage_path('logs/mail.log'), 'level' => 'debug', 'days' => 3, 'permission' => 0o600],
+        'mail' => [
+            'driver' => 'daily',
+            'path' => storage_path('logs/mail.log'),
+            'level' => 'debug',
+            'days' => 3,
+            'permission' => 0o600,
+        ],
     ],
 ];

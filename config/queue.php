@@ -8,7 +8,14 @@ return [
     'connections' => [
         'sync' => ['driver' => 'sync'],
         // A job that its worker died over is taken up again a while after its longest time.
-        'database' => ['driver' => 'database', 'connection' => null, 'table' => 'jobs', 'queue' => 'default', 'retry_after' => 300, 'after_commit' => true],
+        'database' => [
+            'driver' => 'database',
+            'connection' => null,
+            'table' => 'jobs',
+            'queue' => 'default',
+            'retry_after' => 300,
+            'after_commit' => true,
+        ],
     ],
 
     'batching' => ['database' => 'mariadb', 'table' => 'job_batches'],

@@ -28,11 +28,27 @@ final readonly class World
 
     public function remembering(View $memory): self
     {
-        return new self($this->pack, $memory, $this->readings, $this->now, $this->chance, $this->profile, $this->traced);
+        return new self(
+            $this->pack,
+            $memory,
+            $this->readings,
+            $this->now,
+            $this->chance,
+            $this->profile,
+            $this->traced,
+        );
     }
 
     public function reading(Readings $readings): self
     {
-        return new self($this->pack, $this->memory, $readings, $this->now, $this->chance, $this->profile, $this->traced);
+        return new self(
+            $this->pack,
+            $this->memory,
+            $readings,
+            $this->now,
+            $this->chance,
+            $this->profile,
+            $this->traced,
+        );
     }
 }

@@ -34,7 +34,8 @@ final readonly class Accounts
 
     public function admits(Client $client): bool
     {
-        return ($this->password === '' || hash_equals($this->password, $client->password)) && ($this->secrets === [] || $client->account !== '');
+        return ($this->password === '' || hash_equals($this->password, $client->password))
+            && ($this->secrets === [] || $client->account !== '');
     }
 
     /** @return string|null the account that the answer of SASL PLAIN proves (RFC 4616); null where it proves none */
@@ -43,6 +44,10 @@ final readonly class Accounts
         $parts = explode("\0", (string) base64_decode($answer, true));
         $account = strtolower($parts[1] ?? '');
 
-        return count($parts) === 3 && isset($this->secrets[$account]) && hash_equals($this->secrets[$account], $parts[2]) ? $account : null;
+        return count($parts) === 3
+            && isset($this->secrets[$account])
+            && hash_equals($this->secrets[$account], $parts[2])
+            ? $account
+            : null;
     }
 }

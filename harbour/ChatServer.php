@@ -128,14 +128,21 @@ final class ChatServer
     private function capabilities(Client $client, IrcLine $line): void
     {
         $offered = $this->accounts->offersSignIn() ? [...self::CAPABILITIES, 'sasl'] : self::CAPABILITIES;
-        $asked = array_values(array_filter(explode(' ', trim($line->param(1))), static fn (string $one): bool => $one !== ''));
+        $asked = array_values(
+            array_filter(explode(' ', trim($line->param(1))), static fn (string $one): bool => $one !== ''),
+        );
         $nick = $client->nick ?: '*';
         $verb = strtoupper($line->param(0));
         if ($verb === 'LS' || $verb === 'REQ') {
             $client->negotiates = true;
         }
         if ($verb === 'LS') {
-            $client->tell('CAP', $nick, 'LS', str_replace('sasl', $line->param(1) >= '302' ? 'sasl=PLAIN' : 'sasl', implode(' ', $offered)));
+            $client->tell(
+                'CAP',
+                $nick,
+                'LS',
+                str_replace('sasl', $line->param(1) >= '302' ? 'sasl=PLAIN' : 'sasl', implode(' ', $offered)),
+            );
         } elseif ($verb === 'REQ') {
             $known = array_diff($asked, $offered) === [];
             if ($known) {
@@ -220,11 +227,21 @@ final class ChatServer
     /** @return list<string> with "@" before those with rights */
     private function names(string $channel): array
     {
-        $here = array_filter($this->clients, static fn (Client $client): bool => isset($client->channels[strtolower($channel)]));
+        $here = array_filter(
+            $this->clients,
+            static fn (Client $client): bool => isset($client->channels[strtolower($channel)]),
+        );
 
         return [
-            ...array_map(fn (Client $client): string => ($this->isModerator($client->nick) ? '@' : '').$client->nick, array_values($here)),
-            ...array_map(static fn (Viewer $viewer): string => (in_array('moderator', $viewer->levels, true) ? '@' : '').$viewer->login, $this->crowd->present()),
+            ...array_map(
+                fn (Client $client): string => ($this->isModerator($client->nick) ? '@' : '').$client->nick,
+                array_values($here),
+            ),
+            ...array_map(
+                static fn (Viewer $viewer): string => (in_array('moderator', $viewer->levels, true) ? '@' : '')
+                    .$viewer->login,
+                $this->crowd->present(),
+            ),
         ];
     }
 
@@ -251,22 +268,44 @@ final class ChatServer
             return;
         }
         $viewer = $this->crowd->viewer($client->nick);
-        $tags = $viewer === null ? ['account' => $account = strtolower($client->account ?: $client->nick), self::NAME.'/id' => hash('xxh32', $account), self::NAME.'/name' => $client->nick, self::NAME.'/levels' => $isModerator ? 'moderator' : ''] : self::tagsOf($viewer);
+        $tags =
+            $viewer === null
+                ? [
+                    'account' => ($account = strtolower($client->account ?: $client->nick)),
+                    self::NAME.'/id' => hash('xxh32', $account),
+                    self::NAME.'/name' => $client->nick,
+                    self::NAME.'/levels' => $isModerator ? 'moderator' : '',
+                ]
+                : self::tagsOf($viewer);
         // Client-only tags (IRCv3 message-tags) go through as they are: which line is answered, for one.
-        $tags += array_filter($line->tags, static fn (string $name): bool => str_starts_with($name, '+'), ARRAY_FILTER_USE_KEY);
+        $tags += array_filter(
+            $line->tags,
+            static fn (string $name): bool => str_starts_with($name, '+'),
+            ARRAY_FILTER_USE_KEY,
+        );
         $this->relay($client->nick, $target, $text, $tags, $client);
     }
 
     /** @param  array<string, string>  $tags */
     private function relay(string $nick, string $target, string $text, array $tags, ?Client $from): void
     {
-        $tags += ['msgid' => "{$this->run}-".++$this->messages, 'time' => gmdate('Y-m-d\TH:i:s').sprintf('.%03dZ', (int) (fmod(microtime(true), 1) * 1000))];
+        $tags += [
+            'msgid' => "{$this->run}-".++$this->messages,
+            'time' => gmdate('Y-m-d\TH:i:s').sprintf('.%03dZ', (int) (fmod(microtime(true), 1) * 1000)),
+        ];
         $send = function () use ($nick, $target, $text, $tags, $from): void {
             $this->troubles->beLate('delay', Troubles::LATE_SECONDS);
             foreach ($this->clients as $client) {
-                $isFor = str_starts_with($target, '#') ? isset($client->channels[strtolower($target)]) : strcasecmp($client->nick, $target) === 0;
+                $isFor = str_starts_with($target, '#')
+                    ? isset($client->channels[strtolower($target)])
+                    : strcasecmp($client->nick, $target) === 0;
                 if (($isFor && $client !== $from) || ($client === $from && $client->has('echo-message'))) {
-                    $line = new IrcLine('PRIVMSG', [$target, $text], self::mask($nick), $client->has('message-tags') ? $tags : []);
+                    $line = new IrcLine(
+                        'PRIVMSG',
+                        [$target, $text],
+                        self::mask($nick),
+                        $client->has('message-tags') ? $tags : [],
+                    );
                     for ($times = $this->troubles->has('twice') ? 2 : 1; $times > 0; $times--) {
                         $client->send($line);
                     }
@@ -288,7 +327,12 @@ final class ChatServer
     /** @return array<string, string> */
     private static function tagsOf(Viewer $viewer): array
     {
-        return ['account' => $viewer->login, self::NAME.'/id' => $viewer->id(), self::NAME.'/name' => $viewer->name, self::NAME.'/levels' => implode(',', $viewer->levels)];
+        return [
+            'account' => $viewer->login,
+            self::NAME.'/id' => $viewer->id(),
+            self::NAME.'/name' => $viewer->name,
+            self::NAME.'/levels' => implode(',', $viewer->levels),
+        ];
     }
 
     private static function mask(string $nick): string
@@ -298,6 +342,7 @@ final class ChatServer
 
     private function isModerator(string $nick): bool
     {
-        return in_array(strtolower($nick), $this->moderators, true) || in_array('moderator', $this->crowd->viewer($nick)->levels ?? [], true);
+        return in_array(strtolower($nick), $this->moderators, true)
+            || in_array('moderator', $this->crowd->viewer($nick)->levels ?? [], true);
     }
 }

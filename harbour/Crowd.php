@@ -7,16 +7,65 @@ namespace Harbour;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
-/** Sixty people with habits, from a seed: they arrive and leave, greet, ask, use commands, mistype them, and paste links. */
+/**
+ * Sixty people with habits, from a seed: they arrive and leave, greet, ask, use commands, mistype them, and paste
+ * links.
+ */
 final class Crowd
 {
-    private const FIRST = ['Tamsin', 'Odo', 'Pia', 'Bram', 'Jonah', 'Yusuf', 'Ilse', 'Quill', 'Maren', 'Tove', 'Rafe', 'Signe', 'Ivo', 'Nell', 'Cass', 'Bodil', 'Hale', 'Ruta', 'Finn', 'Greer'];
+    private const FIRST = [
+        'Tamsin',
+        'Odo',
+        'Pia',
+        'Bram',
+        'Jonah',
+        'Yusuf',
+        'Ilse',
+        'Quill',
+        'Maren',
+        'Tove',
+        'Rafe',
+        'Signe',
+        'Ivo',
+        'Nell',
+        'Cass',
+        'Bodil',
+        'Hale',
+        'Ruta',
+        'Finn',
+        'Greer',
+    ];
 
     private const LAST = ['', '_of_the_Mist', 'Rope'];
 
-    private const LINES = ['good evening, shore crew', 'that plank looks straight to me', 'is the kettle on?', 'what wood is that?', 'the gulls are loud tonight', 'mind the splinters', 'ha', 'back from the slipway', 'how long until she floats?', 'nice joint', 'seen this? https://charts.lantern-cove.example/old', 'rain on the roof here too'];
+    private const LINES = [
+        'good evening, shore crew',
+        'that plank looks straight to me',
+        'is the kettle on?',
+        'what wood is that?',
+        'the gulls are loud tonight',
+        'mind the splinters',
+        'ha',
+        'back from the slipway',
+        'how long until she floats?',
+        'nice joint',
+        'seen this? https://charts.lantern-cove.example/old',
+        'rain on the roof here too',
+    ];
 
-    private const COMMANDS = ['!tide', '!knot', '!ahoy', '!ahoy @{name}', '!dry', '!luck', '!now', '!crew', '!biscuit @{name}', '!chart slipway', '!TIDE please'];
+    private const COMMANDS = [
+        '!tide',
+        '!knot',
+        '!ahoy',
+        '!ahoy @{name}',
+        '!dry',
+        '!luck',
+        '!now',
+        '!crew',
+        '!biscuit @{name}',
+        '!chart slipway',
+        '!TIDE please',
+    ];
 
     private const CATEGORIES = ['Planking', 'Caulking', 'Rigging', 'Painting'];
 
@@ -39,7 +88,10 @@ final class Crowd
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
         $viewers = [];
         for ($i = 0; $i < $people; $i++) {
-            $name = self::FIRST[$i % count(self::FIRST)].(self::LAST[intdiv($i, count(self::FIRST)) % 3] ?: '').($i >= 60 ? (string) $i : '');
+            $name =
+                self::FIRST[$i % count(self::FIRST)]
+                .(self::LAST[intdiv($i, count(self::FIRST)) % 3] ?: '')
+                .($i >= 60 ? (string) $i : '');
             $levels = match (true) {
                 $i % 20 === 3 => ['follower', 'moderator'],
                 $i % 9 === 2 => ['follower', 'vip'],
@@ -48,7 +100,14 @@ final class Crowd
                 default => [],
             };
             $day = static fn (int $days): string => gmdate('Y-m-d\T12:00:00\Z', 1_735_689_600 + $days * 86_400);
-            $viewers[] = $viewer = new Viewer(strtolower($name), $name, $levels, $levels === [] ? null : $day($this->random->getInt(0, 600)), $day(-$this->random->getInt(100, 3000)), $i % 6 === 0 ? self::CATEGORIES[$this->random->getInt(0, 3)] : null);
+            $viewers[] = $viewer = new Viewer(
+                strtolower($name),
+                $name,
+                $levels,
+                $levels === [] ? null : $day($this->random->getInt(0, 600)),
+                $day(-$this->random->getInt(100, 3000)),
+                $i % 6 === 0 ? self::CATEGORIES[$this->random->getInt(0, 3)] : null,
+            );
             $this->byLogin[$viewer->login] = $viewer;
             if ($this->random->getInt(1, 3) > 1) {
                 $this->here[$viewer->login] = true;
@@ -110,7 +169,10 @@ final class Crowd
     {
         $at = $this->random->getInt(1, max(1, strcspn($text, ' ') - 2));
 
-        return substr($text, 0, $at).($this->random->getInt(0, 1) === 0 ? ($text[$at + 1] ?? '').$text[$at].substr($text, $at + 2) : $text[$at].substr($text, $at));
+        return substr($text, 0, $at)
+            .($this->random->getInt(0, 1) === 0
+                ? ($text[$at + 1] ?? '').$text[$at].substr($text, $at + 2)
+                : $text[$at].substr($text, $at));
     }
 
     /** Seconds until the next line at a pace in lines a minute: now and then a pause, now and then two at once. */
@@ -123,6 +185,8 @@ final class Crowd
     {
         $logins = array_keys($this->here);
 
-        return $logins === [] ? $this->viewers[0] : $this->byLogin[$logins[$this->random->getInt(0, count($logins) - 1)]];
+        return $logins === []
+            ? $this->viewers[0]
+            : $this->byLogin[$logins[$this->random->getInt(0, count($logins) - 1)]];
     }
 }

@@ -11,15 +11,20 @@ final readonly class Limits
 
     public const LONGEST = 500;
 
-    public function __construct(private int $longest = self::LONGEST, private int $often = 20, private int $oftenForModerators = 100)
-    {
+    public function __construct(
+        private int $longest = self::LONGEST,
+        private int $often = 20,
+        private int $oftenForModerators = 100,
+    ) {
     }
 
     /** @return string|null why a message is not relayed */
     public function refusal(Client $client, string $text, bool $isModerator): ?string
     {
         $now = microtime(true);
-        $client->said = array_values(array_filter($client->said, static fn (float $at): bool => $at > $now - self::WINDOW));
+        $client->said = array_values(
+            array_filter($client->said, static fn (float $at): bool => $at > $now - self::WINDOW),
+        );
         if (mb_strlen($text) > $this->longest) {
             return 'msg_too_long: a message has at most '.$this->longest.' characters';
         }

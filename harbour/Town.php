@@ -25,7 +25,9 @@ final class Town
     /** @return array<string, mixed>|null */
     public function channel(string $login): ?array
     {
-        return isset($this->channels[$login]) ? $this->channels[$login] + ['people' => count($this->crowd->present())] : null;
+        return isset($this->channels[$login])
+            ? $this->channels[$login] + ['people' => count($this->crowd->present())]
+            : null;
     }
 
     /**
@@ -46,7 +48,8 @@ final class Town
             $known['category'] = $changes['category'];
         }
         if (is_bool($changes['live'] ?? null) && $changes['live'] !== $known['live']) {
-            $known = ['live' => $changes['live'], 'started' => $changes['live'] ? gmdate('Y-m-d\TH:i:s\Z') : null] + $known;
+            $known =
+                ['live' => $changes['live'], 'started' => $changes['live'] ? gmdate('Y-m-d\TH:i:s\Z') : null] + $known;
         }
         $this->channels[$login] = $known;
 

@@ -9,7 +9,9 @@ use function Amp\delay;
 /** Troubles on demand, each for a while: what a real service does on a bad evening. */
 final class Troubles
 {
-    /** What can be asked for: all connections drop, lines come late, or twice, details come late, everything is refused. */
+    /**
+     * What can be asked for: all connections drop, lines come late, or twice, details come late, everything is refused.
+     */
     public const KINDS = ['drop', 'delay', 'twice', 'slow', 'refuse'];
 
     public const LATE_SECONDS = 2.0;
@@ -39,6 +41,9 @@ final class Troubles
     /** @return array<string, int> seconds that each still lasts */
     public function lasting(): array
     {
-        return array_map(static fn (float $until): int => (int) ceil($until - hrtime(true) / 1e9), array_filter($this->until, static fn (float $until): bool => $until > hrtime(true) / 1e9));
+        return array_map(
+            static fn (float $until): int => (int) ceil($until - hrtime(true) / 1e9),
+            array_filter($this->until, static fn (float $until): bool => $until > hrtime(true) / 1e9),
+        );
     }
 }

@@ -12,8 +12,14 @@ final readonly class Viewer
      * @param  string|null  $followed  ISO 8601; null for who does not follow
      * @param  string|null  $category  what they last streamed themselves; null for who never did
      */
-    public function __construct(public string $login, public string $name, public array $levels, public ?string $followed = null, public string $accountMade = '', public ?string $category = null)
-    {
+    public function __construct(
+        public string $login,
+        public string $name,
+        public array $levels,
+        public ?string $followed = null,
+        public string $accountMade = '',
+        public ?string $category = null,
+    ) {
     }
 
     /** Which stays the same for good; here nobody is ever called otherwise. */

@@ -26,8 +26,12 @@ final readonly class WebService
 
     private const PATIENCE_SECONDS = 5;
 
-    public function __construct(private Town $town, private ChatServer $chat, private Troubles $troubles, private string $key)
-    {
+    public function __construct(
+        private Town $town,
+        private ChatServer $chat,
+        private Troubles $troubles,
+        private string $key,
+    ) {
     }
 
     public function serve(ServerSocket $server): void
@@ -41,10 +45,15 @@ final readonly class WebService
     {
         try {
             $request = $this->read($socket);
-            [$status, $body] = $request === null ? ['400 Bad Request', ['error' => 'not understood']] : $this->route($request);
+            [$status, $body] =
+                $request === null ? ['400 Bad Request', ['error' => 'not understood']] : $this->route($request);
             $this->troubles->beLate('slow', Troubles::SLOW_SECONDS);
             $json = json_encode($body, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
-            $socket->write("HTTP/1.1 $status\r\nContent-Type: application/json\r\nContent-Length: ".strlen($json)."\r\nConnection: close\r\n\r\n$json");
+            $socket->write(
+                "HTTP/1.1 $status\r\nContent-Type: application/json\r\nContent-Length: "
+                    .strlen($json)
+                    ."\r\nConnection: close\r\n\r\n$json",
+            );
             $socket->end();
         } catch (StreamException|CancelledException) {
             $socket->close();
@@ -55,11 +64,18 @@ final readonly class WebService
     {
         $within = new TimeoutCancellation(self::PATIENCE_SECONDS);
         $text = '';
-        while (! str_contains($text, "\r\n\r\n") && strlen($text) < self::LONGEST_HEAD && ($bytes = $socket->read($within)) !== null) {
+        while (
+            ! str_contains($text, "\r\n\r\n")
+            && strlen($text) < self::LONGEST_HEAD
+            && ($bytes = $socket->read($within)) !== null
+        ) {
             $text .= $bytes;
         }
         [$head, $body] = explode("\r\n\r\n", $text, 2) + [1 => ''];
-        $length = preg_match('/^Content-Length:\s*(\d{1,6})\s*$/mi', $head, $found) === 1 ? min(self::LONGEST_BODY, (int) $found[1]) : 0;
+        $length =
+            preg_match('/^Content-Length:\s*(\d{1,6})\s*$/mi', $head, $found) === 1
+                ? min(self::LONGEST_BODY, (int) $found[1])
+                : 0;
         while (strlen($body) < $length && ($bytes = $socket->read($within)) !== null) {
             $body .= $bytes;
         }
@@ -80,14 +96,22 @@ final readonly class WebService
         if ($request->getMethod() === 'GET') {
             $found = match (true) {
                 count($path) === 2 && $path[0] === 'channels' => $this->town->channel($path[1]),
-                count($path) === 3 && $path[0] === 'channels' && $path[2] === 'people' => $this->town->channel($path[1]) === null ? null : $this->people(),
+                count($path) === 3 && $path[0] === 'channels' && $path[2] === 'people' => $this->town->channel(
+                    $path[1],
+                ) === null
+                    ? null
+                    : $this->people(),
                 count($path) === 2 && $path[0] === 'people' => $this->town->crowd->viewer($path[1])?->details(),
                 default => null,
             };
 
             return $found === null ? ['404 Not Found', ['error' => 'not found']] : ['200 OK', $found];
         }
-        if ($request->getMethod() !== 'POST' || $this->key === '' || ! hash_equals("Bearer {$this->key}", $request->getHeaderLine('Authorization'))) {
+        if (
+            $request->getMethod() !== 'POST'
+            || $this->key === ''
+            || ! hash_equals("Bearer {$this->key}", $request->getHeaderLine('Authorization'))
+        ) {
             return ['403 Forbidden', ['error' => 'not allowed']];
         }
         $asked = json_decode((string) $request->getBody(), true);
@@ -107,7 +131,14 @@ final readonly class WebService
     private function people(): array
     {
         return [
-            'people' => array_map(static fn (Viewer $viewer): array => ['login' => $viewer->login, 'name' => $viewer->name, 'levels' => $viewer->levels], $this->town->crowd->viewers),
+            'people' => array_map(
+                static fn (Viewer $viewer): array => [
+                    'login' => $viewer->login,
+                    'name' => $viewer->name,
+                    'levels' => $viewer->levels,
+                ],
+                $this->town->crowd->viewers,
+            ),
             'here' => array_map(static fn (Viewer $viewer): string => $viewer->login, $this->town->crowd->present()),
             'pace' => $this->town->pace,
             'troubles' => (object) $this->troubles->lasting(),
@@ -118,7 +149,13 @@ final readonly class WebService
     private function line(string $channel, array $asked): bool
     {
         $viewer = is_string($asked['as'] ?? null) ? $this->town->crowd->viewer($asked['as']) : null;
-        if ($viewer === null || ! is_string($asked['text'] ?? null) || trim($asked['text']) === '' || mb_strlen($asked['text']) > Limits::LONGEST || $this->town->channel($channel) === null) {
+        if (
+            $viewer === null
+            || ! is_string($asked['text'] ?? null)
+            || trim($asked['text']) === ''
+            || mb_strlen($asked['text']) > Limits::LONGEST
+            || $this->town->channel($channel) === null
+        ) {
             return false;
         }
         $this->chat->hear($viewer, "#$channel", $asked['text']);
@@ -144,7 +181,10 @@ final readonly class WebService
         if (! in_array($asked['kind'] ?? null, Troubles::KINDS, true)) {
             return false;
         }
-        $this->troubles->begin((string) $asked['kind'], min(120, max(1, is_int($asked['seconds'] ?? null) ? $asked['seconds'] : 10)));
+        $this->troubles->begin(
+            (string) $asked['kind'],
+            min(120, max(1, is_int($asked['seconds'] ?? null) ? $asked['seconds'] : 10)),
+        );
         if ($asked['kind'] === 'drop') {
             $this->chat->dropAll();
         }

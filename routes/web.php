@@ -27,10 +27,31 @@ use App\Write\UndoDefinitionController;
 use Illuminate\Support\Facades\Route;
 
 // Numbers that no row has, and what is no number, are nothing here.
-Route::patterns(array_fill_keys(['channel', 'command', 'change', 'edition', 'emote', 'expectation', 'membership', 'invitation', 'history', 'number', 'viewer', 'definitionChange'], '[0-9]{1,18}'));
+Route::patterns(
+    array_fill_keys(
+        [
+            'channel',
+            'command',
+            'change',
+            'edition',
+            'emote',
+            'expectation',
+            'membership',
+            'invitation',
+            'history',
+            'number',
+            'viewer',
+            'definitionChange',
+        ],
+        '[0-9]{1,18}',
+    ),
+);
 
 Route::get('/', [ChannelsController::class, 'home'])->name('home');
-Route::get('/sign-in/link/{token}', SignInLinkController::class)->middleware('throttle:sign-in-link')->where('token', '[0-9a-f]{48}')->name('sign-in.link');
+Route::get('/sign-in/link/{token}', SignInLinkController::class)
+    ->middleware('throttle:sign-in-link')
+    ->where('token', '[0-9a-f]{48}')
+    ->name('sign-in.link');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SessionController::class, 'create'])->name('sign-in');
@@ -38,74 +59,116 @@ Route::middleware('guest')->group(function (): void {
     Route::get('/register', [RegistrationController::class, 'create'])->name('register');
     Route::post('/register', [RegistrationController::class, 'store'])->middleware('throttle:registration');
     Route::get('/forgotten', [PasswordController::class, 'request'])->name('password.request');
-    Route::post('/forgotten', [PasswordController::class, 'send'])->middleware('throttle:password')->name('password.email');
+    Route::post('/forgotten', [PasswordController::class, 'send'])
+        ->middleware('throttle:password')
+        ->name('password.email');
     Route::get('/new-password/{token}', [PasswordController::class, 'edit'])->name('password.reset');
-    Route::post('/new-password', [PasswordController::class, 'update'])->middleware('throttle:password')->name('password.update');
+    Route::post('/new-password', [PasswordController::class, 'update'])
+        ->middleware('throttle:password')
+        ->name('password.update');
 });
 
-Route::get('/invitation/{token}', [InvitationController::class, 'show'])->middleware('throttle:invitation')->where('token', '[0-9a-f]{48}')->name('invitation');
+Route::get('/invitation/{token}', [InvitationController::class, 'show'])
+    ->middleware('throttle:invitation')
+    ->where('token', '[0-9a-f]{48}')
+    ->name('invitation');
 
 Route::middleware('auth')->group(function (): void {
-    Route::post('/invitation/{token}', [InvitationController::class, 'accept'])->middleware('throttle:invitation')->where('token', '[0-9a-f]{48}')->name('invitation.accept');
+    Route::post('/invitation/{token}', [InvitationController::class, 'accept'])
+        ->middleware('throttle:invitation')
+        ->where('token', '[0-9a-f]{48}')
+        ->name('invitation.accept');
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
     Route::get('/channels', [ChannelsController::class, 'index'])->name('channels');
-    Route::post('/channels', [ChannelsController::class, 'store'])->middleware('throttle:channels')->name('channels.store');
+    Route::post('/channels', [ChannelsController::class, 'store'])
+        ->middleware('throttle:channels')
+        ->name('channels.store');
 });
 
 // Children are looked for among their channel's own, never by number alone.
-Route::prefix('/channels/{channel}')->middleware(['auth'])->scopeBindings()->group(function (): void {
-    Route::middleware('can:view,channel')->group(function (): void {
-        Route::get('/write', [CommandsController::class, 'index'])->name('write');
-        Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->name('write.command');
-        Route::get('/write/findings', [FindingsController::class, 'index'])->name('write.findings');
-        Route::get('/write/reference', ReferenceController::class)->name('write.reference');
-        Route::post('/write/preview', PreviewController::class)->middleware(['throttle:typing', 'one-at-a-time:preview'])->name('write.preview');
-        Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
-        Route::get('/remember/emotes/{emote}/picture', [EmotesController::class, 'show'])->name('remember.emotes.picture');
-        Route::get('/publish', [PublishController::class, 'index'])->name('publish');
-        Route::get('/publish/differently', [PublishController::class, 'differently'])->middleware('throttle:trying')->name('publish.differently');
-        Route::get('/publish/chat', [ChatController::class, 'index'])->name('publish.chat');
-        Route::get('/publish/chat/lines', [ChatController::class, 'lines'])->middleware('throttle:watching')->name('publish.lines');
-        Route::get('/publish/chat/lines/{number}/why', [ChatController::class, 'show'])->name('publish.why');
-        Route::get('/publish/chat/lines/{number}/twice', [ChatController::class, 'twice'])->name('publish.twice');
-        Route::post('/publish/chat/stream', [ChatController::class, 'stream'])->middleware('throttle:streaming')->name('publish.stream');
-        Route::post('/rehearse/try', TryController::class)->middleware(['throttle:trying', 'one-at-a-time:try'])->name('rehearse.try');
+Route::prefix('/channels/{channel}')
+    ->middleware(['auth'])
+    ->scopeBindings()
+    ->group(function (): void {
+        Route::middleware('can:view,channel')->group(function (): void {
+            Route::get('/write', [CommandsController::class, 'index'])->name('write');
+            Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->name('write.command');
+            Route::get('/write/findings', [FindingsController::class, 'index'])->name('write.findings');
+            Route::get('/write/reference', ReferenceController::class)->name('write.reference');
+            Route::post('/write/preview', PreviewController::class)
+                ->middleware(['throttle:typing', 'one-at-a-time:preview'])
+                ->name('write.preview');
+            Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
+            Route::get('/remember/emotes/{emote}/picture', [EmotesController::class, 'show'])->name(
+                'remember.emotes.picture',
+            );
+            Route::get('/publish', [PublishController::class, 'index'])->name('publish');
+            Route::get('/publish/differently', [PublishController::class, 'differently'])
+                ->middleware('throttle:trying')
+                ->name('publish.differently');
+            Route::get('/publish/chat', [ChatController::class, 'index'])->name('publish.chat');
+            Route::get('/publish/chat/lines', [ChatController::class, 'lines'])
+                ->middleware('throttle:watching')
+                ->name('publish.lines');
+            Route::get('/publish/chat/lines/{number}/why', [ChatController::class, 'show'])->name('publish.why');
+            Route::get('/publish/chat/lines/{number}/twice', [ChatController::class, 'twice'])->name('publish.twice');
+            Route::post('/publish/chat/stream', [ChatController::class, 'stream'])
+                ->middleware('throttle:streaming')
+                ->name('publish.stream');
+            Route::post('/rehearse/try', TryController::class)
+                ->middleware(['throttle:trying', 'one-at-a-time:try'])
+                ->name('rehearse.try');
+        });
+        Route::middleware('can:write,channel')->group(function (): void {
+            Route::get('/write/commands/new', [CommandController::class, 'create'])->name('write.new');
+            Route::get('/write/bring', [ImportController::class, 'create'])->name('write.bring');
+            Route::post('/write/bring', [ImportController::class, 'store']);
+            Route::post('/write/commands', [CommandController::class, 'store'])->name('write.store');
+            Route::put('/write/commands/{command}', [CommandController::class, 'update'])->name('write.update');
+            Route::post('/write/commands/{command}/mend', [FindingsController::class, 'mend'])->name('write.mend');
+            Route::post('/write/commands/{command}/switch', [CommandController::class, 'switch'])->name('write.switch');
+            Route::get('/write/commands/{command}/copy', [CommandController::class, 'duplicate'])->name('write.copy');
+            Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
+            Route::put('/write/flood', FloodController::class)->name('write.flood');
+            Route::post('/write/undo/{change}', [CommandController::class, 'undo'])->name('write.undo');
+            Route::post('/definitions/{definitionChange}/undo', UndoDefinitionController::class)->name(
+                'definitions.undo',
+            );
+            Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
+            Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
+            Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');
+            Route::post('/remember/viewers/{viewer}/hand', [MemoryController::class, 'hand'])->name('remember.hand');
+            Route::post('/remember/emotes', [EmotesController::class, 'store'])->name('remember.emotes');
+            Route::delete('/remember/emotes/{emote}', [EmotesController::class, 'destroy'])->name(
+                'remember.emotes.drop',
+            );
+            Route::post('/remember/history/{history}/undo', [MemoryController::class, 'undo'])->name('remember.undo');
+            Route::post('/publish', [PublishController::class, 'store'])->name('publish.store');
+            Route::post('/publish/editions/{edition}', [PublishController::class, 'putOnAir'])->name('publish.put');
+            Route::post('/publish/chat', [ChatController::class, 'say'])
+                ->middleware('throttle:saying')
+                ->name('publish.say');
+            Route::post('/publish/chat/harbour', [ChatController::class, 'harbour'])
+                ->middleware('throttle:harbour')
+                ->name('publish.harbour');
+            Route::post('/publish/pause', [PublishController::class, 'pause'])->name('publish.pause');
+            Route::post('/publish/silence', [PublishController::class, 'silence'])->name('publish.silence');
+            Route::delete('/write/commands/{command}/expectations/{expectation}', [
+                ExpectationController::class,
+                'destroy',
+            ])->name('rehearse.unexpect');
+        });
+        Route::middleware('can:manage,channel')->group(function (): void {
+            Route::get('/publish/connection', [ConnectionController::class, 'edit'])->name('publish.connection');
+            Route::put('/publish/connection', [ConnectionController::class, 'update']);
+            Route::put('/publish/keep', [ConnectionController::class, 'keep'])->name('publish.keep');
+            Route::get('/members', [MembersController::class, 'index'])->name('members');
+            Route::post('/members', [MembersController::class, 'store'])
+                ->middleware('throttle:inviting')
+                ->name('members.store');
+            Route::delete('/members/invitations/{invitation}', [MembersController::class, 'withdraw'])->name(
+                'members.withdraw',
+            );
+            Route::delete('/members/{membership}', [MembersController::class, 'destroy'])->name('members.destroy');
+        });
     });
-    Route::middleware('can:write,channel')->group(function (): void {
-        Route::get('/write/commands/new', [CommandController::class, 'create'])->name('write.new');
-        Route::get('/write/bring', [ImportController::class, 'create'])->name('write.bring');
-        Route::post('/write/bring', [ImportController::class, 'store']);
-        Route::post('/write/commands', [CommandController::class, 'store'])->name('write.store');
-        Route::put('/write/commands/{command}', [CommandController::class, 'update'])->name('write.update');
-        Route::post('/write/commands/{command}/mend', [FindingsController::class, 'mend'])->name('write.mend');
-        Route::post('/write/commands/{command}/switch', [CommandController::class, 'switch'])->name('write.switch');
-        Route::get('/write/commands/{command}/copy', [CommandController::class, 'duplicate'])->name('write.copy');
-        Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
-        Route::put('/write/flood', FloodController::class)->name('write.flood');
-        Route::post('/write/undo/{change}', [CommandController::class, 'undo'])->name('write.undo');
-        Route::post('/definitions/{definitionChange}/undo', UndoDefinitionController::class)->name('definitions.undo');
-        Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
-        Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
-        Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');
-        Route::post('/remember/viewers/{viewer}/hand', [MemoryController::class, 'hand'])->name('remember.hand');
-        Route::post('/remember/emotes', [EmotesController::class, 'store'])->name('remember.emotes');
-        Route::delete('/remember/emotes/{emote}', [EmotesController::class, 'destroy'])->name('remember.emotes.drop');
-        Route::post('/remember/history/{history}/undo', [MemoryController::class, 'undo'])->name('remember.undo');
-        Route::post('/publish', [PublishController::class, 'store'])->name('publish.store');
-        Route::post('/publish/editions/{edition}', [PublishController::class, 'putOnAir'])->name('publish.put');
-        Route::post('/publish/chat', [ChatController::class, 'say'])->middleware('throttle:saying')->name('publish.say');
-        Route::post('/publish/chat/harbour', [ChatController::class, 'harbour'])->middleware('throttle:harbour')->name('publish.harbour');
-        Route::post('/publish/pause', [PublishController::class, 'pause'])->name('publish.pause');
-        Route::post('/publish/silence', [PublishController::class, 'silence'])->name('publish.silence');
-        Route::delete('/write/commands/{command}/expectations/{expectation}', [ExpectationController::class, 'destroy'])->name('rehearse.unexpect');
-    });
-    Route::middleware('can:manage,channel')->group(function (): void {
-        Route::get('/publish/connection', [ConnectionController::class, 'edit'])->name('publish.connection');
-        Route::put('/publish/connection', [ConnectionController::class, 'update']);
-        Route::put('/publish/keep', [ConnectionController::class, 'keep'])->name('publish.keep');
-        Route::get('/members', [MembersController::class, 'index'])->name('members');
-        Route::post('/members', [MembersController::class, 'store'])->middleware('throttle:inviting')->name('members.store');
-        Route::delete('/members/invitations/{invitation}', [MembersController::class, 'withdraw'])->name('members.withdraw');
-        Route::delete('/members/{membership}', [MembersController::class, 'destroy'])->name('members.destroy');
-    });
-});

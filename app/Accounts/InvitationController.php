@@ -37,7 +37,12 @@ final readonly class InvitationController
     {
         $channel = $this->invitations->accept($token, $user);
 
-        return $channel === null ? redirect()->route('channels')->with('notice', 'That invitation was used already, or is too old. Ask for another one.')
-            : redirect()->route('write', $channel)->with('notice', "You are in {$channel->name} now.");
+        return $channel === null
+            ? redirect()
+                ->route('channels')
+                ->with('notice', 'That invitation was used already, or is too old. Ask for another one.')
+            : redirect()
+                ->route('write', $channel)
+                ->with('notice', "You are in {$channel->name} now.");
     }
 }

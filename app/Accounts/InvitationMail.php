@@ -10,8 +10,11 @@ use Illuminate\Notifications\Notification;
 /** An invitation's link, sent to whoever the streamer named. */
 final class InvitationMail extends Notification
 {
-    public function __construct(private readonly string $channel, private readonly string $role, private readonly string $link)
-    {
+    public function __construct(
+        private readonly string $channel,
+        private readonly string $role,
+        private readonly string $link,
+    ) {
     }
 
     /** @return list<string> */

@@ -24,14 +24,24 @@ final class Invitations
     {
         Invitation::query()->where('expires_at', '<', now())->delete();
         $token = bin2hex(random_bytes(24));
-        Invitation::query()->create(['channel_id' => $channel->id, 'user_id' => $by->id, 'role' => $role, 'token_hash' => hash('sha256', $token), 'expires_at' => now()->addDays(self::DAYS)]);
+        Invitation::query()->create([
+            'channel_id' => $channel->id,
+            'user_id' => $by->id,
+            'role' => $role,
+            'token_hash' => hash('sha256', $token),
+            'expires_at' => now()->addDays(self::DAYS),
+        ]);
 
         return $token;
     }
 
     public function find(string $token): ?Invitation
     {
-        return Invitation::query()->with(['channel', 'user'])->where('token_hash', hash('sha256', $token))->where('expires_at', '>', now())->first();
+        return Invitation::query()
+            ->with(['channel', 'user'])
+            ->where('token_hash', hash('sha256', $token))
+            ->where('expires_at', '>', now())
+            ->first();
     }
 
     /** @return Channel|null null where somebody was first; deleting the row decides that */
@@ -43,7 +53,10 @@ final class Invitations
                 return null;
             }
             if ($user->roleIn($invitation->channel) !== Role::Streamer) {
-                Membership::query()->updateOrCreate(['channel_id' => $invitation->channel_id, 'user_id' => $user->id], ['role' => $invitation->role]);
+                Membership::query()->updateOrCreate(
+                    ['channel_id' => $invitation->channel_id, 'user_id' => $user->id],
+                    ['role' => $invitation->role],
+                );
             }
 
             return $invitation->channel;

@@ -32,19 +32,40 @@ final class MembersController
         ]);
     }
 
-    /** A link that lets in whoever holds it. Whether somebody has an account here is told to nobody, the streamer neither. */
-    public function store(Request $request, Channel $channel, Invitations $invitations, #[CurrentUser] User $user): RedirectResponse
-    {
-        $request->validate(['email' => ['nullable', 'string', 'email', 'max:255'], 'role' => ['required', 'string', Rule::enum(Role::class)->except(Role::Streamer)]]);
+    /**
+     * A link that lets in whoever holds it. Whether somebody has an account here is told to nobody, the streamer
+     * neither.
+     */
+    public function store(
+        Request $request,
+        Channel $channel,
+        Invitations $invitations,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
+        $request->validate([
+            'email' => ['nullable', 'string', 'email', 'max:255'],
+            'role' => ['required', 'string', Rule::enum(Role::class)->except(Role::Streamer)],
+        ]);
         $role = $request->enum('role', Role::class) ?? Role::Reader;
         if ($channel->invitations()->where('expires_at', '>', now())->count() >= Invitations::MOST) {
-            throw ValidationException::withMessages(['role' => 'There are '.Invitations::MOST.' invitations already. Withdraw some first.']);
+            throw ValidationException::withMessages([
+                'role' => 'There are '.Invitations::MOST.' invitations already. Withdraw some first.',
+            ]);
         }
-        $link = rtrim(config()->string('app.url'), '/').route('invitation', $invitations->issue($channel, $role, $user), false);
+        $link =
+            rtrim(config()->string('app.url'), '/')
+            .route('invitation', $invitations->issue($channel, $role, $user), false);
         $email = $request->string('email')->value();
-        $notice = $email === '' ? 'The invitation is ready: share its link.' : $this->mail($email, new InvitationMail($channel->name, $role->value, $link));
+        $notice =
+            $email === ''
+                ? 'The invitation is ready: share its link.'
+                : $this->mail($email, new InvitationMail($channel->name, $role->value, $link));
 
-        return redirect()->route('members', $channel)->withInput($request->only('role'))->with('link', $link)->with('notice', $notice);
+        return redirect()
+            ->route('members', $channel)
+            ->withInput($request->only('role'))
+            ->with('link', $link)
+            ->with('notice', $notice);
     }
 
     private function mail(string $email, InvitationMail $mail): string
@@ -67,12 +88,23 @@ final class MembersController
         return redirect()->route('members', $channel)->with('notice', 'The invitation was withdrawn.');
     }
 
-    public function destroy(Channel $channel, Membership $membership, DefinitionHistory $history, #[CurrentUser] User $user): RedirectResponse
-    {
+    public function destroy(
+        Channel $channel,
+        Membership $membership,
+        DefinitionHistory $history,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
         if ($membership->role === Role::Streamer) {
             return redirect()->route('members', $channel)->with('notice', 'The streamer stays.');
         }
-        $history->change($channel, new Members, (string) $membership->user_id, $user, null, static fn () => $channel->memberships()->whereKey($membership->id)->delete());
+        $history->change(
+            $channel,
+            new Members,
+            (string) $membership->user_id,
+            $user,
+            null,
+            static fn () => $channel->memberships()->whereKey($membership->id)->delete(),
+        );
 
         return redirect()->route('members', $channel)->with('notice', 'They were removed.');
     }

@@ -25,8 +25,12 @@ final class PasswordController
     public function send(Request $request): RedirectResponse
     {
         $request->validate(['email' => ['required', 'string', 'email', 'max:255']]);
-        // The mail goes when the answer is gone: neither the time it takes nor its trouble tells that the address is known.
-        Password::sendResetLink(['email' => Str::lower($request->string('email')->value())], static function (User $user, string $token): void {
+        // The mail goes when the answer is gone: neither the time it takes nor its trouble tells that the address is
+        // known.
+        Password::sendResetLink(['email' => Str::lower($request->string('email')->value())], static function (
+            User $user,
+            string $token,
+        ): void {
             defer(static fn () => $user->sendPasswordResetNotification($token));
         });
 
@@ -40,14 +44,24 @@ final class PasswordController
 
     public function update(Request $request): RedirectResponse
     {
-        $request->validate(['token' => ['required', 'string'], 'email' => ['required', 'string', 'email'], 'password' => ['required', 'string', 'max:200', 'confirmed', Strength::min(10)]]);
-        $status = Password::reset(['email' => Str::lower($request->string('email')->value())] + $request->only('token', 'password', 'password_confirmation'), static function (User $user, string $password): void {
-            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
-            // Whoever was signed in with the old one is not any more, and reads along no further.
-            Grant::endAllOf($user->id);
-        });
+        $request->validate([
+            'token' => ['required', 'string'],
+            'email' => ['required', 'string', 'email'],
+            'password' => ['required', 'string', 'max:200', 'confirmed', Strength::min(10)],
+        ]);
+        $status = Password::reset(
+            ['email' => Str::lower($request->string('email')->value())]
+                + $request->only('token', 'password', 'password_confirmation'),
+            static function (User $user, string $password): void {
+                $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+                // Whoever was signed in with the old one is not any more, and reads along no further.
+                Grant::endAllOf($user->id);
+            },
+        );
         if ($status !== Password::PASSWORD_RESET) {
-            throw ValidationException::withMessages(['email' => 'That link is too old or was used already. Ask for a new one.']);
+            throw ValidationException::withMessages([
+                'email' => 'That link is too old or was used already. Ask for a new one.',
+            ]);
         }
 
         return redirect()->route('sign-in')->with('notice', 'The new password is set. Sign in with it.');

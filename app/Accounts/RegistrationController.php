@@ -28,9 +28,18 @@ final readonly class RegistrationController
             'email' => ['required', 'string', 'email', 'max:255'],
             'password' => ['required', 'string', 'max:200', 'confirmed', Password::min(10)],
         ]);
-        $this->registration->register($request->string('name')->value(), $request->string('email')->value(), $request->string('password')->value());
+        $this->registration->register(
+            $request->string('name')->value(),
+            $request->string('email')->value(),
+            $request->string('password')->value(),
+        );
 
         // Who has an account here is told to nobody.
-        return redirect()->route('sign-in')->with('notice', 'Sign in with your new password. If that address was registered before, its old password still holds.');
+        return redirect()
+            ->route('sign-in')
+            ->with(
+                'notice',
+                'Sign in with your new password. If that address was registered before, its old password still holds.',
+            );
     }
 }

@@ -25,13 +25,26 @@ final class SessionController
 
     public function store(Request $request): RedirectResponse
     {
-        $request->validate(['email' => ['required', 'string', 'email', 'max:255'], 'password' => ['required', 'string', 'max:200']]);
+        $request->validate([
+            'email' => ['required', 'string', 'email', 'max:255'],
+            'password' => ['required', 'string', 'max:200'],
+        ]);
         // By address and person: one cannot be locked out by a stranger elsewhere, nor try all persons from one place.
         $key = 'sign-in:'.Str::lower($request->string('email')->value()).'|'.$request->ip();
         if (RateLimiter::tooManyAttempts($key, self::TRIES)) {
-            throw ValidationException::withMessages(['email' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' seconds.']);
+            throw ValidationException::withMessages([
+                'email' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' seconds.',
+            ]);
         }
-        if (! Auth::attempt(['email' => Str::lower($request->string('email')->value()), 'password' => $request->string('password')->value()], $request->boolean('remember'))) {
+        if (
+            ! Auth::attempt(
+                [
+                    'email' => Str::lower($request->string('email')->value()),
+                    'password' => $request->string('password')->value(),
+                ],
+                $request->boolean('remember'),
+            )
+        ) {
             RateLimiter::hit($key);
             throw ValidationException::withMessages(['email' => 'That address and password do not belong together.']);
         }

@@ -8,14 +8,20 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
-/** A form that was sent after its session had ended leads to signing in and back to its page, which has kept the text. */
+/**
+ * A form that was sent after its session had ended leads to signing in and back to its page, which has kept the text.
+ */
 final class SessionEnded
 {
     private const PAGE_EXPIRED = 419;
 
     public function __invoke(HttpExceptionInterface $exception, Request $request): ?RedirectResponse
     {
-        if ($exception->getStatusCode() !== self::PAGE_EXPIRED || $request->expectsJson() || $request->hasHeader('HX-Request')) {
+        if (
+            $exception->getStatusCode() !== self::PAGE_EXPIRED
+            || $request->expectsJson()
+            || $request->hasHeader('HX-Request')
+        ) {
             return null;
         }
         $from = $request->headers->get('referer', '');
@@ -23,6 +29,11 @@ final class SessionEnded
             redirect()->setIntendedUrl($from);
         }
 
-        return redirect()->route('sign-in')->with('notice', 'Your session had ended, so nothing was saved yet. Sign in: what you typed is waiting on its page.');
+        return redirect()
+            ->route('sign-in')
+            ->with(
+                'notice',
+                'Your session had ended, so nothing was saved yet. Sign in: what you typed is waiting on its page.',
+            );
     }
 }

@@ -15,7 +15,9 @@ final class SignInLinkController
         // Whoever only asks whether the link is there (programs do, before a person opens it) uses nothing up.
         $user = $request->isMethod('HEAD') ? null : $links->redeem($token);
         if ($user === null) {
-            return redirect()->route('sign-in')->with('notice', 'That sign-in link has been used or is too old. “bin/parrot up” prints a new one.');
+            return redirect()
+                ->route('sign-in')
+                ->with('notice', 'That sign-in link has been used or is too old. “bin/parrot up” prints a new one.');
         }
         Auth::login($user);
         $request->session()->regenerate();

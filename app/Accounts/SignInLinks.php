@@ -16,7 +16,11 @@ final class SignInLinks
     {
         SignInLink::query()->where('expires_at', '<', now())->delete();
         $token = bin2hex(random_bytes(24));
-        SignInLink::query()->create(['user_id' => $user->id, 'token_hash' => hash('sha256', $token), 'expires_at' => now()->addMinutes(self::MINUTES)]);
+        SignInLink::query()->create([
+            'user_id' => $user->id,
+            'token_hash' => hash('sha256', $token),
+            'expires_at' => now()->addMinutes(self::MINUTES),
+        ]);
 
         return route('sign-in.link', ['token' => $token]);
     }
@@ -24,7 +28,11 @@ final class SignInLinks
     /** The person, once: deleting the row decides who was first when the link is opened twice at the same moment. */
     public function redeem(string $token): ?User
     {
-        $link = SignInLink::query()->with('user')->where('token_hash', hash('sha256', $token))->where('expires_at', '>', now())->first();
+        $link = SignInLink::query()
+            ->with('user')
+            ->where('token_hash', hash('sha256', $token))
+            ->where('expires_at', '>', now())
+            ->first();
 
         return $link !== null && SignInLink::query()->whereKey($link->getKey())->delete() === 1 ? $link->user : null;
     }

@@ -15,7 +15,10 @@ use Throwable;
 
 use function Amp\async;
 
-/** The long-running talker: one process for all channels whose lease it holds. Here is when what is done; how, each part knows. */
+/**
+ * The long-running talker: one process for all channels whose lease it holds. Here is when what is done; how, each part
+ * knows.
+ */
 final class Air
 {
     private const HEARTBEAT = 1.0;
@@ -30,7 +33,9 @@ final class Air
 
     private const TELL_EVERY = 60.0;
 
-    /** Of the memory that the process may have, in hundredths: beyond it the talker ends in order, and another begins. */
+    /**
+     * Of the memory that the process may have, in hundredths: beyond it the talker ends in order, and another begins.
+     */
     private const MEMORY_USED = 80;
 
     private readonly OnAirNow $onAir;
@@ -65,7 +70,17 @@ final class Air
         $this->chats = new Chats($this->intake->hear(...), $settings->authorities);
         $this->speaker = new Speaker($this->outgoing);
         $this->watch = new StreamWatch($connection);
-        $this->holding = new Holding($connection, $editions, $settings, $lease, $this->outgoing, $this->speaker, $this->containment, $this->onAir, $this->tell(...));
+        $this->holding = new Holding(
+            $connection,
+            $editions,
+            $settings,
+            $lease,
+            $this->outgoing,
+            $this->speaker,
+            $this->containment,
+            $this->onAir,
+            $this->tell(...),
+        );
     }
 
     public function run(?ServerSocket $streams): void
@@ -114,7 +129,9 @@ final class Air
         }
     }
 
-    /** Keeps what it holds, takes what is free, follows what was published, tallies who was seen, says what is queued. */
+    /**
+     * Keeps what it holds, takes what is free, follows what was published, tallies who was seen, says what is queued.
+     */
     private function beat(): void
     {
         $this->endBeforeMemoryDoes();
@@ -147,7 +164,12 @@ final class Air
 
     private function tell(ChannelOnAir $channel, LogEntry $line): void
     {
-        $this->streams->publish($channel->id, $line->number, $line->outcome === '' ? 'line' : 'outcome', $line->told($channel->zone()));
+        $this->streams->publish(
+            $channel->id,
+            $line->number,
+            $line->outcome === '' ? 'line' : 'outcome',
+            $line->told($channel->zone()),
+        );
     }
 
     private function writeLog(ChannelOnAir $channel): void
@@ -160,22 +182,36 @@ final class Air
 
     private function lookAtStream(ChannelOnAir $channel): void
     {
-        async(fn () => $this->containment->of($channel, fn () => $this->watch->look($channel, fn (): bool => $this->onAir->has($channel))));
+        async(
+            fn () => $this->containment->of(
+                $channel,
+                fn () => $this->watch->look($channel, fn (): bool => $this->onAir->has($channel)),
+            ),
+        );
     }
 
     private function tellTurnedAway(): void
     {
         $turnedAway = $this->streams->turnedAway();
         if ($turnedAway > 0) {
-            fwrite(STDERR, "$turnedAway connections to the port of streams were turned away in the last minute: there was no room for them, or too many from one address.\n");
+            fwrite(
+                STDERR,
+                "$turnedAway connections to the port of streams were turned away in the last minute: there was no "
+                    ."room for them, or too many from one address.\n",
+            );
         }
     }
 
     private function endBeforeMemoryDoes(): void
     {
         $limit = ini_parse_quantity((string) ini_get('memory_limit'));
-        if ($limit > 0 && memory_get_usage() > $limit / 100 * self::MEMORY_USED) {
-            fwrite(STDERR, 'The talker has used '.intdiv(memory_get_usage(), 1_048_576)." MB and ends in order; another one begins.\n");
+        if ($limit > 0 && memory_get_usage() > ($limit / 100) * self::MEMORY_USED) {
+            fwrite(
+                STDERR,
+                'The talker has used '
+                    .intdiv(memory_get_usage(), 1_048_576)
+                    ." MB and ends in order; another one begins.\n",
+            );
             $this->end();
         }
     }

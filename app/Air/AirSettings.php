@@ -27,7 +27,15 @@ final readonly class AirSettings
 
     public static function of(Repository $config): self
     {
-        return new self($config->string('air.chat'), $config->string('air.nick'), new Details($config->string('air.details')), $config->string('air.authorities'), $config->boolean('air.near'), $config->string('app.key'), array_values(array_filter(explode(',', $config->string('air.stream_proxies')))));
+        return new self(
+            $config->string('air.chat'),
+            $config->string('air.nick'),
+            new Details($config->string('air.details')),
+            $config->string('air.authorities'),
+            $config->boolean('air.near'),
+            $config->string('app.key'),
+            array_values(array_filter(explode(',', $config->string('air.stream_proxies')))),
+        );
     }
 
     /** The channel's own chat server, or else the harbour. */
@@ -37,9 +45,26 @@ final readonly class AirSettings
         if ($server === null) {
             [$host, $port] = explode(':', $this->chat, 2) + [1 => '6667'];
 
-            return new ChatAddress($host, (int) $port, $this->nick, $channel->login, isNear: true, tags: PersonTags::ofTheHarbour());
+            return new ChatAddress(
+                $host,
+                (int) $port,
+                $this->nick,
+                $channel->login,
+                isNear: true,
+                tags: PersonTags::ofTheHarbour(),
+            );
         }
 
-        return new ChatAddress($server['host'], $server['port'], $server['nick'], $server['room'], $server['tls'], SignIn::from($server['sign_in']), $server['account'], (string) $channel->chat_secret, $this->goesNear);
+        return new ChatAddress(
+            $server['host'],
+            $server['port'],
+            $server['nick'],
+            $server['room'],
+            $server['tls'],
+            SignIn::from($server['sign_in']),
+            $server['account'],
+            (string) $channel->chat_secret,
+            $this->goesNear,
+        );
     }
 }

@@ -9,7 +9,10 @@ use Amp\Socket\Socket;
 
 use function Amp\async;
 
-/** Writes to a peer without ever waiting for it. What it is too slow for waits in a bounded queue; beyond that it is cut off. */
+/**
+ * Writes to a peer without ever waiting for it. What it is too slow for waits in a bounded queue; beyond that it is cut
+ * off.
+ */
 final class BoundedWriter
 {
     private string $queue = '';

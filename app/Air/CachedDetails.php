@@ -23,7 +23,10 @@ final class CachedDetails implements Readings
     /** People that are kept; whoever was asked for longest ago makes room. */
     private const MOST = 2_000;
 
-    /** @var array<string, array{float, array<string, null|bool|int|string>}> since when and what; by "channel" or "person login" */
+    /**
+     * @var array<string, array{float, array<string, null|bool|int|string>}> since when and what; by "channel" or
+     *     "person login"
+     */
     private array $known = [];
 
     /** @var array<string, Future<array<string, null|bool|int|string>|null>> asked and not answered yet */
@@ -50,7 +53,11 @@ final class CachedDetails implements Readings
         }
         $details = $this->fresh($request);
         if ($details === null) {
-            $this->asked[$about] ??= async(fn (): ?array => $request->subject === 'channel' ? $this->service->ofChannel($this->login, $within) : $this->service->ofPerson($request->of, $within));
+            $this->asked[$about] ??= async(
+                fn (): ?array => $request->subject === 'channel'
+                    ? $this->service->ofChannel($this->login, $within)
+                    : $this->service->ofPerson($request->of, $within),
+            );
             /** @var array<string, null|bool|int|string>|null $details */
             $details = $this->asked[$about]->await();
             unset($this->asked[$about]);
@@ -90,7 +97,9 @@ final class CachedDetails implements Readings
     {
         [$since, $details] = $this->known[self::about($request)] ?? [0.0, null];
 
-        return $details !== null && self::seconds() - $since < ($request->subject === 'channel' ? self::CHANNEL_SECONDS : self::PERSON_SECONDS) ? $details : null;
+        $fresh = $request->subject === 'channel' ? self::CHANNEL_SECONDS : self::PERSON_SECONDS;
+
+        return $details !== null && self::seconds() - $since < $fresh ? $details : null;
     }
 
     /** @param  array<string, null|bool|int|string>  $details */

@@ -28,7 +28,9 @@ final class ChannelOnAir
 
     public bool $paused = false;
 
-    /** Which edition, pause, silences and chat server are in force: when it differs from the row's, they are read again. */
+    /**
+     * Which edition, pause, silences and chat server are in force: when it differs from the row's, they are read again.
+     */
     public string $stamp = '';
 
     public ?Pack $pack = null;
@@ -67,7 +69,10 @@ final class ChannelOnAir
     /** @var array<int, LogEntry> what the log has not written yet, by number */
     public array $unwritten = [];
 
-    /** @var array<string, null|bool|int|string> what the channel's row holds of the service's details, as far as it is known */
+    /**
+     * @var array<string, null|bool|int|string> what the channel's row holds of the service's details, as far as it is
+     *     known
+     */
     public array $keptDetails = [];
 
     private int $logged = 0;
@@ -95,7 +100,10 @@ final class ChannelOnAir
 
     public function hasSaid(): void
     {
-        $this->said = [...array_slice($this->said, -max($this->profile->often, $this->profile->oftenForModerators)), self::seconds()];
+        $this->said = [
+            ...array_slice($this->said, -max($this->profile->often, $this->profile->oftenForModerators)),
+            self::seconds(),
+        ];
     }
 
     /** @return list<int> milliseconds since each was said, longest ago first */
@@ -114,7 +122,9 @@ final class ChannelOnAir
 
     public function state(): ConnectionState
     {
-        return $this->address === null || $this->chat === null ? ConnectionState::Away : $this->chat->stateIn($this->address->room);
+        return $this->address === null || $this->chat === null
+            ? ConnectionState::Away
+            : $this->chat->stateIn($this->address->room);
     }
 
     public function zone(): DateTimeZone
@@ -132,7 +142,14 @@ final class ChannelOnAir
         if ($this->paused || $this->pack === null) {
             return [];
         }
-        $world = new World($this->pack, new CompleteView, $this->details, $line->at, new KeyedChance($this->seed, $line->key), $this->profile);
+        $world = new World(
+            $this->pack,
+            new CompleteView,
+            $this->details,
+            $line->at,
+            new KeyedChance($this->seed, $line->key),
+            $this->profile,
+        );
         $carried = $this->driver->hear($line, $world, new LiveReadings($this->details, $this->ranking));
         if ($carried->outcome instanceof LeaseLost) {
             return null;
@@ -160,7 +177,15 @@ final class ChannelOnAir
 
     public function log(string $kind, string $key, Person $by, string $text, Moment $at): LogEntry
     {
-        $line = new LogEntry($this->epoch * self::LINES_AN_EPOCH + ++$this->logged, $kind, $at, $key, $by, $text, $this->edition);
+        $line = new LogEntry(
+            $this->epoch * self::LINES_AN_EPOCH + ++$this->logged,
+            $kind,
+            $at,
+            $key,
+            $by,
+            $text,
+            $this->edition,
+        );
         if (count($this->unwritten) < Capacity::LOG_WAITING) {
             $this->unwritten[$line->number] = $line;
         }

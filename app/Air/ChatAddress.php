@@ -33,12 +33,24 @@ final readonly class ChatAddress
     /** Equal where one connection serves both. */
     public function connection(): string
     {
-        return hash('sha256', json_encode([$this->host, $this->port, $this->nick, $this->tls, $this->signIn, $this->account, $this->secret], JSON_THROW_ON_ERROR));
+        return hash(
+            'sha256',
+            json_encode(
+                [$this->host, $this->port, $this->nick, $this->tls, $this->signIn, $this->account, $this->secret],
+                JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     /** @return array<string, mixed> without the secret */
     public function __debugInfo(): array
     {
-        return ['host' => $this->host, 'port' => $this->port, 'nick' => $this->nick, 'room' => $this->room, 'secret' => '…'];
+        return [
+            'host' => $this->host,
+            'port' => $this->port,
+            'nick' => $this->nick,
+            'room' => $this->room,
+            'secret' => '…',
+        ];
     }
 }

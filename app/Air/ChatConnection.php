@@ -25,8 +25,9 @@ use function Amp\Dns\resolve;
 use function Amp\Socket\connect;
 
 /**
- * The talker's way into a chat. It comes back by itself, with growing pauses and a little chance in them. Nothing that a
- * server sends, or does not, holds up another: lines have a budget, waits an end, and nobody waits for a server to read.
+ * The talker's way into a chat. It comes back by itself, with growing pauses and a little chance in them. Nothing that
+ * a server sends, or does not, holds up another: lines have a budget, waits an end, and nobody waits for a server to
+ * read.
  */
 final class ChatConnection
 {
@@ -79,8 +80,12 @@ final class ChatConnection
      * @param  Closure(IrcLine, self): void  $heard  lines and notices
      * @param  string  $authorities  a file of certificates to trust besides the system's; empty for none
      */
-    public function __construct(private readonly ChatAddress $address, private readonly Closure $heard, private readonly string $authorities = '', private readonly Patience $patience = new Patience)
-    {
+    public function __construct(
+        private readonly ChatAddress $address,
+        private readonly Closure $heard,
+        private readonly string $authorities = '',
+        private readonly Patience $patience = new Patience,
+    ) {
         $this->run = bin2hex(random_bytes(6));
         $this->begin();
     }
@@ -116,7 +121,11 @@ final class ChatConnection
             $this->socket?->close();
             $this->begin();
             if (! $this->ending) {
-                delay($this->refusal === ConnectionState::Away ? $pause * random_int(80, 120) / 100 : self::REFUSED_PAUSE);
+                delay(
+                    $this->refusal === ConnectionState::Away
+                        ? ($pause * random_int(80, 120)) / 100
+                        : self::REFUSED_PAUSE,
+                );
                 $pause = min(self::LONGEST_PAUSE, $pause * 2);
             }
         }
@@ -172,7 +181,8 @@ final class ChatConnection
     public function say(string $target, string $text, string $answerTo = ''): bool
     {
         // A line whose id could not be kept as it was is answered without naming it.
-        $tags = $answerTo !== '' && ! str_starts_with($answerTo, ChatLine::HASHED) && $this->negotiation->has('message-tags') ? ['+draft/reply' => $answerTo] : [];
+        $isNamed = $answerTo !== '' && ! str_starts_with($answerTo, ChatLine::HASHED);
+        $tags = $isNamed && $this->negotiation->has('message-tags') ? ['+draft/reply' => $answerTo] : [];
 
         return $this->isWelcome && $this->send(new IrcLine('PRIVMSG', [$target, $text], tags: $tags));
     }
@@ -193,7 +203,10 @@ final class ChatConnection
     public function ping(): void
     {
         $now = hrtime(true) / 1e9;
-        if ($now - $this->heardAt > $this->patience->silentSeconds || (! $this->isWelcome && $now - $this->openedAt > $this->patience->welcomeSeconds)) {
+        if (
+            $now - $this->heardAt > $this->patience->silentSeconds
+            || (! $this->isWelcome && $now - $this->openedAt > $this->patience->welcomeSeconds)
+        ) {
             $this->socket?->close();
         }
         if ($this->isWelcome) {
@@ -213,7 +226,11 @@ final class ChatConnection
         }
         // The name that was asked for is the one that the certificate must bear, whichever address it has.
         $tls = new ClientTlsContext($this->address->host);
-        $socket = connect($to, $context->withTlsContext($this->authorities === '' ? $tls : $tls->withCaFile($this->authorities)), $within);
+        $socket = connect(
+            $to,
+            $context->withTlsContext($this->authorities === '' ? $tls : $tls->withCaFile($this->authorities)),
+            $within,
+        );
         $socket->setupTls($within);
 
         return $socket;
@@ -223,7 +240,9 @@ final class ChatConnection
     private function farAddress(): string
     {
         /** @var DnsRecord $record */
-        foreach (resolve($this->address->host, cancellation: new TimeoutCancellation(self::CONNECT_SECONDS)) as $record) {
+        foreach (
+            resolve($this->address->host, cancellation: new TimeoutCancellation(self::CONNECT_SECONDS)) as $record
+        ) {
             $ip = $record->getValue();
             if (NearNetworks::allows($ip)) {
                 return (str_contains($ip, ':') ? "[$ip]" : $ip).":{$this->address->port}";

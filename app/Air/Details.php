@@ -33,7 +33,10 @@ final class Details
         return $this->get('/channels/'.rawurlencode($login), $within);
     }
 
-    /** @return array<string, null|bool|int|string>|null null when they could not be had; empty for somebody it does not know */
+    /**
+     * @return array<string, null|bool|int|string>|null null when they could not be had; empty for somebody it does not
+     *     know
+     */
     public function ofPerson(string $login, Cancellation $within): ?array
     {
         return $this->get('/people/'.rawurlencode($login), $within);
@@ -81,11 +84,21 @@ final class Details
         $plain = [];
         foreach (array_slice($read, 0, self::MOST, true) as $name => $value) {
             if (is_array($value) && array_filter($value, is_string(...)) === $value) {
-                $value = implode("\n", array_map(static fn (string $one): string => Inbound::text($one, Limits::NAME), array_slice($value, 0, Limits::READING)));
+                $value = implode(
+                    "\n",
+                    array_map(
+                        static fn (string $one): string => Inbound::text($one, Limits::NAME),
+                        array_slice($value, 0, Limits::READING),
+                    ),
+                );
             } elseif (is_string($value)) {
                 $value = Inbound::text($value, Limits::READING);
             }
-            if (is_string($name) && strlen($name) <= Limits::NAME && ($value === null || is_bool($value) || is_int($value) || is_string($value))) {
+            if (
+                is_string($name)
+                && strlen($name) <= Limits::NAME
+                && ($value === null || is_bool($value) || is_int($value) || is_string($value))
+            ) {
                 $plain[$name] = $value;
             }
         }

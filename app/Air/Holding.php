@@ -13,14 +13,26 @@ use Illuminate\Database\Connection;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Talker;
 
-/** Keeps the leases that this talker holds, takes what is free, and follows what was published, paused or pointed elsewhere. */
+/**
+ * Keeps the leases that this talker holds, takes what is free, and follows what was published, paused or pointed
+ * elsewhere.
+ */
 final readonly class Holding
 {
     private Talker $talker;
 
     /** @param  Closure(ChannelOnAir, LogEntry): void  $tell  whoever reads along */
-    public function __construct(private Connection $connection, private Editions $editions, private AirSettings $settings, private Lease $lease, private OutgoingQueue $outgoing, private Speaker $speaker, private Containment $containment, private OnAirNow $onAir, private Closure $tell)
-    {
+    public function __construct(
+        private Connection $connection,
+        private Editions $editions,
+        private AirSettings $settings,
+        private Lease $lease,
+        private OutgoingQueue $outgoing,
+        private Speaker $speaker,
+        private Containment $containment,
+        private OnAirNow $onAir,
+        private Closure $tell,
+    ) {
         $this->talker = new Talker;
     }
 
@@ -39,7 +51,10 @@ final readonly class Holding
     {
         $taken = [];
         /** @var iterable<Channel> $rows */
-        $rows = $this->containment->alone(static fn () => Channel::query()->whereNotNull('edition_on_air')->orderBy('id')->get()) ?? [];
+        $rows =
+            $this->containment->alone(
+                static fn () => Channel::query()->whereNotNull('edition_on_air')->orderBy('id')->get(),
+            ) ?? [];
         foreach ($rows as $row) {
             if ($this->onAir->get($row->id) === null) {
                 $new = $this->containment->alone(fn (): ?ChannelOnAir => $this->take($row), $row->id);
@@ -70,7 +85,17 @@ final readonly class Holding
 
             return $channel !== null && $this->speaker->takes($channel, $sayings);
         });
-        $channel = new ChannelOnAir($row->id, $row->login, $epoch, $row->seed, new Driver($this->talker, $store), new CachedDetails($this->settings->details, $row->login), $this->tell, $row->profile(), new MariaDbRanking($this->connection, $row->id));
+        $channel = new ChannelOnAir(
+            $row->id,
+            $row->login,
+            $epoch,
+            $row->seed,
+            new Driver($this->talker, $store),
+            new CachedDetails($this->settings->details, $row->login),
+            $this->tell,
+            $row->profile(),
+            new MariaDbRanking($this->connection, $row->id),
+        );
         $channel->hadSaid($this->outgoing->agesOfHanded($row->id, $channel->profile->windowSeconds));
         $this->onAir->add($channel);
 
@@ -79,7 +104,16 @@ final readonly class Holding
 
     private function follow(ChannelOnAir $channel, Channel $row): void
     {
-        $stamp = json_encode([$row->edition_on_air, $row->silenced, $row->paused, $row->chat_server, hash('sha256', (string) $row->chat_secret)], JSON_THROW_ON_ERROR);
+        $stamp = json_encode(
+            [
+                $row->edition_on_air,
+                $row->silenced,
+                $row->paused,
+                $row->chat_server,
+                hash('sha256', (string) $row->chat_secret),
+            ],
+            JSON_THROW_ON_ERROR,
+        );
         if ($channel->stamp !== $stamp) {
             $channel->address = $this->settings->addressOf($row);
             // Whatever its account is called in the pack, what it says itself sets nothing off.

@@ -13,13 +13,19 @@ use SilverParrot\Chat\Wire\PersonTags;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 
-/** Takes in what the connections bring: a line goes to the channel whose room it came from, what a server says into its log. */
+/**
+ * Takes in what the connections bring: a line goes to the channel whose room it came from, what a server says into its
+ * log.
+ */
 final class Intake
 {
     private int $heard = 0;
 
-    public function __construct(private readonly OnAirNow $onAir, private readonly Inbox $inbox, private readonly Containment $containment)
-    {
+    public function __construct(
+        private readonly OnAirNow $onAir,
+        private readonly Inbox $inbox,
+        private readonly Containment $containment,
+    ) {
     }
 
     public function hear(IrcLine $line, ChatConnection $chat): void
@@ -31,7 +37,9 @@ final class Intake
                 continue;
             }
             $this->containment->of($channel, function () use ($channel, $line, $chat, $room): void {
-                $line->command === 'PRIVMSG' ? $this->inbox->add($channel, $this->lineOf($line, $chat, $channel->address, $room)) : self::noted($channel, $line);
+                $line->command === 'PRIVMSG'
+                    ? $this->inbox->add($channel, $this->lineOf($line, $chat, $channel->address, $room))
+                    : self::noted($channel, $line);
             });
         }
     }
@@ -39,7 +47,13 @@ final class Intake
     private static function noted(ChannelOnAir $channel, IrcLine $line): void
     {
         if (! str_contains($line->prefix, '!')) {
-            $channel->log(LogEntry::NOTICE, '', Person::unknown(Inbound::text($line->nick(), Limits::NAME)), Inbound::text($line->param(1), Limits::LINE), Moment::of(now()));
+            $channel->log(
+                LogEntry::NOTICE,
+                '',
+                Person::unknown(Inbound::text($line->nick(), Limits::NAME)),
+                Inbound::text($line->param(1), Limits::LINE),
+                Moment::of(now()),
+            );
         }
     }
 
@@ -51,6 +65,13 @@ final class Intake
             ...($chat->room($room)?->hasVoice($nick) === true ? [Level::Vip] : []),
         ];
 
-        return Inbound::line($line, $address->tags ?? PersonTags::none(), $chat->capabilities(), $levels, $chat->run.'-'.++$this->heard, Moment::of(now()));
+        return Inbound::line(
+            $line,
+            $address->tags ?? PersonTags::none(),
+            $chat->capabilities(),
+            $levels,
+            $chat->run.'-'.++$this->heard,
+            Moment::of(now()),
+        );
     }
 }

@@ -8,9 +8,9 @@ use PDO;
 use PDOStatement;
 
 /**
- * A connection that prepares each statement once. A reply takes some ten, always the same, and to prepare one costs a way to
- * the database and back, as much as to execute it. What is read is read whole before the statement is executed again, as the
- * framework does.
+ * A connection that prepares each statement once. A reply takes some ten, always the same, and to prepare one costs a
+ * way to the database and back, as much as to execute it. What is read is read whole before the statement is executed
+ * again, as the framework does.
  */
 final class KeptStatements extends PDO
 {

@@ -29,7 +29,11 @@ final class LiveReadings implements Web
         $within = $this->within ??= new TimeoutCancellation(self::SECONDS);
         $asked = [];
         foreach ($requests as $request) {
-            $asked[$request->id] = async(fn (): null|bool|int|string|Value => $request->subject === 'top' ? $this->top($request) : $this->details->ask($request, $within));
+            $asked[$request->id] = async(
+                fn (): null|bool|int|string|Value => $request->subject === 'top'
+                    ? $this->top($request)
+                    : $this->details->ask($request, $within),
+            );
         }
 
         $readings = [];

@@ -7,10 +7,14 @@ namespace App\Air;
 use Illuminate\Database\Connection;
 use SilverParrot\Source\Fold;
 
-/** What was heard and said, kept for as long as the channel says. Nothing depends on it: it is written four times a second, apart from the turns. */
+/**
+ * What was heard and said, kept for as long as the channel says. Nothing depends on it: it is written four times a
+ * second, apart from the turns.
+ */
 final readonly class Log
 {
-    private const COLUMNS = 'channel_id, number, at, kind, event_key, text, findable, person, edition, outcome, memory, readings';
+    private const COLUMNS = 'channel_id, number, at, kind, event_key, text, findable, person, edition, outcome, '
+        .'memory, readings';
 
     private const AT_ONCE = 200;
 
@@ -23,10 +27,16 @@ final readonly class Log
     {
         foreach (array_chunk($lines, self::AT_ONCE) as $chunk) {
             $rows = array_map(static fn (LogEntry $line): array => [$channel, ...$line->row()], $chunk);
-            $marks = implode(',', array_fill(0, count($rows), '('.implode(',', array_fill(0, count($rows[0]), '?')).')'));
+            $marks = implode(
+                ',',
+                array_fill(0, count($rows), '('.implode(',', array_fill(0, count($rows[0]), '?')).')'),
+            );
             // A line that waited for the outside comes a second time, with what it found.
             $this->connection->insert(
-                'INSERT INTO heard_lines ('.self::COLUMNS.") VALUES $marks ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), memory = VALUES(memory), readings = VALUES(readings)",
+                'INSERT INTO heard_lines ('
+                    .self::COLUMNS
+                    .") VALUES $marks ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), memory = VALUES(memory), "
+                    .'readings = VALUES(readings)',
                 array_merge(...$rows),
             );
         }
@@ -49,12 +59,21 @@ final readonly class Log
         return $this->lines('channel_id = ? AND number = ?', [$channel, $number], 1)[0] ?? null;
     }
 
-    /** @return list<LogEntry> the last ones with all of these words in their text or in the name of who wrote them, oldest first */
+    /**
+     * @return list<LogEntry> the last ones with all of these words in their text or in the name of who wrote them,
+     *     oldest first
+     */
     public function find(int $channel, string $words, int $most): array
     {
         $where = 'channel_id = ?';
         $bindings = [$channel];
-        foreach (array_slice(preg_split('/\s+/u', Fold::caseless(mb_substr($words, 0, 200)), flags: PREG_SPLIT_NO_EMPTY) ?: [], 0, 10) as $word) {
+        foreach (
+            array_slice(
+                preg_split('/\s+/u', Fold::caseless(mb_substr($words, 0, 200)), flags: PREG_SPLIT_NO_EMPTY) ?: [],
+                0,
+                10,
+            ) as $word
+        ) {
             $where .= ' AND findable LIKE ?';
             // The text is a value, and its own % and _ are no wildcards.
             $bindings[] = '%'.addcslashes($word, '%_\\').'%';
@@ -69,8 +88,14 @@ final readonly class Log
      */
     private function lines(string $where, array $bindings, int $most): array
     {
-        /** @var list<object{number: int, at: string, kind: string, event_key: string, text: string, person: string, edition: int, outcome: string, memory: string, readings: string}> $rows */
-        $rows = $this->connection->select('SELECT '.self::COLUMNS." FROM heard_lines WHERE $where ORDER BY number DESC LIMIT ".$most, $bindings);
+        /**
+         * @var list<object{number: int, at: string, kind: string, event_key: string, text: string, person: string,
+         *     edition: int, outcome: string, memory: string, readings: string}> $rows
+         */
+        $rows = $this->connection->select(
+            'SELECT '.self::COLUMNS." FROM heard_lines WHERE $where ORDER BY number DESC LIMIT ".$most,
+            $bindings,
+        );
 
         return array_map(LogEntry::fromRow(...), array_reverse($rows));
     }

@@ -13,7 +13,9 @@ use SilverParrot\Hearing\Outcome;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
-/** One line of the log: heard, said, or told by the chat server. What it found is kept, so that it can be heard again. */
+/**
+ * One line of the log: heard, said, or told by the chat server. What it found is kept, so that it can be heard again.
+ */
 final class LogEntry
 {
     public const HEARD = 'heard';
@@ -70,31 +72,65 @@ final class LogEntry
         return new ChatLine($this->key, $this->by, $this->text, $this->at);
     }
 
-    /** @return array{number: int, kind: string, time: string, name: string, level: string, text: string, outcome: string} for a page */
+    /**
+     * @return array{number: int, kind: string, time: string, name: string, level: string, text: string,
+     *     outcome: string} for a page
+     */
     public function told(DateTimeZone $zone): array
     {
         $level = $this->by->levels->highest();
 
         return [
-            'number' => $this->number, 'kind' => $this->kind, 'time' => $this->at->in($zone)->format('H:i:s'), 'name' => $this->by->name,
-            'level' => $level === Level::Everyone ? '' : $level->label(), 'text' => $this->text, 'outcome' => $this->outcome,
+            'number' => $this->number,
+            'kind' => $this->kind,
+            'time' => $this->at->in($zone)->format('H:i:s'),
+            'name' => $this->by->name,
+            'level' => $level === Level::Everyone ? '' : $level->label(),
+            'text' => $this->text,
+            'outcome' => $this->outcome,
         ];
     }
 
     /** @return list<int|string> in the order of Log::COLUMNS, without the channel */
     public function row(): array
     {
-        $json = static fn (array $value): string => json_encode((object) $value, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE);
+        $json = static fn (array $value): string => json_encode(
+            (object) $value,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
 
-        return [$this->number, str_replace(['T', 'Z'], [' ', ''], $this->at->iso()), $this->kind, $this->key, $this->text, mb_substr(Fold::caseless("{$this->text}\n{$this->by->name}"), 0, 2_500), $json($this->by->record()), $this->edition, mb_substr($this->outcome, 0, 500), $json($this->memory), $json($this->readings)];
+        return [
+            $this->number,
+            str_replace(['T', 'Z'], [' ', ''], $this->at->iso()),
+            $this->kind,
+            $this->key,
+            $this->text,
+            mb_substr(Fold::caseless("{$this->text}\n{$this->by->name}"), 0, 2_500),
+            $json($this->by->record()),
+            $this->edition,
+            mb_substr($this->outcome, 0, 500),
+            $json($this->memory),
+            $json($this->readings),
+        ];
     }
 
-    /** @param  object{number: int, at: string, kind: string, event_key: string, text: string, person: string, edition: int, outcome: string, memory: string, readings: string}  $row */
+    /**
+     * @param  object{number: int, at: string, kind: string, event_key: string, text: string, person: string,
+     *     edition: int, outcome: string, memory: string, readings: string}  $row
+     */
     public static function fromRow(object $row): self
     {
         /** @var array<string, mixed> $person */
         $person = json_decode($row->person, true) ?: [];
-        $line = new self($row->number, $row->kind, Moment::fromIso($row->at) ?? new Moment(0), $row->event_key, Person::fromRecord($person) ?? Person::unknown(''), $row->text, $row->edition);
+        $line = new self(
+            $row->number,
+            $row->kind,
+            Moment::fromIso($row->at) ?? new Moment(0),
+            $row->event_key,
+            Person::fromRecord($person) ?? Person::unknown(''),
+            $row->text,
+            $row->edition,
+        );
         $line->outcome = $row->outcome;
         /** @var array<string, null|bool|int|string|array<string, mixed>> $memory */
         $memory = json_decode($row->memory, true) ?: [];

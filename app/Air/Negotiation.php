@@ -35,15 +35,21 @@ final class Negotiation
     {
     }
 
-    /** @return list<IrcLine>|null what is answered; null where this server cannot be signed in to, or goes on for ever */
+    /**
+     * @return list<IrcLine>|null what is answered; null where this server cannot be signed in to, or goes on for ever
+     */
     public function take(IrcLine $line): ?array
     {
         return match (true) {
             $line->command === 'AUTHENTICATE' => $this->prove(),
             $line->command === '903' => [new IrcLine('CAP', ['END'])],
             strtoupper($line->param(1)) === 'LS' && ! $this->hasChosen => $this->choose($line),
-            strtoupper($line->param(1)) === 'ACK' && $this->hasChosen && ! $this->isGranted => $this->granted($line->param(2)),
-            strtoupper($line->param(1)) === 'NAK' && $this->hasChosen && ! $this->isGranted => [new IrcLine('CAP', ['END'])],
+            strtoupper($line->param(1)) === 'ACK' && $this->hasChosen && ! $this->isGranted => $this->granted(
+                $line->param(2),
+            ),
+            strtoupper($line->param(1)) === 'NAK' && $this->hasChosen && ! $this->isGranted => [
+                new IrcLine('CAP', ['END']),
+            ],
             default => [],
         };
     }
@@ -71,7 +77,10 @@ final class Negotiation
         if ($goesOn) {
             return [];
         }
-        $names = array_map(static fn (string $one): string => explode('=', $one)[0], explode(' ', trim($this->offered)));
+        $names = array_map(
+            static fn (string $one): string => explode('=', $one)[0],
+            explode(' ', trim($this->offered)),
+        );
         $both = array_values(array_intersect($this->wanted(), $names));
         $this->hasChosen = true;
         if ($this->address->signIn === SignIn::Account && ! in_array('sasl', $both, true)) {
@@ -99,7 +108,10 @@ final class Negotiation
         }
         $this->hasProved = true;
         $answer = base64_encode("\0{$this->address->account}\0{$this->address->secret}");
-        $lines = array_map(static fn (string $chunk): IrcLine => new IrcLine('AUTHENTICATE', [$chunk]), str_split($answer, self::SASL_CHUNK));
+        $lines = array_map(
+            static fn (string $chunk): IrcLine => new IrcLine('AUTHENTICATE', [$chunk]),
+            str_split($answer, self::SASL_CHUNK),
+        );
 
         return strlen($answer) % self::SASL_CHUNK === 0 ? [...$lines, new IrcLine('AUTHENTICATE', ['+'])] : $lines;
     }

@@ -16,14 +16,18 @@ final class Room
     /** People with rights whose rights are known; no channel has more. */
     private const MOST = 2_000;
 
-    /** @var array<string, string> "o" for operators, "v" for who has a voice, or both; by nick in lower case. Who has neither is not kept */
+    /**
+     * @var array<string, string> "o" for operators, "v" for who has a voice, or both; by nick in lower case. Who has
+     *     neither is not kept
+     */
     private array $modes = [];
 
     /** @param  string  $channel with its sign */
     public function take(IrcLine $line, string $channel, string $ownNick): void
     {
         $nick = strtolower($line->nick());
-        $isHere = strcasecmp($line->param($line->command === '353' ? 2 : ($line->command === '366' ? 1 : 0)), $channel) === 0;
+        $isHere =
+            strcasecmp($line->param($line->command === '353' ? 2 : ($line->command === '366' ? 1 : 0)), $channel) === 0;
         $isOwn = strcasecmp($nick, $ownNick) === 0;
         match (true) {
             $line->command === 'QUIT' => $this->modes = array_diff_key($this->modes, [$nick => true]),
@@ -54,7 +58,10 @@ final class Room
         foreach (array_filter(explode(' ', $names)) as $name) {
             $nick = ltrim($name, '~&@%+');
             $signs = substr($name, 0, strlen($name) - strlen($nick));
-            $this->give(strtolower($nick), (strpbrk($signs, '~&@') !== false ? 'o' : '').(str_contains($signs, '+') ? 'v' : ''));
+            $this->give(
+                strtolower($nick),
+                (strpbrk($signs, '~&@') !== false ? 'o' : '').(str_contains($signs, '+') ? 'v' : ''),
+            );
         }
     }
 

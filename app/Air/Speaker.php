@@ -10,8 +10,8 @@ use SilverParrot\Outbox\Pace;
 use SilverParrot\Value\Moment;
 
 /**
- * Says what is queued, as far as the chat takes it. Each is marked before it goes out, so that it never goes out twice: an
- * answer that the chat takes at once is marked in the commit that keeps it, everything else when its time has come.
+ * Says what is queued, as far as the chat takes it. Each is marked before it goes out, so that it never goes out twice:
+ * an answer that the chat takes at once is marked in the commit that keeps it, everything else when its time has come.
  */
 final readonly class Speaker
 {
@@ -30,7 +30,11 @@ final readonly class Speaker
         $isFree = self::canSay($channel)
             && ! $channel->isBehind
             && count(self::pace($channel, $sayings)->now) === count($sayings)
-            && ! in_array(null, array_map(static fn (Saying $saying): ?string => self::target($saying, $channel->address), $sayings), true);
+            && ! in_array(
+                null,
+                array_map(static fn (Saying $saying): ?string => self::target($saying, $channel->address), $sayings),
+                true,
+            );
         $channel->taken = $isFree ? $sayings : [];
         $channel->isBehind = ! $isFree;
 
@@ -82,14 +86,19 @@ final readonly class Speaker
 
     private static function say(ChannelOnAir $channel, Saying $saying, Moment $now): void
     {
-        $channel->chat?->say((string) self::target($saying, $channel->address), $saying->text, $saying->place === Place::Reply ? $saying->answerTo : '');
+        $channel->chat?->say(
+            (string) self::target($saying, $channel->address),
+            $saying->text,
+            $saying->place === Place::Reply ? $saying->answerTo : '',
+        );
         $channel->hasSaid();
         $channel->logSaying(LogEntry::SAID, $saying, $now);
     }
 
     private static function canSay(ChannelOnAir $channel): bool
     {
-        return $channel->chat?->isWelcome() === true && in_array($channel->state(), [ConnectionState::Connected, ConnectionState::Moderator], true);
+        return $channel->chat?->isWelcome() === true
+            && in_array($channel->state(), [ConnectionState::Connected, ConnectionState::Moderator], true);
     }
 
     /** @param  array<int, Saying>  $sayings */
@@ -97,7 +106,12 @@ final readonly class Speaker
     {
         $profile = $channel->profile;
 
-        return Pace::of($sayings, $channel->saidAges(), $channel->state() === ConnectionState::Moderator ? $profile->oftenForModerators : $profile->often, $profile->windowSeconds);
+        return Pace::of(
+            $sayings,
+            $channel->saidAges(),
+            $channel->state() === ConnectionState::Moderator ? $profile->oftenForModerators : $profile->often,
+            $profile->windowSeconds,
+        );
     }
 
     /** @return string|null null for whoever cannot be whispered to: what is meant for one is told to nobody else */

@@ -34,7 +34,9 @@ final readonly class StreamWatch
         $isLive = is_bool($details['live'] ?? null) ? $details['live'] : null;
         $this->keepDetails($channel, $details);
         $now = Moment::of(now());
-        $look = static fn (View $memory): Tally => new Tally(array_filter([RunningStream::look($memory->value(Key::stream()), $isLive, $now)]));
+        $look = static fn (View $memory): Tally => new Tally(
+            array_filter([RunningStream::look($memory->value(Key::stream()), $isLive, $now)]),
+        );
         $store = new MariaDbStore($this->connection, $channel->id, $channel->epoch);
         if ($look($store->snapshot(Reads::of(Key::stream())))->changesToKeep() !== []) {
             $store->turn(EventKey::none(), Reads::of(Key::stream()), $look);
@@ -50,7 +52,11 @@ final readonly class StreamWatch
     {
         if ($details !== null && $details !== [] && $details !== $channel->keptDetails) {
             $channel->keptDetails = $details;
-            $this->connection->update('UPDATE channels SET details = ? WHERE id = ? AND lease_epoch = ?', [json_encode($details, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE), $channel->id, $channel->epoch]);
+            $this->connection->update('UPDATE channels SET details = ? WHERE id = ? AND lease_epoch = ?', [
+                json_encode($details, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                $channel->id,
+                $channel->epoch,
+            ]);
         }
     }
 }

@@ -26,7 +26,11 @@ final class Tallies
         $channel->first = [];
         $channel->lines = [];
         $keys = array_map(static fn (ChatLine $line): Key => Key::seen($line->by->id), array_values($seen));
-        $store->turn(EventKey::tally($channel->nextTally()), Reads::of(...$keys), static function (View $memory) use ($seen, $first, $lines): Tally {
+        $store->turn(EventKey::tally($channel->nextTally()), Reads::of(...$keys), static function (View $memory) use (
+            $seen,
+            $first,
+            $lines,
+        ): Tally {
             $changes = [];
             foreach ($seen as $id => $line) {
                 $key = Key::seen($line->by->id);
@@ -34,7 +38,11 @@ final class Tallies
                 $before = is_array($kept) && is_int($kept['lines'] ?? null) ? $kept['lines'] : 0;
                 $record = [
                     ...$line->by->record(),
-                    'first_seen' => is_array($kept) && is_string($kept['first_seen'] ?? null) ? $kept['first_seen'] : ($first[$id] ?? $line->at)->iso(), 'last_seen' => $line->at->iso(), 'lines' => $before + ($lines[$id] ?? 0),
+                    'first_seen' => is_array($kept) && is_string($kept['first_seen'] ?? null)
+                            ? $kept['first_seen']
+                            : ($first[$id] ?? $line->at)->iso(),
+                    'last_seen' => $line->at->iso(),
+                    'lines' => $before + ($lines[$id] ?? 0),
                 ];
                 $changes[] = new Change($key, $kept, $record, 'person', $line->by->login);
             }

@@ -26,6 +26,9 @@ final class Troubles
 
     public function json(): string
     {
-        return json_encode(['failed' => $this->failed, 'failed_at' => $this->failedAt, 'dropped' => $this->dropped], JSON_THROW_ON_ERROR);
+        return json_encode(
+            ['failed' => $this->failed, 'failed_at' => $this->failedAt, 'dropped' => $this->dropped],
+            JSON_THROW_ON_ERROR,
+        );
     }
 }

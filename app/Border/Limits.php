@@ -10,7 +10,10 @@ use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 
-/** How often who may ask for what. Each has a count of its own, named by what it protects, so that no one uses up another. */
+/**
+ * How often who may ask for what. Each has a count of its own, named by what it protects, so that no one uses up
+ * another.
+ */
 final class Limits
 {
     /** Requests a minute. */
@@ -43,7 +46,10 @@ final class Limits
             }));
         }
         foreach (self::BY_ADDRESS as $name => $often) {
-            RateLimiter::for($name, self::limit($often, static fn (Request $request): string => 'address '.$request->ip()));
+            RateLimiter::for(
+                $name,
+                self::limit($often, static fn (Request $request): string => 'address '.$request->ip()),
+            );
         }
     }
 

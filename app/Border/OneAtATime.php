@@ -13,8 +13,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What takes work is done once at a time for each person: whoever asks for more gets 429 at once, and asks again with what
- * stands there then. So nobody's typing holds the workers that others need.
+ * What takes work is done once at a time for each person: whoever asks for more gets 429 at once, and asks again with
+ * what stands there then. So nobody's typing holds the workers that others need.
  */
 final readonly class OneAtATime
 {

@@ -11,7 +11,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Vite;
 use Symfony\Component\HttpFoundation\Response;
 
-/** On all that is answered: nothing from elsewhere is loaded, nothing inline is run, nobody frames the application, nothing is kept. */
+/**
+ * On all that is answered: nothing from elsewhere is loaded, nothing inline is run, nobody frames the application,
+ * nothing is kept.
+ */
 final readonly class SecurityHeaders
 {
     public function __construct(private Repository $config)
@@ -21,14 +24,16 @@ final readonly class SecurityHeaders
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        // The editor makes style elements of its own, and is given this to mark them with; it also writes style attributes,
-        // which can dress a text but run nothing.
+        // The editor makes style elements of its own, and is given this to mark them with; it also writes style
+        // attributes, which can dress a text but run nothing.
         $nonce = Vite::useCspNonce();
         $response = $next($request);
         // Pages read along with the chat at the talker's own port, and nowhere else.
         $origin = implode('/', array_slice(explode('/', ChatController::streamAddress($request, $this->config)), 0, 3));
         $response->headers->add([
-            'Content-Security-Policy' => "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-{$nonce}'; style-src-attr 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self' {$origin}; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
+            'Content-Security-Policy' => "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-{$nonce}'; "
+                ."style-src-attr 'unsafe-inline'; img-src 'self' data:; font-src 'self'; connect-src 'self' "
+                ."{$origin}; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
             'X-Content-Type-Options' => 'nosniff',
             'X-Frame-Options' => 'DENY',
             'Referrer-Policy' => 'same-origin',

@@ -10,9 +10,9 @@ use Illuminate\Session\Middleware\StartSession as LaravelStartSession;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Sessions of pages. What scripts ask in the background (a preview, the simulated chat, new lines) reads the session and
- * writes nothing: several are under way at once, and one that ends late would put back an older session and take away the
- * notice that the next page is to show.
+ * Sessions of pages. What scripts ask in the background (a preview, the simulated chat, new lines) reads the session
+ * and writes nothing: several are under way at once, and one that ends late would put back an older session and take
+ * away the notice that the next page is to show.
  */
 final class StartSession extends LaravelStartSession
 {
@@ -30,7 +30,10 @@ final class StartSession extends LaravelStartSession
         $session = $request->session();
         if ($session->getHandler() instanceof DatabaseSessionHandler) {
             $now = now()->getTimestamp();
-            DB::table('sessions')->where('id', $session->getId())->where('last_activity', '<', $now - self::USED_EVERY_SECONDS)->update(['last_activity' => $now]);
+            DB::table('sessions')
+                ->where('id', $session->getId())
+                ->where('last_activity', '<', $now - self::USED_EVERY_SECONDS)
+                ->update(['last_activity' => $now]);
         }
     }
 

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Border;
 
-/** The names under which the application may be asked for: the address that was set up, and on one machine alone all of its own names. */
+/**
+ * The names under which the application may be asked for: the address that was set up, and on one machine alone all of
+ * its own names.
+ */
 final class TrustedHosts
 {
     private const OWN = ['127.0.0.1', 'localhost', '[::1]'];

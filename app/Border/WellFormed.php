@@ -9,8 +9,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * The border of the web: what comes in is UTF-8, without NUL, of bounded depth and number, and a list only where a list is
- * meant. Anything else is answered with 400 before anybody else has seen it.
+ * The border of the web: what comes in is UTF-8, without NUL, of bounded depth and number, and a list only where a list
+ * is meant. Anything else is answered with 400 before anybody else has seen it.
  */
 final class WellFormed
 {
@@ -43,14 +43,24 @@ final class WellFormed
 
     private function isReadable(Request $request): bool
     {
-        if ($request->isJson() && $request->getContent() !== '' && ! is_array(json_decode($request->getContent(), true, self::DEEPEST + 1))) {
+        if (
+            $request->isJson()
+            && $request->getContent() !== ''
+            && ! is_array(json_decode($request->getContent(), true, self::DEEPEST + 1))
+        ) {
             return false;
         }
         $texts = 0;
-        foreach ([$request->query->all(), $request->isJson() ? $request->json()->all() : $request->request->all()] as $fields) {
+        foreach (
+            [$request->query->all(), $request->isJson() ? $request->json()->all() : $request->request->all()] as $fields
+        ) {
             foreach ($fields as $name => $value) {
                 $isList = in_array($name, self::LISTS, true);
-                if (! self::isPlain((string) $name, 1) || (is_array($value) && ! $isList) || ! self::isPlain($value, self::DEEPEST, $texts)) {
+                if (
+                    ! self::isPlain((string) $name, 1)
+                    || (is_array($value) && ! $isList)
+                    || ! self::isPlain($value, self::DEEPEST, $texts)
+                ) {
                     return false;
                 }
             }

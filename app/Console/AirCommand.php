@@ -31,7 +31,9 @@ final class AirCommand extends Command
         $connection->disconnect();
         $this->awaitTables($connection);
         $port = $this->option('stream-port');
-        (new Air($connection, $editions, AirSettings::of($config)))->run($this->streams(is_string($port) ? (int) $port : $config->integer('air.stream_port')));
+        (new Air($connection, $editions, AirSettings::of($config)))->run(
+            $this->streams(is_string($port) ? (int) $port : $config->integer('air.stream_port')),
+        );
 
         return self::SUCCESS;
     }
@@ -42,7 +44,10 @@ final class AirCommand extends Command
         try {
             return $port === 0 ? null : listen("127.0.0.1:$port", (new BindContext)->withTcpNoDelay());
         } catch (SocketException) {
-            $this->warn("Port $port is taken, so there are no streams of events; pages ask by themselves. Choose another with --stream-port.");
+            $this->warn(
+                "Port $port is taken, so there are no streams of events; pages ask by themselves. Choose another with "
+                    .'--stream-port.',
+            );
 
             return null;
         }

@@ -22,12 +22,16 @@ final class CheckCommand extends CoreCommand
         [$pack, $flaws] = $this->pack($this->argument('pack'));
         $findings = [...$flaws, ...Checks::of($pack, CheckEnvironment::at(Moment::of(now())))];
         if ($this->option('json') === true) {
-            $this->json(['findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings)]);
+            $this->json([
+                'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings),
+            ]);
         } else {
             $this->tell($findings);
             $this->line($findings === [] ? 'Nothing is wrong with it.' : count($findings).' findings.');
         }
 
-        return array_filter($findings, static fn (Finding $finding): bool => $finding->isError()) === [] ? self::SUCCESS : self::FAILURE;
+        return array_filter($findings, static fn (Finding $finding): bool => $finding->isError()) === []
+            ? self::SUCCESS
+            : self::FAILURE;
     }
 }

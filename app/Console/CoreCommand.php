@@ -15,7 +15,10 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 
-/** What the commands without a database have in common: files, findings, and exit code 2 for arguments that make no sense. */
+/**
+ * What the commands without a database have in common: files, findings, and exit code 2 for arguments that make no
+ * sense.
+ */
 abstract class CoreCommand extends Command
 {
     public function run(InputInterface $input, OutputInterface $output): int
@@ -26,7 +29,9 @@ abstract class CoreCommand extends Command
             if (! $exception instanceof ExceptionInterface && ! $exception instanceof BadArgument) {
                 throw $exception;
             }
-            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln($exception->getMessage());
+            ($output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output)->writeln(
+                $exception->getMessage(),
+            );
 
             return self::INVALID;
         }
@@ -71,7 +76,11 @@ abstract class CoreCommand extends Command
     {
         foreach ($findings as $finding) {
             $place = $finding->at.($finding->span === null ? '' : " [{$finding->span->from}-{$finding->span->to}]");
-            $this->say(trim("{$finding->kind->severity()->value} {$finding->kind->code()} $place").": {$finding->sentence()}".($finding->mend() === '' ? '' : " {$finding->mend()}"));
+            $this->say(
+                trim("{$finding->kind->severity()->value} {$finding->kind->code()} $place")
+                    .": {$finding->sentence()}"
+                    .($finding->mend() === '' ? '' : " {$finding->mend()}"),
+            );
         }
     }
 
@@ -84,6 +93,12 @@ abstract class CoreCommand extends Command
     /** @param  array<string, mixed>  $report */
     protected function json(array $report): void
     {
-        $this->output->writeln(json_encode($report, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT), OutputInterface::OUTPUT_RAW);
+        $this->output->writeln(
+            json_encode(
+                $report,
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+            ),
+            OutputInterface::OUTPUT_RAW,
+        );
     }
 }

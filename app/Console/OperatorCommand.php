@@ -9,7 +9,9 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use Symfony\Component\Console\Formatter\OutputFormatter;
 
-/** Operators command what is for all channels: the pace and the troubles of the harbour. Nobody becomes one from a page. */
+/**
+ * Operators command what is for all channels: the pace and the troubles of the harbour. Nobody becomes one from a page.
+ */
 final class OperatorCommand extends Command
 {
     protected $signature = 'parrot:operator {email} {--off : they are no operator any more}';
@@ -26,7 +28,11 @@ final class OperatorCommand extends Command
             return self::FAILURE;
         }
         $user->forceFill(['is_operator' => ! $this->option('off')])->save();
-        $this->info(OutputFormatter::escape($user->name).' is '.($this->option('off') ? 'no operator any more.' : 'an operator.'));
+        $this->info(
+            OutputFormatter::escape($user->name)
+                .' is '
+                .($this->option('off') ? 'no operator any more.' : 'an operator.'),
+        );
 
         return self::SUCCESS;
     }

@@ -14,7 +14,8 @@ final class PrepareCommand extends Command
 {
     protected $signature = 'parrot:prepare';
 
-    protected $description = 'Bring the tables up to date, fill the demo at the first start, print a one-time sign-in link';
+    protected $description = 'Bring the tables up to date, fill the demo at the first start, print a one-time sign-in '
+        .'link';
 
     public function handle(SignInLinks $links): int
     {

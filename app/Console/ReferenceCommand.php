@@ -23,18 +23,42 @@ final class ReferenceCommand extends Command
 
     public static function page(): string
     {
-        $page = "# The response language\n\nMade by `php artisan parrot:reference` from what the code says of itself. Plain text is said as it stands; a slot in square\nbrackets is filled in; `[[` says one `[`. Every example is run as a test.\n";
+        $page =
+            "# The response language\n\nMade by `php artisan parrot:reference` from what the code says of itself. "
+                ."Plain text is said as it stands; a slot in square\nbrackets is filled in; `[[` says one `[`. Every "
+                ."example is run as a test.\n";
         foreach (Reference::described() as $heading => $all) {
             $page .= "\n## $heading\n\n| | takes | gives | |\n|---|---|---|---|\n";
             foreach ($all as $one) {
                 $cell = static fn (string $text): string => str_replace('|', '\\|', $text);
-                $parts = $one->parts === [] || $one->tells !== [] ? '' : ' Parts: '.implode(' ', array_map(static fn (string $part): string => "`.$part`", $one->parts)).'.';
+                $parts =
+                    $one->parts === [] || $one->tells !== []
+                        ? ''
+                        : ' Parts: '
+                            .implode(' ', array_map(static fn (string $part): string => "`.$part`", $one->parts))
+                            .'.';
                 $nothing = $one->withNothing === '' ? '' : " With nothing it {$one->withNothing}.";
-                $page .= '| `'.$cell($one->name).'` | '.$cell($one->takes).' | '.$cell($one->gives).' | '.$cell($one->sentence.$nothing.$parts.($one->later === '' ? '' : " Comes later: {$one->later}")).' `` '.$cell($one->example)." `` |\n";
+                $page
+                    .= '| `'
+                    .$cell($one->name)
+                    .'` | '
+                    .$cell($one->takes)
+                    .' | '
+                    .$cell($one->gives)
+                    .' | '
+                    .$cell(
+                        $one->sentence.$nothing.$parts.($one->later === '' ? '' : " Comes later: {$one->later}"),
+                    )
+                    .' `` '
+                    .$cell($one->example)
+                    ." `` |\n";
             }
             foreach ($heading === 'Names' ? $all : [] as $one) {
                 if ($one->tells !== [] && $one->name !== 'target') {
-                    $page .= "\nThe parts of `{$one->name}`".($one->name === 'caller' ? ', and of `target`' : '').":\n\n| | gives | |\n|---|---|---|\n";
+                    $page
+                        .= "\nThe parts of `{$one->name}`"
+                        .($one->name === 'caller' ? ', and of `target`' : '')
+                        .":\n\n| | gives | |\n|---|---|---|\n";
                     foreach ($one->tells as $part => [$gives, $sentence]) {
                         $page .= "| `{$one->name}.$part` | $gives | $sentence |\n";
                     }

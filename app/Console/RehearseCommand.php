@@ -36,19 +36,36 @@ final class RehearseCommand extends CoreCommand
 
             return self::INVALID;
         }
-        $report = Runner::run(new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile()), $file->lines, $file->levels, $this->moment(), $file->names);
+        $report = Runner::run(
+            new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile()),
+            $file->lines,
+            $file->levels,
+            $this->moment(),
+            $file->names,
+        );
         if ($this->option('json') === true) {
             $this->json($report->toArray());
 
             return self::SUCCESS;
         }
         foreach ($report->heard as $heard) {
-            $this->say(sprintf('%7s %s: %s', '+'.intdiv($heard->line->millis, 1000).'s', $heard->by->name ?? '', $heard->number === null ? '…' : $heard->line->text));
+            $this->say(
+                sprintf(
+                    '%7s %s: %s',
+                    '+'.intdiv($heard->line->millis, 1000).'s',
+                    $heard->by->name ?? '',
+                    $heard->number === null ? '…' : $heard->line->text,
+                ),
+            );
             foreach ($heard->outcome->texts() as $text) {
                 $this->say("        → $text");
             }
             if ($heard->outcome->sayings === [] && $heard->outcome->command !== null) {
-                $this->say('        – '.($heard->outcome->closed->reason ?? $heard->outcome->failed?->getMessage() ?? 'nothing was said'));
+                $this->say(
+                    '        – '
+                        .($heard->outcome->closed->reason
+                            ?? ($heard->outcome->failed?->getMessage() ?? 'nothing was said')),
+                );
             }
         }
 

@@ -22,7 +22,10 @@ final class RestoreCommand extends Command
         try {
             $file = BackupFile::open($this->argument('file'));
             $this->line("A backup of {$file->made} with {$file->rows} rows.");
-            $notes = $restore->from($file, is_string($channel) ? $channel : null, function (string $table, int $rows): void {
+            $notes = $restore->from($file, is_string($channel) ? $channel : null, function (
+                string $table,
+                int $rows,
+            ): void {
                 if ($rows % 10_000 === 0) {
                     $this->line("{$table}: {$rows} rows so far");
                 }
@@ -35,8 +38,14 @@ final class RestoreCommand extends Command
         foreach ($notes as $note) {
             $this->line($note);
         }
-        $this->line((is_string($channel) ? "The channel {$channel} is" : 'Everything is')." as it was at {$file->made}. The parrot is silent there until somebody lets it speak in Publish.");
-        $this->line('What was heard and changed since then is gone, and will not be heard again: a chat tells its lines once. What waited to be said is not said any more.');
+        $this->line(
+            (is_string($channel) ? "The channel {$channel} is" : 'Everything is')
+                ." as it was at {$file->made}. The parrot is silent there until somebody lets it speak in Publish.",
+        );
+        $this->line(
+            'What was heard and changed since then is gone, and will not be heard again: a chat tells its lines once. '
+                .'What waited to be said is not said any more.',
+        );
 
         return self::SUCCESS;
     }

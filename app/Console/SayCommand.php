@@ -54,14 +54,29 @@ final class SayCommand extends CoreCommand
             $command = Say::on(self::TRIGGER, $response)->gated(Cooldown::none());
             $pack = $pack->withCommand($command, self::TRIGGER);
             // It stands in no pack: what is said of its text counts, and not what is said of a command.
-            array_push($flaws, ...array_map(static fn (Finding $finding): Finding => $finding->alone(), array_filter(Checks::ofCommand($command, $pack), static fn (Finding $finding): bool => $finding->at === '/responses/0/text')));
+            array_push(
+                $flaws,
+                ...array_map(
+                    static fn (Finding $finding): Finding => $finding->alone(),
+                    array_filter(
+                        Checks::ofCommand($command, $pack),
+                        static fn (Finding $finding): bool => $finding->at === '/responses/0/text',
+                    ),
+                ),
+            );
             $line = self::TRIGGER.' '.$this->text('words');
         }
         $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile());
         $outcome = $rehearsal->line('said', $this->caller($rehearsal), (string) $line, $this->moment());
         if (! is_string($response) && $outcome->command !== null) {
             $place = (int) array_search($outcome->command, $pack->commands, true);
-            array_push($flaws, ...array_map(static fn (Finding $finding): Finding => $finding->within("/commands/$place"), Checks::ofCommand($outcome->command, $pack)));
+            array_push(
+                $flaws,
+                ...array_map(
+                    static fn (Finding $finding): Finding => $finding->within("/commands/$place"),
+                    Checks::ofCommand($outcome->command, $pack),
+                ),
+            );
         }
 
         return $this->report($outcome, $flaws, $isFlawed);
@@ -76,8 +91,15 @@ final class SayCommand extends CoreCommand
             $levels[] = Level::named($word) ?? throw BadArgument::level($word, Level::words());
         }
 
-        return $known !== null && $levels === [] ? $known
-            : Person::known($known->id ?? 'cast-'.mb_strtolower($name), $known->login ?? $name, $known->name ?? $name, Levels::of(...$levels), $known->tier ?? 0);
+        return $known !== null && $levels === []
+            ? $known
+            : Person::known(
+                $known->id ?? 'cast-'.mb_strtolower($name),
+                $known->login ?? $name,
+                $known->name ?? $name,
+                Levels::of(...$levels),
+                $known->tier ?? 0,
+            );
     }
 
     /** @param  list<Finding>  $findings */
@@ -85,7 +107,11 @@ final class SayCommand extends CoreCommand
     {
         $answer = Answer::of($outcome);
         if ($this->option('json') === true) {
-            $this->json($answer + ['findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings)]);
+            $this->json(
+                $answer + [
+                    'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings),
+                ],
+            );
         } else {
             foreach ($answer['said'] as $text) {
                 $this->say($text);

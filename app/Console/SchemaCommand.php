@@ -13,7 +13,8 @@ final class SchemaCommand extends Command
 {
     protected $signature = 'parrot:schema';
 
-    protected $description = 'Print the JSON Schema of what is set of a command’s gates; docs/formats/gates.schema.json is made with it';
+    protected $description = 'Print the JSON Schema of what is set of a command’s gates; '
+        .'docs/formats/gates.schema.json is made with it';
 
     public function handle(): int
     {
@@ -29,12 +30,22 @@ final class SchemaCommand extends Command
             '$id' => 'https://silver-parrot.example/formats/gates.schema.json',
             'title' => 'What is set of a command’s gates in a Silver Parrot pack; made by php artisan parrot:schema',
             'type' => 'object',
-            'properties' => GateSettings::schema() + ['refusals' => [
-                'description' => 'what is said where a gate is closed', 'type' => 'object', 'additionalProperties' => false,
-                'properties' => array_map(static fn (Refusal $refusal): array => ['$ref' => 'pack.schema.json#/$defs/text'], GateSettings::refusals()),
-            ]],
+            'properties' => GateSettings::schema() + [
+                'refusals' => [
+                    'description' => 'what is said where a gate is closed',
+                    'type' => 'object',
+                    'additionalProperties' => false,
+                    'properties' => array_map(
+                        static fn (Refusal $refusal): array => ['$ref' => 'pack.schema.json#/$defs/text'],
+                        GateSettings::refusals(),
+                    ),
+                ],
+            ],
         ];
 
-        return json_encode($schema, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+        return json_encode(
+            $schema,
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        )."\n";
     }
 }

@@ -33,7 +33,8 @@ use SilverParrot\Value\Moment;
  * @property bool $air_knows_people
  * @property int $keep_days of what was heard and said
  * @property array{failed: int, failed_at: string, dropped: int}|null $air_troubles since the talker took the channel
- * @property array{host: string, port: int, tls: bool, nick: string, room: string, sign_in: string, account: string}|null $chat_server null for the harbour
+ * @property array{host: string, port: int, tls: bool, nick: string, room: string, sign_in: string,
+ *     account: string}|null $chat_server null for the harbour
  * @property string|null $chat_secret
  * @property Carbon|null $air_seen_at
  * @property Collection<int, Membership> $memberships
@@ -47,7 +48,18 @@ final class Channel extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['talkers' => 'array', 'details' => 'array', 'paused' => 'boolean', 'silenced' => 'array', 'air_seen_at' => 'datetime', 'air_state' => ConnectionState::class, 'air_knows_people' => 'boolean', 'air_troubles' => 'array', 'chat_server' => 'array', 'chat_secret' => 'encrypted'];
+    protected $casts = [
+        'talkers' => 'array',
+        'details' => 'array',
+        'paused' => 'boolean',
+        'silenced' => 'array',
+        'air_seen_at' => 'datetime',
+        'air_state' => ConnectionState::class,
+        'air_knows_people' => 'boolean',
+        'air_troubles' => 'array',
+        'chat_server' => 'array',
+        'chat_secret' => 'encrypted',
+    ];
 
     protected $hidden = ['chat_secret'];
 
@@ -62,7 +74,11 @@ final class Channel extends Model
     {
         $categories = $this->details['categories'] ?? '';
 
-        return new CheckEnvironment(Moment::of(now()), $this->profile(), is_string($categories) && $categories !== '' ? explode("\n", $categories) : []);
+        return new CheckEnvironment(
+            Moment::of(now()),
+            $this->profile(),
+            is_string($categories) && $categories !== '' ? explode("\n", $categories) : [],
+        );
     }
 
     /** In plain words, how the parrot stands in this channel's chat. */
@@ -72,7 +88,7 @@ final class Channel extends Model
             return 'Nothing is published yet, so the parrot is in no chat.';
         }
         // Its heart beats each second; a few missed ones are a restart, more are trouble.
-        if ($this->air_seen_at === null || ! $this->air_seen_at->between(now()->subSeconds(10), now()->addSeconds(10))) {
+        if ($this->air_seen_at?->between(now()->subSeconds(10), now()->addSeconds(10)) !== true) {
             return 'The talker is not running. “bin/parrot up” starts it.';
         }
 
@@ -81,25 +97,53 @@ final class Channel extends Model
         $waiting = $isThere ? $this->waiting() : 0;
 
         return $this->air_state->sentence()
-            .($waiting > 0 ? ' It is falling behind: '.($waiting === 1 ? 'one saying waits' : "$waiting sayings wait").' for room under the chat’s limits.' : '')
+            .($waiting > 0
+                ? ' It is falling behind: '
+                    .($waiting === 1 ? 'one saying waits' : "$waiting sayings wait")
+                    .' for room under the chat’s limits.'
+                : '')
             .$this->toldTroubles()
-            .($isThere && ! $this->air_knows_people ? ' This chat has no accounts, so people are known by their names alone.' : '');
+            .($isThere && ! $this->air_knows_people
+                ? ' This chat has no accounts, so people are known by their names alone.'
+                : '');
     }
 
     private function toldTroubles(): string
     {
         $failed = $this->air_troubles['failed'] ?? 0;
         $dropped = $this->air_troubles['dropped'] ?? 0;
-        $last = $failed === 0 ? null : Moment::fromIso($this->air_troubles['failed_at'] ?? '')?->in(new \DateTimeZone($this->zone))->format('H:i');
+        $last =
+            $failed === 0
+                ? null
+                : Moment::fromIso($this->air_troubles['failed_at'] ?? '')
+                    ?->in(new \DateTimeZone($this->zone))
+                    ->format('H:i');
 
-        return ($dropped > 0 ? ' '.($dropped === 1 ? 'One line' : number_format($dropped).' lines').' came faster than the parrot can hear, and '.($dropped === 1 ? 'was' : 'were').' dropped.' : '')
-            .($failed > 0 ? ' '.($failed === 1 ? 'An error' : number_format($failed).' errors').' kept it from hearing or answering a line, last at '.($last ?? 'an unknown time').'; the log says more.' : '');
+        return ($dropped > 0
+            ? ' '
+                .($dropped === 1 ? 'One line' : number_format($dropped).' lines')
+                .' came faster than the parrot can hear, and '
+                .($dropped === 1 ? 'was' : 'were')
+                .' dropped.'
+            : '')
+            .($failed > 0
+                ? ' '
+                    .($failed === 1 ? 'An error' : number_format($failed).' errors')
+                    .' kept it from hearing or answering a line, last at '
+                    .($last ?? 'an unknown time')
+                    .'; the log says more.'
+                : '');
     }
 
     /** Sayings that are queued for longer than it takes to say them. */
     private function waiting(): int
     {
-        return $this->getConnection()->table('outgoing')->where('channel_id', $this->id)->where('state', 'queued')->where('queued_at', '<', now('UTC')->subSeconds(self::BEHIND_SECONDS))->count();
+        return $this->getConnection()
+            ->table('outgoing')
+            ->where('channel_id', $this->id)
+            ->where('state', 'queued')
+            ->where('queued_at', '<', now('UTC')->subSeconds(self::BEHIND_SECONDS))
+            ->count();
     }
 
     /** @return HasMany<Membership, $this> */
@@ -177,7 +221,9 @@ final class Channel extends Model
     /** @return HasMany<EmoteRow, $this> without their pixels: whether there are any */
     public function emotesInShort(): HasMany
     {
-        return $this->emotes()->select(['id', 'channel_id', 'stable_id', 'word', 'any_of', 'at_least'])->selectRaw("picture <> '' AS has_picture");
+        return $this->emotes()
+            ->select(['id', 'channel_id', 'stable_id', 'word', 'any_of', 'at_least'])
+            ->selectRaw("picture <> '' AS has_picture");
     }
 
     /** @return HasMany<DefinitionChange, $this> */

@@ -35,7 +35,13 @@ final class CommandRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['gates' => 'array', 'refusals' => 'array', 'listed' => 'boolean', 'voice' => Voice::class, 'place' => Place::class];
+    protected $casts = [
+        'gates' => 'array',
+        'refusals' => 'array',
+        'listed' => 'boolean',
+        'voice' => Voice::class,
+        'place' => Place::class,
+    ];
 
     /** @return BelongsTo<Channel, $this> */
     public function channel(): BelongsTo

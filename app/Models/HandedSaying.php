@@ -22,11 +22,21 @@ final class HandedSaying extends Model
     /** @return Builder<self> by whole days, channel by channel, so that the index finds them */
     public function prunable(): Builder
     {
-        return $this->newQuery()->where('state', '!=', 'queued')->where(static function (Builder $any): void {
-            $any->whereRaw('FALSE');
-            foreach (Channel::query()->pluck('keep_days', 'id') as $channel => $days) {
-                $any->orWhere(static fn (Builder $of): Builder => $of->where('channel_id', $channel)->where('queued_at', '<', now('UTC')->startOfDay()->subDays(is_int($days) ? $days : 30)));
-            }
-        });
+        return $this->newQuery()
+            ->where('state', '!=', 'queued')
+            ->where(static function (Builder $any): void {
+                $any->whereRaw('FALSE');
+                foreach (Channel::query()->pluck('keep_days', 'id') as $channel => $days) {
+                    $any->orWhere(
+                        static fn (Builder $of): Builder => $of->where('channel_id', $channel)->where(
+                            'queued_at',
+                            '<',
+                            now('UTC')
+                                ->startOfDay()
+                                ->subDays(is_int($days) ? $days : 30),
+                        ),
+                    );
+                }
+            });
     }
 }

@@ -25,7 +25,15 @@ final class LoggedLine extends Model
         return $this->newQuery()->where(static function (Builder $any): void {
             $any->whereRaw('FALSE');
             foreach (Channel::query()->pluck('keep_days', 'id') as $channel => $days) {
-                $any->orWhere(static fn (Builder $of): Builder => $of->where('channel_id', $channel)->where('at', '<', now('UTC')->startOfDay()->subDays(is_int($days) ? $days : 30)));
+                $any->orWhere(
+                    static fn (Builder $of): Builder => $of->where('channel_id', $channel)->where(
+                        'at',
+                        '<',
+                        now('UTC')
+                            ->startOfDay()
+                            ->subDays(is_int($days) ? $days : 30),
+                    ),
+                );
             }
         });
     }

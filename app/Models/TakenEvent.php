@@ -25,7 +25,11 @@ final class TakenEvent extends Model
         return $this->newQuery()->where(static function (Builder $any): void {
             $any->whereRaw('FALSE');
             foreach (Channel::query()->pluck('id') as $channel) {
-                $any->orWhere(static fn (Builder $of): Builder => $of->where('channel_id', $channel)->where('heard_at', '<', now('UTC')->startOfDay()->subDay()));
+                $any->orWhere(
+                    static fn (Builder $of): Builder => $of
+                        ->where('channel_id', $channel)
+                        ->where('heard_at', '<', now('UTC')->startOfDay()->subDay()),
+                );
             }
         });
     }

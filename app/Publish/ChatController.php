@@ -35,13 +35,18 @@ final readonly class ChatController
     {
         $chosen = $request->integer('line') > 0 ? $this->log->line($channel->id, $request->integer('line')) : null;
 
-        return view('publish.chat', [
-            'channel' => $channel,
-            'find' => $find = mb_substr($request->string('find')->trim()->value(), 0, 200),
-            'lines' => $find === '' ? $this->log->last($channel->id, self::SHOWN) : $this->log->find($channel->id, $find, self::SHOWN),
-            'harbour' => $channel->chat_server === null ? $this->harbour->look($channel) : null,
-            'chosen' => $chosen,
-        ] + ($chosen === null ? [] : self::why($channel, $chosen, $rehear, $assembler)));
+        return view(
+            'publish.chat',
+            [
+                'channel' => $channel,
+                'find' => ($find = mb_substr($request->string('find')->trim()->value(), 0, 200)),
+                'lines' => $find === ''
+                        ? $this->log->last($channel->id, self::SHOWN)
+                        : $this->log->find($channel->id, $find, self::SHOWN),
+                'harbour' => $channel->chat_server === null ? $this->harbour->look($channel) : null,
+                'chosen' => $chosen,
+            ] + ($chosen === null ? [] : self::why($channel, $chosen, $rehear, $assembler)),
+        );
     }
 
     /** For a page that cannot read along with the stream. */
@@ -49,26 +54,52 @@ final readonly class ChatController
     {
         $zone = new \DateTimeZone($channel->zone);
 
-        return response()->json(array_map(static fn (LogEntry $line): array => $line->told($zone), $this->log->last($channel->id, self::SHOWN, $request->integer('after'))));
+        return response()->json(
+            array_map(
+                static fn (LogEntry $line): array => $line->told($zone),
+                $this->log->last($channel->id, self::SHOWN, $request->integer('after')),
+            ),
+        );
     }
 
     /** Where this person may read along for now. */
-    public function stream(Request $request, Channel $channel, Repository $config, #[CurrentUser] User $user): JsonResponse
-    {
-        return response()->json(['url' => self::streamAddress($request, $config).'/stream?token='.rawurlencode(Token::issue($user->id, $channel->id, Grant::of($request->session()->getId(), $user->id), now()->getTimestamp(), $config->string('app.key')))]);
+    public function stream(
+        Request $request,
+        Channel $channel,
+        Repository $config,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
+        return response()->json([
+            'url' => self::streamAddress($request, $config)
+                .'/stream?token='
+                .rawurlencode(
+                    Token::issue(
+                        $user->id,
+                        $channel->id,
+                        Grant::of($request->session()->getId(), $user->id),
+                        now()->getTimestamp(),
+                        $config->string('app.key'),
+                    ),
+                ),
+        ]);
     }
 
     public static function streamAddress(Request $request, Repository $config): string
     {
-        return rtrim($config->string('air.stream_url'), '/') ?: 'http://'.$request->getHost().':'.$config->integer('air.stream_port');
+        return rtrim($config->string('air.stream_url'), '/')
+            ?: 'http://'.$request->getHost().':'.$config->integer('air.stream_port');
     }
 
     public function show(Channel $channel, int $number, LineReruns $rehear, Assembler $assembler): View|Response
     {
         $line = $this->log->line($channel->id, $number);
 
-        return $line === null ? response(view('publish.partials.forgotten'), Response::HTTP_NOT_FOUND)
-            : view('publish.partials.why', ['channel' => $channel, 'line' => $line] + self::why($channel, $line, $rehear, $assembler));
+        return $line === null
+            ? response(view('publish.partials.forgotten'), Response::HTTP_NOT_FOUND)
+            : view(
+                'publish.partials.why',
+                ['channel' => $channel, 'line' => $line] + self::why($channel, $line, $rehear, $assembler),
+            );
     }
 
     /** Both whys of a line that a draft would answer differently. */
@@ -86,13 +117,21 @@ final readonly class ChatController
         $text = trim($request->string('text')->value());
         $problem = match (true) {
             $text === '' => 'Write something first.',
-            mb_strlen($text) > self::LONGEST => 'A line has at most '.self::LONGEST.' characters; this one has '.mb_strlen($text).'.',
+            mb_strlen($text) > self::LONGEST => 'A line has at most '
+                .self::LONGEST
+                .' characters; this one has '
+                .mb_strlen($text)
+                .'.',
             $channel->chat_server !== null => 'This channel’s chat is not the harbour’s: write in it there.',
-            ! $this->harbour->say($channel, $request->string('as')->value(), $text) => 'The harbour did not take it: it is not running, or knows nobody of that name.',
+            ! $this->harbour->say($channel, $request->string('as')->value(), $text) => 'The harbour did not take it: '
+                .'it is not running, or knows nobody of that name.',
             default => '',
         };
         if ($request->expectsJson()) {
-            return response()->json(['problem' => $problem], $problem === '' ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+            return response()->json(
+                ['problem' => $problem],
+                $problem === '' ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
 
         return redirect()->route('publish.chat', $channel)->withInput()->with('notice', $problem);
@@ -104,19 +143,32 @@ final readonly class ChatController
         abort_unless($user->is_operator || $request->string('what')->value() === 'stream', Response::HTTP_FORBIDDEN);
         $done = match ($request->string('what')->value()) {
             'pace' => $this->harbour->pace($request->integer('pace')),
-            'stream' => $this->harbour->change($channel, ['live' => $request->boolean('live'), 'category' => $request->string('category')->value(), 'title' => $request->string('title')->value()]),
+            'stream' => $this->harbour->change($channel, [
+                'live' => $request->boolean('live'),
+                'category' => $request->string('category')->value(),
+                'title' => $request->string('title')->value(),
+            ]),
             'trouble' => $this->harbour->trouble($request->string('trouble')->value(), $request->integer('seconds')),
             default => false,
         };
 
-        return redirect()->route('publish.chat', $channel)->with('notice', $done ? 'The harbour has it so.' : 'The harbour did not take it: a pace goes from 0 to 3000 lines a minute, a trouble lasts from 1 to 120 seconds.');
+        return redirect()
+            ->route('publish.chat', $channel)
+            ->with(
+                'notice',
+                $done
+                    ? 'The harbour has it so.'
+                    : 'The harbour did not take it: a pace goes from 0 to 3000 lines a minute, a trouble lasts from 1 '
+                        .'to 120 seconds.',
+            );
     }
 
     /** @return array<string, mixed> */
     private static function why(Channel $channel, LogEntry $line, LineReruns $rehear, Assembler $assembler): array
     {
         $heard = $line->kind === LogEntry::HEARD ? $rehear->why($channel, $line) : null;
-        $trigger = $heard === null ? null : TriggerMatch::in($assembler->pack($channel), $line->text)?->command->trigger;
+        $trigger =
+            $heard === null ? null : TriggerMatch::in($assembler->pack($channel), $line->text)?->command->trigger;
 
         return [
             'outcome' => $heard,

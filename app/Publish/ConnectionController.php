@@ -23,37 +23,88 @@ final class ConnectionController
 
     public function edit(Channel $channel): View
     {
-        return view('publish.connection', ['channel' => $channel, 'form' => ConnectionForm::of($channel), 'problems' => []]);
+        return view('publish.connection', [
+            'channel' => $channel,
+            'form' => ConnectionForm::of($channel),
+            'problems' => [],
+        ]);
     }
 
-    public function update(Request $request, Channel $channel, DefinitionHistory $history, #[CurrentUser] User $user): Response|RedirectResponse
-    {
+    public function update(
+        Request $request,
+        Channel $channel,
+        DefinitionHistory $history,
+        #[CurrentUser] User $user,
+    ): Response|RedirectResponse {
         $form = ConnectionForm::read($request);
         $problems = $form->problems($channel);
         if ($problems !== []) {
-            return response(view('publish.connection', ['channel' => $channel, 'form' => $form, 'problems' => $problems]), Response::HTTP_UNPROCESSABLE_ENTITY);
+            return response(
+                view('publish.connection', ['channel' => $channel, 'form' => $form, 'problems' => $problems]),
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            );
         }
         try {
-            $history->change($channel, new Connection, '', $user, $request->integer('seen'), static fn () => $form->keep($channel));
+            $history->change(
+                $channel,
+                new Connection,
+                '',
+                $user,
+                $request->integer('seen'),
+                static fn () => $form->keep($channel),
+            );
         } catch (ChangedMeanwhile) {
-            return response(view('publish.connection', ['channel' => $channel->refresh(), 'form' => $form, 'problems' => ['where' => ChangedMeanwhile::NOTICE]]), Response::HTTP_CONFLICT);
+            return response(
+                view('publish.connection', [
+                    'channel' => $channel->refresh(),
+                    'form' => $form,
+                    'problems' => ['where' => ChangedMeanwhile::NOTICE],
+                ]),
+                Response::HTTP_CONFLICT,
+            );
         }
 
-        return redirect()->route('publish', $channel)->with('notice', $form->isHarbour ? 'The parrot speaks in the harbour.' : "The parrot goes to {$form->host}; how it stands there is told below.");
+        return redirect()
+            ->route('publish', $channel)
+            ->with(
+                'notice',
+                $form->isHarbour
+                    ? 'The parrot speaks in the harbour.'
+                    : "The parrot goes to {$form->host}; how it stands there is told below.",
+            );
     }
 
-    public function keep(Request $request, Channel $channel, DefinitionHistory $history, #[CurrentUser] User $user): RedirectResponse
-    {
+    public function keep(
+        Request $request,
+        Channel $channel,
+        DefinitionHistory $history,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
         $days = $request->string('keep_days')->trim()->value();
         if (preg_match('/^\d{1,3}$/D', $days) !== 1 || (int) $days < 1 || (int) $days > self::MOST_DAYS) {
-            return redirect()->route('publish.connection', $channel)->withInput()->withErrors(['keep_days' => 'Lines are kept for 1 to '.self::MOST_DAYS.' days.']);
+            return redirect()
+                ->route('publish.connection', $channel)
+                ->withInput()
+                ->withErrors(['keep_days' => 'Lines are kept for 1 to '.self::MOST_DAYS.' days.']);
         }
         try {
-            $history->change($channel, new Keeping, '', $user, $request->integer('seen'), static fn () => $channel->update(['keep_days' => (int) $days]));
+            $history->change(
+                $channel,
+                new Keeping,
+                '',
+                $user,
+                $request->integer('seen'),
+                static fn () => $channel->update(['keep_days' => (int) $days]),
+            );
         } catch (ChangedMeanwhile) {
-            return redirect()->route('publish.connection', $channel)->withInput()->withErrors(['keep_days' => ChangedMeanwhile::NOTICE]);
+            return redirect()
+                ->route('publish.connection', $channel)
+                ->withInput()
+                ->withErrors(['keep_days' => ChangedMeanwhile::NOTICE]);
         }
 
-        return redirect()->route('publish.connection', $channel)->with('notice', $days === '1' ? 'Lines are kept for a day.' : "Lines are kept for {$days} days.");
+        return redirect()
+            ->route('publish.connection', $channel)
+            ->with('notice', $days === '1' ? 'Lines are kept for a day.' : "Lines are kept for {$days} days.");
     }
 }

@@ -36,8 +36,17 @@ final readonly class Editions
                 throw PackTooLarge::of(strlen($document));
             }
             $number = ($channel->editions()->orderByDesc('number')->first()->number ?? 0) + 1;
-            $edition = Edition::query()->create(['channel_id' => $channel->id, 'number' => $number, 'note' => $note, 'document' => $document, 'user_id' => $by->id]);
-            $channel->newQuery()->whereKey($channel->id)->update(['edition_on_air' => $number, 'silenced' => '[]']);
+            $edition = Edition::query()->create([
+                'channel_id' => $channel->id,
+                'number' => $number,
+                'note' => $note,
+                'document' => $document,
+                'user_id' => $by->id,
+            ]);
+            $channel
+                ->newQuery()
+                ->whereKey($channel->id)
+                ->update(['edition_on_air' => $number, 'silenced' => '[]']);
 
             return $edition;
         });
@@ -71,7 +80,10 @@ final readonly class Editions
     /** @param  bool  $asPublished  with those too that were silenced since */
     public function onAir(Channel $channel, bool $asPublished = false): ?Pack
     {
-        $edition = $channel->edition_on_air === null ? null : $channel->editions()->where('number', $channel->edition_on_air)->first();
+        $edition =
+            $channel->edition_on_air === null
+                ? null
+                : $channel->editions()->where('number', $channel->edition_on_air)->first();
 
         return $edition === null ? null : self::packOf($edition, $asPublished ? [] : $channel->silenced);
     }

@@ -9,7 +9,10 @@ use Illuminate\Contracts\Config\Repository;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Factory;
 
-/** The simulated service, as whoever owns the machine may use it: write as one of its people, change the channel, cause troubles. */
+/**
+ * The simulated service, as whoever owns the machine may use it: write as one of its people, change the channel, cause
+ * troubles.
+ */
 final readonly class HarbourTown
 {
     private const SECONDS = 2;
@@ -18,13 +21,21 @@ final readonly class HarbourTown
     {
     }
 
-    /** @return array{title: string, category: string, categories: list<string>, live: bool, pace: float, people: list<array{login: string, name: string, levels: list<string>}>, troubles: array<string, int>}|null null when the harbour does not answer, or knows no such channel */
+    /**
+     * @return array{title: string, category: string, categories: list<string>, live: bool, pace: float,
+     *     people: list<array{login: string, name: string, levels: list<string>}>, troubles: array<string, int>}|null
+     *     null when the harbour does not answer, or knows no such channel
+     */
     public function look(Channel $channel): ?array
     {
         $details = $this->get('/channels/'.rawurlencode($channel->login));
         $people = $this->get('/channels/'.rawurlencode($channel->login).'/people');
 
-        /** @var array{title: string, category: string, categories: list<string>, live: bool, pace: float, people: list<array{login: string, name: string, levels: list<string>}>, troubles: array<string, int>}|null $seen */
+        /**
+         * @var array{title: string, category: string, categories: list<string>, live: bool, pace: float,
+         *     people: list<array{login: string, name: string, levels: list<string>}>,
+         *     troubles: array<string, int>}|null $seen
+         */
         $seen = $details === null || $people === null ? null : $people + $details;
 
         return $seen;
@@ -68,7 +79,11 @@ final readonly class HarbourTown
     private function post(string $path, array $body): bool
     {
         try {
-            return $this->http->timeout(self::SECONDS)->withToken($this->config->string('air.harbour_key'))->post($this->url($path), $body)->successful();
+            return $this->http
+                ->timeout(self::SECONDS)
+                ->withToken($this->config->string('air.harbour_key'))
+                ->post($this->url($path), $body)
+                ->successful();
         } catch (ConnectionException) {
             return false;
         }

@@ -11,7 +11,10 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
 
-/** Which expectations of a draft no longer hold, kept for as long as the draft stays as it is, and looked at some at a time. */
+/**
+ * Which expectations of a draft no longer hold, kept for as long as the draft stays as it is, and looked at some at a
+ * time.
+ */
 final readonly class KeptExpectationResults
 {
     /** Expectations that are looked at in one go. */
@@ -25,12 +28,15 @@ final readonly class KeptExpectationResults
 
     /**
      * @param  string  $written  the draft's document
-     * @return array{list<ExpectationResult>, int, int} those that do not hold, how many there are in all, and how many were not looked at yet
+     * @return array{list<ExpectationResult>, int, int} those that do not hold, how many there are in all, and how many
+     *     were not looked at yet
      */
     public function broken(Channel $channel, Pack $draft, string $written): array
     {
         /** @var list<Expectation> $all */
-        $all = array_merge(...array_map(static fn ($command): array => $command->about->expectations, $draft->commands));
+        $all = array_merge(
+            ...array_map(static fn ($command): array => $command->about->expectations, $draft->commands),
+        );
         $key = "held {$channel->id} ".hash('xxh128', $written.json_encode(get_object_vars($channel->profile())));
         /** @var array{done: int, broken: list<array{int, string, list<string>, string}>} $kept */
         $kept = $this->cache->get($key) ?? ['done' => 0, 'broken' => []];
@@ -46,6 +52,18 @@ final readonly class KeptExpectationResults
             $this->cache->put($key, $kept, self::MINUTES * 60);
         }
 
-        return [array_map(static fn (array $one): ExpectationResult => new ExpectationResult($all[$one[0]], $one[1], $one[2], $one[3]), $kept['broken']), count($all), count($all) - $until];
+        return [
+            array_map(
+                static fn (array $one): ExpectationResult => new ExpectationResult(
+                    $all[$one[0]],
+                    $one[1],
+                    $one[2],
+                    $one[3],
+                ),
+                $kept['broken'],
+            ),
+            count($all),
+            count($all) - $until,
+        ];
     }
 }

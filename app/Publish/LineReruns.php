@@ -21,8 +21,12 @@ final readonly class LineReruns
     /** How many of the last lines go through draft and air before publishing. */
     public const LINES = 300;
 
-    public function __construct(private Connection $connection, private Log $log, private Assembler $assembler, private Editions $editions)
-    {
+    public function __construct(
+        private Connection $connection,
+        private Log $log,
+        private Assembler $assembler,
+        private Editions $editions,
+    ) {
     }
 
     /** Why it was answered as it was; null where its edition is not kept any more. */
@@ -31,7 +35,15 @@ final readonly class LineReruns
         /** @var Edition|null $edition */
         $edition = $channel->editions()->where('number', $line->edition)->first();
 
-        return $edition === null ? null : $this->again($channel)->by(Editions::packOf($edition), $line->line(), $line->memory, $line->readings, traced: true);
+        return $edition === null
+            ? null
+            : $this->again($channel)->by(
+                Editions::packOf($edition),
+                $line->line(),
+                $line->memory,
+                $line->readings,
+                traced: true,
+            );
     }
 
     /**
@@ -63,13 +75,24 @@ final readonly class LineReruns
     {
         $air = $this->editions->onAir($channel);
         $again = $this->again($channel);
-        $by = static fn (Pack $pack): Outcome => $again->by($pack, $line->line(), $line->memory, $line->readings, traced: true);
+        $by = static fn (Pack $pack): Outcome => $again->by(
+            $pack,
+            $line->line(),
+            $line->memory,
+            $line->readings,
+            traced: true,
+        );
 
         return $air === null ? null : new HeardTwice($line, $by($air), $by($this->assembler->pack($channel)));
     }
 
     private function again(Channel $channel): LineRerun
     {
-        return new LineRerun($channel->seed, $channel->profile(), new MariaDbStore($this->connection, $channel->id), $channel->details);
+        return new LineRerun(
+            $channel->seed,
+            $channel->profile(),
+            new MariaDbStore($this->connection, $channel->id),
+            $channel->details,
+        );
     }
 }

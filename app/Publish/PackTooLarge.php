@@ -11,6 +11,13 @@ final class PackTooLarge extends \RuntimeException
 {
     public static function of(int $bytes): self
     {
-        return new self(sprintf('The pack is %.1f MB long, and an edition holds at most %.0f. Drop what is no longer used, or pictures of emotes.', $bytes / 1_000_000, Limits::PACK / 1_000_000));
+        return new self(
+            sprintf(
+                'The pack is %.1f MB long, and an edition holds at most %.0f. Drop what is no longer used, or '
+                    .'pictures of emotes.',
+                $bytes / 1_000_000,
+                Limits::PACK / 1_000_000,
+            ),
+        );
     }
 }

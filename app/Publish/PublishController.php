@@ -35,14 +35,24 @@ final readonly class PublishController
     {
         [$looked, $different] = $rehear->differently($channel, $assembler->pack($channel));
 
-        return view('publish.partials.differently', ['channel' => $channel, 'looked' => $looked, 'different' => $different]);
+        return view('publish.partials.differently', [
+            'channel' => $channel,
+            'looked' => $looked,
+            'different' => $different,
+        ]);
     }
 
-    public function store(Request $request, Channel $channel, Findings $findings, #[CurrentUser] User $user): RedirectResponse
-    {
+    public function store(
+        Request $request,
+        Channel $channel,
+        Findings $findings,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
         $request->validate(['note' => ['nullable', 'string', 'max:500']]);
         if ($findings->of($channel, null)->hasErrors()) {
-            return back()->withInput()->withErrors(['note' => 'There are findings that keep these commands from working. Mend them first.']);
+            return back()
+                ->withInput()
+                ->withErrors(['note' => 'There are findings that keep these commands from working. Mend them first.']);
         }
         try {
             $edition = $this->editions->publish($channel, $request->string('note')->trim()->value(), $user);
@@ -64,7 +74,9 @@ final readonly class PublishController
     {
         $this->editions->pause($channel, $request->boolean('paused'));
 
-        return redirect()->route('publish', $channel)->with('notice', $request->boolean('paused') ? 'The parrot is silent.' : 'The parrot speaks again.');
+        return redirect()
+            ->route('publish', $channel)
+            ->with('notice', $request->boolean('paused') ? 'The parrot is silent.' : 'The parrot speaks again.');
     }
 
     public function silence(Request $request, Channel $channel): RedirectResponse
@@ -72,6 +84,8 @@ final readonly class PublishController
         $trigger = mb_substr($request->string('trigger')->value(), 0, 60);
         $this->editions->silence($channel, $trigger, $request->boolean('silent'));
 
-        return redirect()->route('publish', $channel)->with('notice', $trigger.($request->boolean('silent') ? ' is silent on the air.' : ' speaks again.'));
+        return redirect()
+            ->route('publish', $channel)
+            ->with('notice', $trigger.($request->boolean('silent') ? ' is silent on the air.' : ' speaks again.'));
     }
 }

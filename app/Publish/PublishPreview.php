@@ -21,11 +21,21 @@ final readonly class PublishPreview
      * @param  int  $left  of these, how many were not looked at yet
      * @param  list<Difference>  $differences
      */
-    public function __construct(public Pack $draft, public ?Pack $air, public FindingsOfPack $findings, public array $broken, public int $expectations, public int $left, public array $differences)
-    {
+    public function __construct(
+        public Pack $draft,
+        public ?Pack $air,
+        public FindingsOfPack $findings,
+        public array $broken,
+        public int $expectations,
+        public int $left,
+        public array $differences,
+    ) {
     }
 
-    /** @return array{string, string} what a command is in one sentence, on the air and in the draft; empty where there is none */
+    /**
+     * @return array{string, string} what a command is in one sentence, on the air and in the draft; empty where there
+     *     is none
+     */
     public function sentences(Difference $difference): array
     {
         $of = static fn (?Command $command): string => $command === null ? '' : InOneSentence::of($command);

@@ -13,8 +13,12 @@ use SilverParrot\Format\PackFormat;
 /** Looks at what stands between the draft and the air. What takes long is kept, and done some at a time. */
 final readonly class PublishPreviews
 {
-    public function __construct(private Assembler $assembler, private Editions $editions, private Findings $findings, private KeptExpectationResults $holdings)
-    {
+    public function __construct(
+        private Assembler $assembler,
+        private Editions $editions,
+        private Findings $findings,
+        private KeptExpectationResults $holdings,
+    ) {
     }
 
     public function at(Channel $channel): PublishPreview
@@ -25,6 +29,14 @@ final readonly class PublishPreviews
         $air = $this->editions->onAir($channel, asPublished: true);
         [$broken, $expectations, $left] = $this->holdings->broken($channel, $draft, PackFormat::write($draft));
 
-        return new PublishPreview($draft, $air, $this->findings->in($channel, $draft->withCommands([]), $commands), $broken, $expectations, $left, Differences::between($air, $draft));
+        return new PublishPreview(
+            $draft,
+            $air,
+            $this->findings->in($channel, $draft->withCommands([]), $commands),
+            $broken,
+            $expectations,
+            $left,
+            Differences::between($air, $draft),
+        );
     }
 }

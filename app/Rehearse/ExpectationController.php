@@ -16,13 +16,28 @@ use SilverParrot\Source\Limits;
 /** "This is right": keeps the answer to a line of the simulated chat. */
 final class ExpectationController
 {
-    public function store(Request $request, Channel $channel, TryChat $try, CommandRepository $rows, Expectations $expectations): Response
-    {
+    public function store(
+        Request $request,
+        Channel $channel,
+        TryChat $try,
+        CommandRepository $rows,
+        Expectations $expectations,
+    ): Response {
         [$draft, $row] = TryController::draft($request, $channel);
-        $kept = $try->expectation($channel, TryState::read($request, $channel->seed), max(0, min(TryState::MOST, $request->integer('index'))), $draft?->command, $row?->trigger);
+        $kept = $try->expectation(
+            $channel,
+            TryState::read($request, $channel->seed),
+            max(0, min(TryState::MOST, $request->integer('index'))),
+            $draft?->command,
+            $row?->trigger,
+        );
         // The answer may have come from another command than the one on the page.
-        $owner = $kept === null ? null : ($row !== null && Fold::caseless($draft->command->trigger ?? '') === Fold::caseless($kept->trigger)
-            ? $row : $channel->commands()->where('trigger_folded', Fold::caseless($kept->trigger))->first());
+        $owner =
+            $kept === null
+                ? null
+                : ($row !== null && Fold::caseless($draft->command->trigger ?? '') === Fold::caseless($kept->trigger)
+                    ? $row
+                    : $channel->commands()->where('trigger_folded', Fold::caseless($kept->trigger))->first());
         if ($kept === null || $owner === null || $owner->expectations()->count() >= Limits::EXPECTATIONS) {
             return response()->noContent(Response::HTTP_UNPROCESSABLE_ENTITY);
         }
@@ -31,15 +46,30 @@ final class ExpectationController
         return $this->answer($channel, $row ?? $owner, $expectations, $owner->trigger);
     }
 
-    public function destroy(Channel $channel, CommandRow $command, ExpectationRow $expectation, Expectations $expectations): Response
-    {
+    public function destroy(
+        Channel $channel,
+        CommandRow $command,
+        ExpectationRow $expectation,
+        Expectations $expectations,
+    ): Response {
         $command->expectations()->whereKey($expectation->id)->delete();
 
         return $this->answer($channel, $command, $expectations, '');
     }
 
-    private function answer(Channel $channel, CommandRow $command, Expectations $expectations, string $keptWith): Response
-    {
-        return response(view('rehearse.partials.expectations', ['channel' => $channel, 'row' => $command, 'holdings' => $expectations->check($channel, $command), 'keptWith' => $keptWith]));
+    private function answer(
+        Channel $channel,
+        CommandRow $command,
+        Expectations $expectations,
+        string $keptWith,
+    ): Response {
+        return response(
+            view('rehearse.partials.expectations', [
+                'channel' => $channel,
+                'row' => $command,
+                'holdings' => $expectations->check($channel, $command),
+                'keptWith' => $keptWith,
+            ]),
+        );
     }
 }

@@ -44,21 +44,38 @@ final readonly class TryChat
         $from = $this->from($channel, $state);
         $rehearsal = $this->rehearsal($channel, $pack, $this->situation($channel, $from), $state, $from, traced: true);
 
-        return new TriedChat($state, Runner::run($rehearsal, self::lines($state, $from), [], $state->start)->heard, self::cast($pack, $from));
+        return new TriedChat(
+            $state,
+            Runner::run($rehearsal, self::lines($state, $from), [], $state->start)->heard,
+            self::cast($pack, $from),
+        );
     }
 
     /** The circumstances of one line, as an expectation keeps them; null when there is no such line, or no command. */
-    public function expectation(Channel $channel, TryState $state, int $index, ?Command $draft, ?string $insteadOf): ?Kept
-    {
+    public function expectation(
+        Channel $channel,
+        TryState $state,
+        int $index,
+        ?Command $draft,
+        ?string $insteadOf,
+    ): ?Kept {
         $pack = $this->pack($channel, $draft, $insteadOf);
         $from = $this->from($channel, $state);
         $situation = $this->situation($channel, $from);
         $rehearsal = $this->rehearsal($channel, $pack, $situation, $state, $from, traced: false);
-        $heard = Runner::run($rehearsal, array_slice(self::lines($state, $from), 0, $index + 1), [], $state->start)->line($index);
+        $heard = Runner::run(
+            $rehearsal,
+            array_slice(self::lines($state, $from), 0, $index + 1),
+            [],
+            $state->start,
+        )->line($index);
         if ($heard === null || $heard->by === null || $heard->outcome->command === null) {
             return null;
         }
-        $record = $from !== null && $from->by->login === $heard->by->login ? [Key::person($heard->by->login)->id() => $from->by->record()] : [];
+        $record =
+            $from !== null && $from->by->login === $heard->by->login
+                ? [Key::person($heard->by->login)->id() => $from->by->record()]
+                : [];
 
         return new Kept($heard->outcome->command->trigger, new Expectation(
             $heard->line->text,
@@ -72,8 +89,14 @@ final readonly class TryChat
         ));
     }
 
-    private function rehearsal(Channel $channel, Pack $pack, InitialState $situation, TryState $state, ?LogEntry $from, bool $traced): Rehearsal
-    {
+    private function rehearsal(
+        Channel $channel,
+        Pack $pack,
+        InitialState $situation,
+        TryState $state,
+        ?LogEntry $from,
+        bool $traced,
+    ): Rehearsal {
         $rehearsal = new Rehearsal($pack, $situation, $state->seed, $channel->profile(), $traced);
         if ($from !== null) {
             $rehearsal->enter($from->by);
@@ -100,15 +123,33 @@ final readonly class TryChat
     {
         $first = $state->lines[0] ?? null;
 
-        return $from === null || $first === null ? $state->lines : [new TimedLine($first->millis, $first->by, $first->text, $from->key), ...array_slice($state->lines, 1)];
+        return $from === null || $first === null
+            ? $state->lines
+            : [new TimedLine($first->millis, $first->by, $first->text, $from->key), ...array_slice($state->lines, 1)];
     }
 
     /** @return list<CastMember> with whoever came over from the real chat */
     private static function cast(Pack $pack, ?LogEntry $from): array
     {
-        $others = array_values(array_filter($pack->cast, static fn (CastMember $member): bool => $from === null || $member->login !== $from->by->login));
+        $others = array_values(
+            array_filter(
+                $pack->cast,
+                static fn (CastMember $member): bool => $from === null || $member->login !== $from->by->login,
+            ),
+        );
 
-        return $from === null ? $others : [new CastMember($from->by->login, $from->by->name, array_slice($from->by->levels->all(), 1), $from->by->tier, 'from the real chat'), ...$others];
+        return $from === null
+            ? $others
+            : [
+                new CastMember(
+                    $from->by->login,
+                    $from->by->name,
+                    array_slice($from->by->levels->all(), 1),
+                    $from->by->tier,
+                    'from the real chat',
+                ),
+                ...$others,
+            ];
     }
 
     private function pack(Channel $channel, ?Command $draft, ?string $insteadOf): Pack

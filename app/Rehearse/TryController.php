@@ -17,7 +17,9 @@ final class TryController
     {
         $state = TryState::read($request, $channel->seed);
         $state = match ($request->string('do')->value()) {
-            'say' => trim($request->string('line')->value()) === '' ? $state : $state->with($state->speaker, trim($request->string('line')->value())),
+            'say' => trim($request->string('line')->value()) === ''
+                ? $state
+                : $state->with($state->speaker, trim($request->string('line')->value())),
             'turn' => $state->turnedOn($request->integer('seconds')),
             'over' => TryState::fresh($state->seed)->spokenBy($state->speaker),
             default => $state,
@@ -33,7 +35,10 @@ final class TryController
         ]);
     }
 
-    /** @return array{CommandForm|null, CommandRow|null} what stands in the fields, where there are any, and its saved command */
+    /**
+     * @return array{CommandForm|null, CommandRow|null} what stands in the fields, where there are any, and its saved
+     *     command
+     */
     public static function draft(Request $request, Channel $channel): array
     {
         if (! $request->has('trigger')) {

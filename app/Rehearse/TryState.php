@@ -25,8 +25,14 @@ final readonly class TryState
      * @param  list<TimedLine>  $lines
      * @param  int  $from  number of the line on the air that the chat begins with; 0 for none
      */
-    private function __construct(public Moment $start, public int $clock, public array $lines, public string $seed, public string $speaker, public int $from = 0)
-    {
+    private function __construct(
+        public Moment $start,
+        public int $clock,
+        public array $lines,
+        public string $seed,
+        public string $speaker,
+        public int $from = 0,
+    ) {
     }
 
     public static function fresh(string $seed): self
@@ -37,7 +43,14 @@ final readonly class TryState
     /** Begins with a line that was heard on the air, as it was heard. */
     public static function takenFrom(LogEntry $line, string $seed): self
     {
-        return new self($line->at, 0, [new TimedLine(0, $line->by->login, $line->text, $line->key)], $seed, $line->by->login, $line->number);
+        return new self(
+            $line->at,
+            0,
+            [new TimedLine(0, $line->by->login, $line->text, $line->key)],
+            $seed,
+            $line->by->login,
+            $line->number,
+        );
     }
 
     public static function read(Request $request, string $seed): self
@@ -48,8 +61,17 @@ final readonly class TryState
         $clock = min(self::LONGEST_CLOCK, max(0, is_int($kept['clock'] ?? null) ? $kept['clock'] : 0));
         $lines = [];
         foreach (array_slice(is_array($kept['lines'] ?? null) ? $kept['lines'] : [], 0, self::MOST) as $line) {
-            if (is_array($line) && is_int($line[0] ?? null) && is_string($line[1] ?? null) && is_string($line[2] ?? null)) {
-                $lines[] = new TimedLine(min($clock, max(0, $line[0])), mb_substr($line[1], 0, 60), mb_substr($line[2], 0, Limits::LINE));
+            if (
+                is_array($line)
+                && is_int($line[0] ?? null)
+                && is_string($line[1] ?? null)
+                && is_string($line[2] ?? null)
+            ) {
+                $lines[] = new TimedLine(
+                    min($clock, max(0, $line[0])),
+                    mb_substr($line[1], 0, 60),
+                    mb_substr($line[2], 0, Limits::LINE),
+                );
             }
         }
         $start = is_string($kept['start'] ?? null) ? Moment::fromIso($kept['start']) : null;
@@ -73,7 +95,14 @@ final readonly class TryState
 
     public function turnedOn(int $seconds): self
     {
-        return new self($this->start, min(self::LONGEST_CLOCK, $this->clock + max(0, $seconds) * 1000), $this->lines, $this->seed, $this->speaker, $this->from);
+        return new self(
+            $this->start,
+            min(self::LONGEST_CLOCK, $this->clock + max(0, $seconds) * 1000),
+            $this->lines,
+            $this->seed,
+            $this->speaker,
+            $this->from,
+        );
     }
 
     /** A line costs a second, as it would in a chat. */
@@ -85,7 +114,14 @@ final readonly class TryState
         }
         $clock = min(self::LONGEST_CLOCK, $this->clock + ($this->lines === [] ? 0 : 1000));
 
-        return new self($this->start, $clock, [...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))], $this->seed, $by, $this->from);
+        return new self(
+            $this->start,
+            $clock,
+            [...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))],
+            $this->seed,
+            $by,
+            $this->from,
+        );
     }
 
     public function isFull(): bool
@@ -95,12 +131,18 @@ final readonly class TryState
 
     public function json(): string
     {
-        return json_encode([
-            'start' => $this->start->iso(),
-            'from' => $this->from,
-            'clock' => $this->clock,
-            'lines' => array_map(static fn (TimedLine $line): array => [$line->millis, $line->by, $line->text], $this->lines),
-        ], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
+        return json_encode(
+            [
+                'start' => $this->start->iso(),
+                'from' => $this->from,
+                'clock' => $this->clock,
+                'lines' => array_map(
+                    static fn (TimedLine $line): array => [$line->millis, $line->by, $line->text],
+                    $this->lines,
+                ),
+            ],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE,
+        );
     }
 
     public function now(): Moment

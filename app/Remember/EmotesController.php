@@ -38,16 +38,32 @@ final readonly class EmotesController
         $picture = self::picture($request->file('picture'));
         $level = Level::named($request->string('level')->value());
         $problem = match (true) {
-            ! Emote::isWord($word) => '“'.mb_substr($word, 0, 40).'” cannot be an emote: letters, digits and “_” can be in its word, two to forty of them.',
+            ! Emote::isWord($word) => '“'
+                .mb_substr($word, 0, 40)
+                .'” cannot be an emote: letters, digits and “_” can be in its word, two to forty of them.',
             $picture === null => 'The picture was not taken: a PNG, GIF or WebP of at most 48 kB is.',
             $channel->emotes()->where('word', $word)->exists() => "{$word} is an emote here already.",
-            $channel->emotes()->count() >= self::MOST, (int) $channel->emotes()->sum(DB::raw('LENGTH(picture)')) + strlen($picture) > self::ALL_PICTURES => 'There is no more room for emotes: drop one first, or take smaller pictures.',
+            $channel->emotes()->count() >= self::MOST,
+            (int) $channel->emotes()->sum(DB::raw('LENGTH(picture)')) + strlen($picture) > self::ALL_PICTURES => 'There is no more room for emotes: drop one first, or take smaller pictures.',
             default => null,
         };
         if ($problem !== null) {
             return redirect()->to(route('remember', $channel).'#emotes')->withInput()->with('notice', $problem);
         }
-        $this->history->change($channel, new Emotes, $word, $user, null, static fn () => EmoteRow::query()->create(['channel_id' => $channel->id, 'stable_id' => $word, 'word' => $word, 'picture' => $picture, 'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()]]));
+        $this->history->change(
+            $channel,
+            new Emotes,
+            $word,
+            $user,
+            null,
+            static fn () => EmoteRow::query()->create([
+                'channel_id' => $channel->id,
+                'stable_id' => $word,
+                'word' => $word,
+                'picture' => $picture,
+                'any_of' => $level === null || $level === Level::Everyone ? [] : [$level->word()],
+            ]),
+        );
 
         LookThrough::dispatch($channel->id);
 
@@ -59,7 +75,9 @@ final readonly class EmotesController
         $this->history->change($channel, new Emotes, $emote->word, $user, null, static fn () => $emote->delete());
         LookThrough::dispatch($channel->id);
 
-        return redirect()->to(route('remember', $channel).'#emotes')->with('notice', "{$emote->word} is no emote any more.");
+        return redirect()
+            ->to(route('remember', $channel).'#emotes')
+            ->with('notice', "{$emote->word} is no emote any more.");
     }
 
     /** Its pixels never change: another picture is another emote. */
@@ -69,7 +87,10 @@ final readonly class EmotesController
             abort(Response::HTTP_NOT_FOUND);
         }
 
-        return response((string) base64_decode(substr($emote->picture, strlen($kind[0])), true), headers: ['Content-Type' => $kind[1], 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response(
+            (string) base64_decode(substr($emote->picture, strlen($kind[0])), true),
+            headers: ['Content-Type' => $kind[1], 'Cache-Control' => 'private, max-age=31536000, immutable'],
+        );
     }
 
     /** @return string|null as it is kept, empty where none was sent; null for what is no picture */
@@ -78,7 +99,9 @@ final readonly class EmotesController
         if (! $file instanceof UploadedFile) {
             return '';
         }
-        $bytes = $file->isValid() ? (string) file_get_contents($file->getPathname(), length: Emote::LONGEST_PICTURE) : '';
+        $bytes = $file->isValid()
+            ? (string) file_get_contents($file->getPathname(), length: Emote::LONGEST_PICTURE)
+            : '';
         foreach (['png', 'gif', 'webp'] as $kind) {
             $picture = "data:image/{$kind};base64,".base64_encode($bytes);
             if (strlen($picture) <= Emote::LONGEST_PICTURE && Emote::isPicture($picture)) {

@@ -23,17 +23,31 @@ final readonly class MemoryController
 
     public function index(Channel $channel, MemoryOverview $remembered, Handing $handing): View
     {
-        return view('remember.page', ['channel' => $channel, 'counters' => $remembered->counters($channel), 'occasions' => $remembered->occasions($channel), 'history' => $remembered->history($channel), 'waiting' => $handing->waiting($channel)]);
+        return view('remember.page', [
+            'channel' => $channel,
+            'counters' => $remembered->counters($channel),
+            'occasions' => $remembered->occasions($channel),
+            'history' => $remembered->history($channel),
+            'waiting' => $handing->waiting($channel),
+        ]);
     }
 
     public function count(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
     {
         $typed = trim($request->string('number')->value());
         if (preg_match('/^-?\d{1,15}$/D', $typed) !== 1 || abs((int) $typed) > Limits::COUNTER) {
-            return back()->withInput()->with('notice', "“{$typed}” is not a whole number of at most 15 digits; nothing was changed.");
+            return back()
+                ->withInput()
+                ->with('notice', "“{$typed}” is not a whole number of at most 15 digits; nothing was changed.");
         }
         $name = $request->string('counter')->value();
-        $now = $this->corrections->count($channel, $name, Owner::fromId($request->string('owner')->value()), (int) $typed, $user);
+        $now = $this->corrections->count(
+            $channel,
+            $name,
+            Owner::fromId($request->string('owner')->value()),
+            (int) $typed,
+            $user,
+        );
 
         return redirect()->route('remember', $channel)->with('notice', match (true) {
             $now === null => 'There is no such counter, or it counts nothing of that kind.',
@@ -46,7 +60,12 @@ final readonly class MemoryController
     {
         $isNow = $request->string('to')->value() === 'now';
         $name = $request->string('occasion')->value();
-        $done = $this->corrections->occasion($channel, $name, $isNow ? Moment::of(now()->startOfSecond()) : null, $user);
+        $done = $this->corrections->occasion(
+            $channel,
+            $name,
+            $isNow ? Moment::of(now()->startOfSecond()) : null,
+            $user,
+        );
 
         return redirect()->route('remember', $channel)->with('notice', match (true) {
             ! $done => 'There is no such occasion.',
@@ -60,17 +79,34 @@ final readonly class MemoryController
         $login = $channel->viewers()->whereKey($viewer)->first()->login ?? '';
         $name = $handing->on($channel, $viewer, $request->string('to')->value());
 
-        return redirect()->route('remember', $channel)->with('notice', $name === null ? 'There is nobody like that any more; nothing was handed on.' : "What was kept under {$login} belongs to {$name} now.");
+        return redirect()
+            ->route('remember', $channel)
+            ->with(
+                'notice',
+                $name === null
+                    ? 'There is nobody like that any more; nothing was handed on.'
+                    : "What was kept under {$login} belongs to {$name} now.",
+            );
     }
 
-    public function undo(Channel $channel, int $history, #[CurrentUser] User $user, TakingBack $takingBack): RedirectResponse
-    {
-        return redirect()->route('remember', $channel)->with('notice', match ($takingBack->of($channel, $history, $user)) {
-            TakenBack::Restored => 'It is as it was before that change.',
-            TakenBack::TakenOut => 'It is taken out again; what came later stays.',
-            TakenBack::ChangedSince => 'It has changed again since, so nothing was taken back; undo the later change first.',
-            TakenBack::Before => 'That change was taken back before.',
-            TakenBack::NotThere => 'There is no such change.',
-        });
+    public function undo(
+        Channel $channel,
+        int $history,
+        #[CurrentUser] User $user,
+        TakingBack $takingBack,
+    ): RedirectResponse {
+        return redirect()
+            ->route('remember', $channel)
+            ->with(
+                'notice',
+                match ($takingBack->of($channel, $history, $user)) {
+                    TakenBack::Restored => 'It is as it was before that change.',
+                    TakenBack::TakenOut => 'It is taken out again; what came later stays.',
+                    TakenBack::ChangedSince => 'It has changed again since, so nothing was taken back; undo the later '
+                        .'change first.',
+                    TakenBack::Before => 'That change was taken back before.',
+                    TakenBack::NotThere => 'There is no such change.',
+                },
+            );
     }
 }

@@ -29,7 +29,9 @@ final readonly class MemoryEditor
     {
     }
 
-    /** @return int|null what the counter shows now, within its floor and ceiling; null where there is no such counter */
+    /**
+     * @return int|null what the counter shows now, within its floor and ceiling; null where there is no such counter
+     */
     public function count(Channel $channel, string $name, ?Owner $owner, int $number, User $by): ?int
     {
         $pack = $this->assembler->names($channel);
@@ -38,7 +40,19 @@ final readonly class MemoryEditor
             return null;
         }
         $number = $counter->within($number);
-        $this->turn($channel, $by, Counted::reads($counter, $owner), static fn (View $memory): array => Counted::changes($counter, $owner, $number, $memory, Counted::period($counter, $memory, Moment::of(now()), $pack->channel->zone), ''));
+        $this->turn(
+            $channel,
+            $by,
+            Counted::reads($counter, $owner),
+            static fn (View $memory): array => Counted::changes(
+                $counter,
+                $owner,
+                $number,
+                $memory,
+                Counted::period($counter, $memory, Moment::of(now()), $pack->channel->zone),
+                '',
+            ),
+        );
 
         return $number;
     }
@@ -51,7 +65,14 @@ final readonly class MemoryEditor
             return false;
         }
         $key = Key::occasion($occasion->id);
-        $this->turn($channel, $by, Reads::of($key), static fn (View $memory): array => [new Change($key, $memory->value($key), $at?->iso(), "occasion.{$occasion->name}", 'channel')]);
+        $this->turn(
+            $channel,
+            $by,
+            Reads::of($key),
+            static fn (View $memory): array => [
+                new Change($key, $memory->value($key), $at?->iso(), "occasion.{$occasion->name}", 'channel'),
+            ],
+        );
 
         return true;
     }
@@ -59,6 +80,10 @@ final readonly class MemoryEditor
     /** @param  Closure(View): list<Change>  $changes */
     private function turn(Channel $channel, User $by, Reads $reads, Closure $changes): void
     {
-        (new MariaDbStore($this->connection, $channel->id))->turn(EventKey::none(), $reads, static fn (View $memory): Tally => new Tally($changes($memory), Cause::user($by->id)));
+        (new MariaDbStore($this->connection, $channel->id))->turn(
+            EventKey::none(),
+            $reads,
+            static fn (View $memory): Tally => new Tally($changes($memory), Cause::user($by->id)),
+        );
     }
 }

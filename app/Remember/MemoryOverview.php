@@ -43,8 +43,12 @@ final readonly class MemoryOverview
     {
         $pack = $this->assembler->names($channel);
         $now = Moment::of(now());
-        // The demo gives some of its cast numbers; these are nobody whom the chat has seen, and have their names here alone.
-        $cast = array_combine(array_map(static fn (CastMember $one): string => $one->person()->id, $pack->cast), array_map(static fn (CastMember $one): string => $one->person()->name, $pack->cast));
+        // The demo gives some of its cast numbers; these are nobody whom the chat has seen, and have their names here
+        // alone.
+        $cast = array_combine(
+            array_map(static fn (CastMember $one): string => $one->person()->id, $pack->cast),
+            array_map(static fn (CastMember $one): string => $one->person()->name, $pack->cast),
+        );
         $stream = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(Key::stream()));
         $told = [];
         foreach ($pack->counters as $counter) {
@@ -52,10 +56,17 @@ final readonly class MemoryOverview
             $numbers = [];
             foreach ($this->rowsOf($channel, $counter) as [$owner, $scope, $kept]) {
                 if ($counter->scope->hasOwner($owner)) {
-                    $numbers[] = ['owner' => $owner->id, 'scope' => $owner->kind === OwnerKind::Viewer ? $cast[$owner->of] ?? $scope : $scope, 'number' => Counted::number($counter, $kept, $period)];
+                    $numbers[] = [
+                        'owner' => $owner->id,
+                        'scope' => $owner->kind === OwnerKind::Viewer ? $cast[$owner->of] ?? $scope : $scope,
+                        'number' => Counted::number($counter, $kept, $period),
+                    ];
                 }
             }
-            usort($numbers, static fn (array $a, array $b): int => $b['number'] <=> $a['number'] ?: $a['scope'] <=> $b['scope']);
+            usort(
+                $numbers,
+                static fn (array $a, array $b): int => $b['number'] <=> $a['number'] ?: $a['scope'] <=> $b['scope'],
+            );
             if ($numbers === [] && $counter->scope === CounterScope::Channel) {
                 $numbers[] = ['owner' => Owner::channel()->id, 'scope' => 'channel', 'number' => $counter->start];
             }
@@ -81,41 +92,73 @@ final readonly class MemoryOverview
         return $told;
     }
 
-    /** @return list<array{id: int, at: Moment, what: string, scope: string, from: string, to: string, by: string, isUndone: bool}> newest first */
+    /**
+     * @return list<array{id: int, at: Moment, what: string, scope: string, from: string, to: string, by: string,
+     *     isUndone: bool}> newest first
+     */
     public function history(Channel $channel): array
     {
-        /** @var list<object{id: int, kind: string, name: string, owner: string, before: string, after: string, at: string, undone: int, viewer: string|null, person: string|null, user: string|null}> $rows */
+        /**
+         * @var list<object{id: int, kind: string, name: string, owner: string, before: string, after: string,
+         *     at: string, undone: int, viewer: string|null, person: string|null, user: string|null}> $rows
+         */
         $rows = $this->connection->select(
-            "SELECT h.id, h.kind, h.name, h.owner, h.`before`, h.after, h.at, h.undone, COALESCE(NULLIF(v.name, ''), v.login) AS viewer, COALESCE(NULLIF(b.name, ''), b.login) AS person, u.name AS user
-             FROM memory_history h LEFT JOIN viewers v ON v.id = h.viewer_id LEFT JOIN viewers b ON b.id = h.by_viewer_id LEFT JOIN users u ON u.id = h.user_id
+            "SELECT h.id, h.kind, h.name, h.owner, h.`before`, h.after, h.at, h.undone, u.name AS user,
+                COALESCE(NULLIF(v.name, ''), v.login) AS viewer, COALESCE(NULLIF(b.name, ''), b.login) AS person
+             FROM memory_history h LEFT JOIN viewers v ON v.id = h.viewer_id
+                LEFT JOIN viewers b ON b.id = h.by_viewer_id LEFT JOIN users u ON u.id = h.user_id
              WHERE h.channel_id = ? ORDER BY h.id DESC LIMIT ".self::HISTORY,
             [$channel->id],
         );
         $names = self::namesOf($this->assembler->names($channel));
 
-        return array_map(static fn (object $row): array => [
-            'id' => $row->id, 'at' => Moment::fromIso($row->at) ?? new Moment(0), 'what' => "{$row->kind}.".($names["{$row->kind} {$row->name}"] ?? $row->name),
-            'scope' => self::scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer), 'from' => self::told($row->before), 'to' => self::told($row->after), 'by' => $row->person ?? $row->user ?? 'somebody in the chat', 'isUndone' => (bool) $row->undone,
-        ], $rows);
+        return array_map(
+            static fn (object $row): array => [
+                'id' => $row->id,
+                'at' => Moment::fromIso($row->at) ?? new Moment(0),
+                'what' => "{$row->kind}.".($names["{$row->kind} {$row->name}"] ?? $row->name),
+                'scope' => self::scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer),
+                'from' => self::told($row->before),
+                'to' => self::told($row->after),
+                'by' => $row->person ?? ($row->user ?? 'somebody in the chat'),
+                'isUndone' => (bool) $row->undone,
+            ],
+            $rows,
+        );
     }
 
-    /** @return list<array{Owner, string, null|bool|int|string|array<string, mixed>}> whose it is, in words too, and what is kept */
+    /**
+     * @return list<array{Owner, string, null|bool|int|string|array<string, mixed>}> whose it is, in words too, and what
+     *     is kept
+     */
     private function rowsOf(Channel $channel, Counter $counter): array
     {
         $kept = [];
-        foreach ($this->connection->select(
-            "SELECT c.owner_kind, c.category, c.number, c.period, v.service, v.service_id, COALESCE(NULLIF(v.name, ''), v.login) AS viewer
-             FROM counter_numbers c LEFT JOIN viewers v ON v.id = c.viewer_id WHERE c.channel_id = ? AND c.counter = ? ORDER BY c.number DESC LIMIT ".self::MOST,
-            [$channel->id, Fold::caseless($counter->id)],
-        ) as $row) {
-            /** @var object{owner_kind: string, category: string, number: int, period: string|null, service: string|null, service_id: string|null, viewer: string|null} $row */
+        foreach (
+            $this->connection->select(
+                "SELECT c.owner_kind, c.category, c.number, c.period, v.service, v.service_id,
+                    COALESCE(NULLIF(v.name, ''), v.login) AS viewer
+                 FROM counter_numbers c LEFT JOIN viewers v ON v.id = c.viewer_id
+                 WHERE c.channel_id = ? AND c.counter = ? ORDER BY c.number DESC LIMIT "
+                    .self::MOST,
+                [$channel->id, Fold::caseless($counter->id)],
+            ) as $row
+        ) {
+            /**
+             * @var object{owner_kind: string, category: string, number: int, period: string|null, service: string|null,
+             *     service_id: string|null, viewer: string|null} $row
+             */
             $owner = match (OwnerKind::from($row->owner_kind)) {
                 OwnerKind::Channel => Owner::channel(),
                 OwnerKind::Total => Owner::total(),
                 OwnerKind::Category => Owner::category($row->category),
                 OwnerKind::Viewer => Owner::viewer(Viewers::personId($row->service ?? '', $row->service_id ?? '')),
             };
-            $kept[] = [$owner, self::scope($owner, $row->viewer), $row->period === null ? $row->number : ['n' => $row->number, 'of' => $row->period]];
+            $kept[] = [
+                $owner,
+                self::scope($owner, $row->viewer),
+                $row->period === null ? $row->number : ['n' => $row->number, 'of' => $row->period],
+            ];
         }
 
         return $kept;
@@ -125,7 +168,14 @@ final readonly class MemoryOverview
     private static function namesOf(Pack $pack): array
     {
         $names = [];
-        foreach ([Kind::Counter->value => $pack->counters, Kind::Field->value => $pack->fields, Kind::Goods->value => $pack->goods, Kind::Occasion->value => $pack->occasions] as $kind => $definitions) {
+        foreach (
+            [
+                Kind::Counter->value => $pack->counters,
+                Kind::Field->value => $pack->fields,
+                Kind::Goods->value => $pack->goods,
+                Kind::Occasion->value => $pack->occasions,
+            ] as $kind => $definitions
+        ) {
             foreach ($definitions as $one) {
                 $names["$kind ".Fold::caseless($one->id)] = $one->name;
             }

@@ -24,8 +24,8 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /**
- * Takes one change of memory back: the value before it comes back where nothing came later, and what was added is taken out
- * where more was only added or taken since. Each is taken back once.
+ * Takes one change of memory back: the value before it comes back where nothing came later, and what was added is taken
+ * out where more was only added or taken since. Each is taken back once.
  */
 final readonly class TakingBack
 {
@@ -37,8 +37,14 @@ final readonly class TakingBack
 
     public function of(Channel $channel, int $history, User $by): TakenBack
     {
-        /** @var object{kind: string, name: string, owner: string, before: string, after: string, added: int|null}|null $row */
-        $row = $this->connection->selectOne('SELECT kind, name, owner, `before`, after, added FROM memory_history WHERE channel_id = ? AND id = ?', [$channel->id, $history]);
+        /**
+         * @var object{kind: string, name: string, owner: string, before: string, after: string, added: int|null}|null
+         *     $row
+         */
+        $row = $this->connection->selectOne(
+            'SELECT kind, name, owner, `before`, after, added FROM memory_history WHERE channel_id = ? AND id = ?',
+            [$channel->id, $history],
+        );
         $key = $row === null ? null : Key::of($row->kind, $row->name, $row->owner);
         if ($row === null || $key === null) {
             return TakenBack::NotThere;
@@ -49,19 +55,37 @@ final readonly class TakingBack
         $after = json_decode($row->after, true);
         $pack = $this->assembler->names($channel);
         $counter = $key->kind === Kind::Counter ? self::counter($pack, $key->name) : null;
-        $hear = fn (View $memory): TookBack => new TookBack(...[...match (true) {
-            $this->isUndone($channel->id, $history) => [TakenBack::Before, []],
-            $memory->value($key) == $after => [TakenBack::Restored, self::restored($key, $before, $counter, $memory, $pack)],
-            $row->added !== null && $this->onlyAddedSince($channel->id, $history, $key) => self::takenOut($row->added, $after, $key, $counter, $memory, $pack),
-            default => [TakenBack::ChangedSince, []],
-        }, $by]);
+        $hear = fn (View $memory): TookBack => new TookBack(
+            ...[
+                ...match (true) {
+                    $this->isUndone($channel->id, $history) => [TakenBack::Before, []],
+                    $memory->value($key) == $after => [
+                        TakenBack::Restored,
+                        self::restored($key, $before, $counter, $memory, $pack),
+                    ],
+                    $row->added !== null && $this->onlyAddedSince($channel->id, $history, $key) => self::takenOut(
+                        $row->added,
+                        $after,
+                        $key,
+                        $counter,
+                        $memory,
+                        $pack,
+                    ),
+                    default => [TakenBack::ChangedSince, []],
+                },
+                $by,
+            ],
+        );
 
         return $this->connection->transaction(function () use ($channel, $history, $key, $counter, $hear): TakenBack {
             $reads = $counter === null ? Reads::of($key) : Counted::reads($counter, $key->owner);
             $turn = (new MariaDbStore($this->connection, $channel->id))->turn(EventKey::none(), $reads, $hear);
             $how = $turn instanceof TookBack ? $turn->how : TakenBack::NotThere;
             if ($how === TakenBack::Restored || $how === TakenBack::TakenOut) {
-                $this->connection->update('UPDATE memory_history SET undone = TRUE WHERE channel_id = ? AND id = ?', [$channel->id, $history]);
+                $this->connection->update('UPDATE memory_history SET undone = TRUE WHERE channel_id = ? AND id = ?', [
+                    $channel->id,
+                    $history,
+                ]);
             }
 
             return $how;
@@ -70,13 +94,17 @@ final readonly class TakingBack
 
     private function isUndone(int $channel, int $history): bool
     {
-        return $this->connection->scalar('SELECT undone FROM memory_history WHERE channel_id = ? AND id = ?', [$channel, $history]) == true;
+        return $this->connection->scalar('SELECT undone FROM memory_history WHERE channel_id = ? AND id = ?', [
+            $channel,
+            $history,
+        ]) == true;
     }
 
     private function onlyAddedSince(int $channel, int $history, Key $key): bool
     {
         return $this->connection->scalar(
-            'SELECT COUNT(*) FROM memory_history WHERE channel_id = ? AND id > ? AND kind = ? AND name = ? AND owner = ? AND added IS NULL',
+            'SELECT COUNT(*) FROM memory_history WHERE channel_id = ? AND id > ? AND kind = ? AND name = ? AND owner '
+                .'= ? AND added IS NULL',
             [$channel, $history, $key->kind->value, $key->name, $key->owner->id],
         ) == 0;
     }
@@ -85,37 +113,82 @@ final readonly class TakingBack
      * @param  null|bool|int|string|array<string, mixed>  $before
      * @return list<Change>
      */
-    private static function restored(Key $key, null|bool|int|string|array $before, ?Counter $counter, View $memory, Pack $pack): array
-    {
+    private static function restored(
+        Key $key,
+        null|bool|int|string|array $before,
+        ?Counter $counter,
+        View $memory,
+        Pack $pack,
+    ): array {
         return $counter === null
             ? [new Change($key, $memory->value($key), $before, $key->kind->value, '')]
-            : self::counted($counter, $key, Counted::number($counter, $before, is_array($before) && is_string($before['of'] ?? null) ? $before['of'] : ''), $memory, $pack);
+            : self::counted(
+                $counter,
+                $key,
+                Counted::number(
+                    $counter,
+                    $before,
+                    is_array($before) && is_string($before['of'] ?? null) ? $before['of'] : '',
+                ),
+                $memory,
+                $pack,
+            );
     }
 
     /**
      * @param  null|bool|int|string|array<string, mixed>  $after
      * @return array{TakenBack, list<Change>}
      */
-    private static function takenOut(int $added, null|bool|int|string|array $after, Key $key, ?Counter $counter, View $memory, Pack $pack): array
-    {
+    private static function takenOut(
+        int $added,
+        null|bool|int|string|array $after,
+        Key $key,
+        ?Counter $counter,
+        View $memory,
+        Pack $pack,
+    ): array {
         $kept = $memory->value($key);
         if ($counter === null) {
-            $isNumber = array_filter($pack->fields, static fn (Field $field): bool => $key->kind === Kind::Field && Fold::caseless($field->id) === $key->name && $field->type === FieldType::Number) !== [];
+            $isNumber =
+                array_filter(
+                    $pack->fields,
+                    static fn (Field $field): bool => $key->kind === Kind::Field
+                        && Fold::caseless($field->id) === $key->name
+                        && $field->type === FieldType::Number,
+                ) !== [];
 
-            return is_int($kept) && ($isNumber || $kept >= $added) ? [TakenBack::TakenOut, [new Change($key, $kept, $kept - $added, $key->kind->value, '', -$added)]] : [TakenBack::ChangedSince, []];
+            return is_int($kept) && ($isNumber || $kept >= $added)
+                ? [TakenBack::TakenOut, [new Change($key, $kept, $kept - $added, $key->kind->value, '', -$added)]]
+                : [TakenBack::ChangedSince, []];
         }
         $period = self::period($counter, $memory, $pack);
         $number = Counted::number($counter, $kept, $period) - $added;
         // What was counted for another day or stream is over.
         $isOver = is_array($after) && ($after['of'] ?? null) !== $period;
 
-        return $isOver || $counter->within($number) !== $number ? [TakenBack::ChangedSince, []] : [TakenBack::TakenOut, self::counted($counter, $key, $number, $memory, $pack, true)];
+        return $isOver || $counter->within($number) !== $number
+            ? [TakenBack::ChangedSince, []]
+            : [TakenBack::TakenOut, self::counted($counter, $key, $number, $memory, $pack, true)];
     }
 
     /** @return list<Change> */
-    private static function counted(Counter $counter, Key $key, int $number, View $memory, Pack $pack, bool $isAdded = false): array
-    {
-        return Counted::changes($counter, $key->owner, $number, $memory, self::period($counter, $memory, $pack), '', $isAdded);
+    private static function counted(
+        Counter $counter,
+        Key $key,
+        int $number,
+        View $memory,
+        Pack $pack,
+        bool $isAdded = false,
+    ): array {
+        return Counted::changes(
+            $counter,
+            $key->owner,
+            $number,
+            $memory,
+            self::period($counter, $memory, $pack),
+            '',
+            $isAdded,
+        );
     }
 
     private static function period(Counter $counter, View $memory, Pack $pack): string
@@ -125,6 +198,8 @@ final readonly class TakingBack
 
     private static function counter(Pack $pack, string $id): ?Counter
     {
-        return array_values(array_filter($pack->counters, static fn (Counter $counter): bool => Fold::caseless($counter->id) === $id))[0] ?? null;
+        return array_values(
+            array_filter($pack->counters, static fn (Counter $counter): bool => Fold::caseless($counter->id) === $id),
+        )[0] ?? null;
     }
 }

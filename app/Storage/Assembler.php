@@ -37,8 +37,8 @@ use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Fold;
 
 /**
- * Makes the immutable pack of a channel's rows, in a number of queries that does not grow with them. Definitions are read as
- * plain rows: there may be thousands, and a model of each would take most of the time.
+ * Makes the immutable pack of a channel's rows, in a number of queries that does not grow with them. Definitions are
+ * read as plain rows: there may be thousands, and a model of each would take most of the time.
  */
 final class Assembler
 {
@@ -74,22 +74,35 @@ final class Assembler
     /**
      * Everything that can be named, without the commands.
      *
-     * @param  Named|null  $whole  the lists and facts that are needed whole, while of others their names are enough; null for all
+     * @param  Named|null  $whole  the lists and facts that are needed whole, while of others their names are enough;
+     *     null for all
      */
     public function names(Models\Channel $channel, ?Named $whole = null): Pack
     {
         return self::assemble($channel, [], self::emotes($channel), $whole);
     }
 
-    /** Everything that can be named, and of each command what a list of commands tells: what it is called, and who may. */
+    /**
+     * Everything that can be named, and of each command what a list of commands tells: what it is called, and who may.
+     */
     public function namesAndTriggers(Models\Channel $channel): Pack
     {
-        return $this->names($channel)->withCommands(self::rows($channel->commands()->select(['id', 'stable_id', 'trigger', 'gates', 'listed']), static function (object $row): Command {
-            /** @var object{stable_id: string, trigger: string, gates: string, listed: int} $row */
-            $gates = json_decode($row->gates, true);
+        return $this->names($channel)->withCommands(
+            self::rows(
+                $channel->commands()->select(['id', 'stable_id', 'trigger', 'gates', 'listed']),
+                static function (object $row): Command {
+                    /** @var object{stable_id: string, trigger: string, gates: string, listed: int} $row */
+                    $gates = json_decode($row->gates, true);
 
-            return new Command(new Triggers($row->trigger), gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])), about: new CommandMetadata(listed: $row->listed === 1), id: $row->stable_id);
-        }));
+                    return new Command(
+                        new Triggers($row->trigger),
+                        gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])),
+                        about: new CommandMetadata(listed: $row->listed === 1),
+                        id: $row->stable_id,
+                    );
+                },
+            ),
+        );
     }
 
     /**
@@ -105,25 +118,53 @@ final class Assembler
             $commands,
             self::facts($channel, $whole),
             self::lists($channel, $whole),
-            self::named(self::rows($channel->counters(), static function (object $row): Counter {
-                /** @var object{name: string, stable_id: string, scope: string, start: int, floor: int|null, ceiling: int|null, reset: string} $row */
-                return new Counter($row->name, CounterScope::from($row->scope), $row->start, $row->floor, $row->ceiling, Reset::from($row->reset), $row->stable_id);
-            })),
-            self::named(self::rows($channel->occasions(), static function (object $row): Occasion {
-                /** @var object{name: string, stable_id: string} $row */
-                return new Occasion($row->name, $row->stable_id);
-            })),
-            self::named(self::rows($channel->fields(), static function (object $row): Field {
-                /** @var object{name: string, stable_id: string, type: string, start: string|null} $row */
-                return new Field($row->name, FieldType::from($row->type), $row->start, $row->stable_id);
-            })),
+            self::named(
+                self::rows($channel->counters(), static function (object $row): Counter {
+                    /**
+                     * @var object{name: string, stable_id: string, scope: string, start: int, floor: int|null,
+                     *     ceiling: int|null, reset: string} $row
+                     */
+                    return new Counter(
+                        $row->name,
+                        CounterScope::from($row->scope),
+                        $row->start,
+                        $row->floor,
+                        $row->ceiling,
+                        Reset::from($row->reset),
+                        $row->stable_id,
+                    );
+                }),
+            ),
+            self::named(
+                self::rows($channel->occasions(), static function (object $row): Occasion {
+                    /** @var object{name: string, stable_id: string} $row */
+                    return new Occasion($row->name, $row->stable_id);
+                }),
+            ),
+            self::named(
+                self::rows($channel->fields(), static function (object $row): Field {
+                    /** @var object{name: string, stable_id: string, type: string, start: string|null} $row */
+                    return new Field($row->name, FieldType::from($row->type), $row->start, $row->stable_id);
+                }),
+            ),
             array_values($channel->cast()->get()->map(self::castMember(...))->all()),
             new Flood($channel->flood_person, $channel->flood_channel),
-            self::named(self::rows($channel->goods(), static function (object $row): Goods {
-                /** @var object{name: string, stable_id: string, price: int} $row */
-                return new Goods($row->name, $row->price, $row->stable_id);
-            })),
-            $channel->ladders()->orderBy('id')->get()->mapWithKeys(static fn (Models\LadderRow $ladder): array => [Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks, $ladder->stable_id)])->all(),
+            self::named(
+                self::rows($channel->goods(), static function (object $row): Goods {
+                    /** @var object{name: string, stable_id: string, price: int} $row */
+                    return new Goods($row->name, $row->price, $row->stable_id);
+                }),
+            ),
+            $channel
+                ->ladders()
+                ->orderBy('id')
+                ->get()
+                ->mapWithKeys(
+                    static fn (Models\LadderRow $ladder): array => [
+                        Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks, $ladder->stable_id),
+                    ],
+                )
+                ->all(),
             $emotes,
         );
     }
@@ -135,10 +176,14 @@ final class Assembler
         /** @var array<int, string> $texts by the row's number */
         $texts = $query->toBase()->pluck('text', 'id')->all();
 
-        return self::named(self::rows($channel->facts()->select(['id', 'name', 'stable_id']), static function (object $row) use ($texts): Fact {
-            /** @var object{id: int, name: string, stable_id: string} $row */
-            return new Fact($row->name, $texts[$row->id] ?? '', $row->stable_id);
-        }));
+        return self::named(
+            self::rows($channel->facts()->select(['id', 'name', 'stable_id']), static function (object $row) use (
+                $texts,
+            ): Fact {
+                /** @var object{id: int, name: string, stable_id: string} $row */
+                return new Fact($row->name, $texts[$row->id] ?? '', $row->stable_id);
+            }),
+        );
     }
 
     /** @return array<string, TextList> */
@@ -163,18 +208,41 @@ final class Assembler
     /** @return list<Emote> with the address of the picture, where a page gets it from */
     public static function emotes(Models\Channel $channel): array
     {
-        return array_values($channel->emotesInShort->map(static fn (Models\EmoteRow $emote): Emote => self::emote($emote, $emote->has_picture === 1 ? route('remember.emotes.picture', [$channel, $emote]) : ''))->all());
+        return array_values(
+            $channel->emotesInShort
+                ->map(
+                    static fn (Models\EmoteRow $emote): Emote => self::emote(
+                        $emote,
+                        $emote->has_picture === 1 ? route('remember.emotes.picture', [$channel, $emote]) : '',
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<Emote> */
     private static function emotesWithPixels(Models\Channel $channel): array
     {
-        return array_values($channel->emotes()->get()->map(static fn (Models\EmoteRow $emote): Emote => self::emote($emote, $emote->picture))->all());
+        return array_values(
+            $channel
+                ->emotes()
+                ->get()
+                ->map(static fn (Models\EmoteRow $emote): Emote => self::emote($emote, $emote->picture))
+                ->all(),
+        );
     }
 
     private static function emote(Models\EmoteRow $emote, string $picture): Emote
     {
-        return new Emote($emote->word, $picture, new LevelRule(self::levels($emote->any_of), $emote->at_least === null ? null : Level::named($emote->at_least)), $emote->stable_id);
+        return new Emote(
+            $emote->word,
+            $picture,
+            new LevelRule(
+                self::levels($emote->any_of),
+                $emote->at_least === null ? null : Level::named($emote->at_least),
+            ),
+            $emote->stable_id,
+        );
     }
 
     /**
@@ -192,12 +260,24 @@ final class Assembler
     public static function channel(Models\Channel $channel): Channel
     {
         // What was let in before all were looked at must not keep every page of the channel from coming.
-        return Channel::of($channel->login, $channel->name, Languages::isKnown($channel->language) ? $channel->language : 'en', Zones::isKnown($channel->zone) ? $channel->zone : 'UTC');
+        return Channel::of(
+            $channel->login,
+            $channel->name,
+            Languages::isKnown($channel->language) ? $channel->language : 'en',
+            Zones::isKnown($channel->zone) ? $channel->zone : 'UTC',
+        );
     }
 
     private static function castMember(Models\CastMemberRow $member): CastMember
     {
-        return new CastMember($member->login, $member->name, self::levels($member->levels), $member->tier, $member->habits, $member->record);
+        return new CastMember(
+            $member->login,
+            $member->name,
+            self::levels($member->levels),
+            $member->tier,
+            $member->habits,
+            $member->record,
+        );
     }
 
     /**

@@ -43,7 +43,10 @@ final readonly class ByKind
         $this->viewers->find($this->connection, $people);
         $values = array_fill_keys(array_keys($keys), null);
         foreach ($byKind as $kind => $ofKind) {
-            $values = array_replace($values, $this->shelves->of(Kind::from($kind))->read($this->connection, $this->channel, $ofKind, $this->viewers));
+            $values = array_replace(
+                $values,
+                $this->shelves->of(Kind::from($kind))->read($this->connection, $this->channel, $ofKind, $this->viewers),
+            );
         }
 
         return $values;
@@ -72,6 +75,8 @@ final readonly class ByKind
 
     private static function personIn(Change $change): string
     {
-        return $change->key->kind === Kind::Person && is_array($change->to) && is_string($change->to['id'] ?? null) ? $change->to['id'] : '';
+        return $change->key->kind === Kind::Person && is_array($change->to) && is_string($change->to['id'] ?? null)
+            ? $change->to['id']
+            : '';
     }
 }

@@ -35,13 +35,34 @@ final class CommandRepository
     public static function toCore(CommandRow $row): Command
     {
         return new Command(
-            new Triggers($row->trigger, array_values($row->aliases->map(static fn (CommandAlias $one): string => $one->alias)->all())),
-            array_values($row->responses->map(static fn (CommandResponseRow $one): CommandResponse => new CommandResponse(array_map(static fn (array $step): Step => StepFormat::read(Document::of($step)), $one->steps), $one->weight, $one->stable_id))->all()),
+            new Triggers(
+                $row->trigger,
+                array_values($row->aliases->map(static fn (CommandAlias $one): string => $one->alias)->all()),
+            ),
+            array_values(
+                $row->responses
+                    ->map(
+                        static fn (CommandResponseRow $one): CommandResponse => new CommandResponse(
+                            array_map(
+                                static fn (array $step): Step => StepFormat::read(Document::of($step)),
+                                $one->steps,
+                            ),
+                            $one->weight,
+                            $one->stable_id,
+                        ),
+                    )
+                    ->all(),
+            ),
             GateSettings::read(Document::of($row->gates)),
             $row->refusals,
             $row->if_it_fails,
             new Delivery($row->voice, $row->place),
-            new CommandMetadata($row->group, $row->note, $row->listed, array_values($row->expectations->map(self::expectation(...))->all())),
+            new CommandMetadata(
+                $row->group,
+                $row->note,
+                $row->listed,
+                array_values($row->expectations->map(self::expectation(...))->all()),
+            ),
             $row->stable_id,
         );
     }
@@ -62,7 +83,15 @@ final class CommandRepository
         return DB::transaction(function () use ($channel, $row, $command, $by, $seen): CommandRow {
             // The channel's row first: one writer of definitions at a time, so what is looked at stays so.
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
-            $current = $row === null ? null : $channel->commands()->with(['aliases', 'responses', 'expectations'])->whereKey($row->id)->lockForUpdate()->first();
+            $current =
+                $row === null
+                    ? null
+                    : $channel
+                        ->commands()
+                        ->with(['aliases', 'responses', 'expectations'])
+                        ->whereKey($row->id)
+                        ->lockForUpdate()
+                        ->first();
             if ($row !== null && ($current === null || $current->revision !== $seen)) {
                 throw new StaleRevision($current);
             }
@@ -76,7 +105,14 @@ final class CommandRepository
             if ($was !== null) {
                 $this->renameInExpectations($saved, $was->triggers, $command->triggers);
             }
-            Change::query()->create(['channel_id' => $channel->id, 'user_id' => $by->id, 'command_id' => $saved->id, 'kind' => $before === null ? 'made' : 'saved', 'before' => $before, 'after' => CommandFormat::write($command)]);
+            Change::query()->create([
+                'channel_id' => $channel->id,
+                'user_id' => $by->id,
+                'command_id' => $saved->id,
+                'kind' => $before === null ? 'made' : 'saved',
+                'before' => $before,
+                'after' => CommandFormat::write($command),
+            ]);
 
             return $saved;
         });
@@ -88,14 +124,27 @@ final class CommandRepository
             $before = CommandFormat::write(self::toCore($row->load(['aliases', 'responses', 'expectations'])));
             $row->delete();
 
-            return Change::query()->create(['channel_id' => $row->channel_id, 'user_id' => $by->id, 'command_id' => $row->id, 'kind' => 'dropped', 'before' => $before]);
+            return Change::query()->create([
+                'channel_id' => $row->channel_id,
+                'user_id' => $by->id,
+                'command_id' => $row->id,
+                'kind' => 'dropped',
+                'before' => $before,
+            ]);
         });
     }
 
     /** Brings a dropped command back as it was, its expectations too. */
     public function undoDrop(Channel $channel, Change $change, User $by): ?CommandRow
     {
-        if ($change->kind !== 'dropped' || $channel->changes()->whereKey($change->id)->whereNull('undone_at')->update(['undone_at' => now()]) !== 1) {
+        if (
+            $change->kind !== 'dropped'
+            || $channel
+                ->changes()
+                ->whereKey($change->id)
+                ->whereNull('undone_at')
+                ->update(['undone_at' => now()]) !== 1
+        ) {
             return null;
         }
         $command = CommandFormat::read(Document::of($change->before ?? []));
@@ -109,7 +158,11 @@ final class CommandRepository
 
     public function expect(CommandRow $row, Expectation $expectation): ExpectationRow
     {
-        return ExpectationRow::query()->create(['channel_id' => $row->channel_id, 'command_id' => $row->id, 'document' => ExpectationFormat::write($expectation)]);
+        return ExpectationRow::query()->create([
+            'channel_id' => $row->channel_id,
+            'command_id' => $row->id,
+            'document' => ExpectationFormat::write($expectation),
+        ]);
     }
 
     /** What was kept as right goes on being asked of this command under the name it has now. */
@@ -124,21 +177,34 @@ final class CommandRepository
         }
     }
 
-    /** The id stays for good; a new command keeps its own, as when it is brought from a document, unless another has it. */
+    /**
+     * The id stays for good; a new command keeps its own, as when it is brought from a document, unless another has it.
+     */
     private static function identified(Channel $channel, Command $command, ?CommandRow $current): Command
     {
         if ($current !== null) {
             return $command->called($current->stable_id);
         }
 
-        return $channel->commands()->where('stable_id', $command->id)->exists() ? $command->called(Str::lower((string) Str::ulid())) : $command;
+        return $channel->commands()->where('stable_id', $command->id)->exists()
+            ? $command->called(Str::lower((string) Str::ulid()))
+            : $command;
     }
 
     private function mustBeFree(Channel $channel, Command $command, ?CommandRow $own): void
     {
         $folded = array_map(Fold::caseless(...), $command->triggers->all());
-        $taken = $channel->commands()->whereIn('trigger_folded', $folded)->when($own !== null, fn ($query) => $query->whereKeyNot($own?->id))->first()
-            ?? $channel->aliases()->whereIn('alias_folded', $folded)->when($own !== null, fn ($query) => $query->where('command_id', '!=', $own?->id))->first();
+        $taken =
+            $channel
+                ->commands()
+                ->whereIn('trigger_folded', $folded)
+                ->when($own !== null, fn ($query) => $query->whereKeyNot($own?->id))
+                ->first()
+            ?? $channel
+                ->aliases()
+                ->whereIn('alias_folded', $folded)
+                ->when($own !== null, fn ($query) => $query->where('command_id', '!=', $own?->id))
+                ->first();
         if ($taken !== null) {
             throw new TriggerTaken($taken instanceof CommandRow ? $taken->trigger : $taken->alias);
         }
@@ -159,7 +225,15 @@ final class CommandRepository
             'note' => $command->about->note,
             'voice' => $command->delivery->voice,
             'place' => $command->delivery->place,
-            'findable' => Fold::caseless(implode("\n", [...$command->triggers->all(), $command->about->group, $command->about->note, ...array_values($command->sources()), InOneSentence::of($command)])),
+            'findable' => Fold::caseless(
+                implode("\n", [
+                    ...$command->triggers->all(),
+                    $command->about->group,
+                    $command->about->note,
+                    ...array_values($command->sources()),
+                    InOneSentence::of($command),
+                ]),
+            ),
         ];
     }
 
@@ -168,8 +242,32 @@ final class CommandRepository
         $row->aliases()->delete();
         $row->responses()->delete();
         $owner = ['channel_id' => $row->channel_id, 'command_id' => $row->id];
-        CommandAlias::query()->insert(array_map(static fn (string $alias, int $position): array => $owner + ['position' => $position, 'alias' => $alias, 'alias_folded' => Fold::caseless($alias)], $command->triggers->aliases, array_keys($command->triggers->aliases)));
-        CommandResponseRow::query()->insert(array_map(static fn (CommandResponse $one, int $position): array => $owner + ['position' => $position, 'stable_id' => $one->id, 'weight' => $one->weight, 'steps' => json_encode(array_map(static fn (Step $step): array => $step->write(), $one->steps), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)], $command->responses, array_keys($command->responses)));
+        CommandAlias::query()->insert(
+            array_map(
+                static fn (string $alias, int $position): array => $owner + [
+                    'position' => $position,
+                    'alias' => $alias,
+                    'alias_folded' => Fold::caseless($alias),
+                ],
+                $command->triggers->aliases,
+                array_keys($command->triggers->aliases),
+            ),
+        );
+        CommandResponseRow::query()->insert(
+            array_map(
+                static fn (CommandResponse $one, int $position): array => $owner + [
+                    'position' => $position,
+                    'stable_id' => $one->id,
+                    'weight' => $one->weight,
+                    'steps' => json_encode(
+                        array_map(static fn (Step $step): array => $step->write(), $one->steps),
+                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                    ),
+                ],
+                $command->responses,
+                array_keys($command->responses),
+            ),
+        );
         $row->unsetRelations();
     }
 }

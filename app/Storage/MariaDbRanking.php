@@ -13,7 +13,9 @@ use SilverParrot\Memory\Ranking;
 /** Found by the database, in the rows of one channel. */
 final readonly class MariaDbRanking implements Ranking
 {
-    /** Scores that are looked at in one go: more than any ranking shows, for equals and for people who were never seen. */
+    /**
+     * Scores that are looked at in one go: more than any ranking shows, for equals and for people who were never seen.
+     */
     private const AT_ONCE = 200;
 
     public function __construct(private Connection $connection, private int $channel)
@@ -25,9 +27,15 @@ final readonly class MariaDbRanking implements Ranking
         $top = [];
         for ($from = 0; count($top) < $count; $from += self::AT_ONCE) {
             // The index gives the best first; of equals beyond these, whoever has the lower number stands before.
-            /** @var list<object{service: string, service_id: string, login: string, name: string, levels: string, tier: int, first_seen: string|null, last_seen: string|null, lines: int|null, amount: int}> $rows */
+            /**
+             * @var list<object{service: string, service_id: string, login: string, name: string, levels: string,
+             *     tier: int, first_seen: string|null, last_seen: string|null, lines: int|null, amount: int}> $rows
+             */
             $rows = $this->connection->select(
-                'SELECT v.*, b.amount FROM (SELECT viewer_id, amount FROM balances WHERE channel_id = ? AND kind = ? AND unit = ? ORDER BY amount DESC LIMIT '.self::AT_ONCE." OFFSET $from) b
+                'SELECT v.*, b.amount FROM (SELECT viewer_id, amount FROM balances WHERE channel_id = ? AND kind = ? '
+                    .'AND unit = ? ORDER BY amount DESC LIMIT '
+                    .self::AT_ONCE
+                    ." OFFSET $from) b
                  JOIN viewers v ON v.id = b.viewer_id",
                 [$this->channel, Balances::FIELD, $field],
             );

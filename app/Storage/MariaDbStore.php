@@ -25,8 +25,8 @@ use SilverParrot\Memory\View;
 use SilverParrot\Source\Fold;
 
 /**
- * Memory that lasts, of one channel. A turn is one transaction: the channel's row is locked first, so there is one writer
- * a channel; the event's key, the changes, their history and the sayings stand or fall together.
+ * Memory that lasts, of one channel. A turn is one transaction: the channel's row is locked first, so there is one
+ * writer a channel; the event's key, the changes, their history and the sayings stand or fall together.
  */
 final readonly class MariaDbStore implements Store
 {
@@ -42,11 +42,17 @@ final readonly class MariaDbStore implements Store
     private const DUPLICATE = 1062;
 
     /**
-     * @param  int|null  $epoch of the lease under which it was opened; null for screens and commands, which the lock alone orders
-     * @param  (Closure(non-empty-list<Saying>): bool)|null  $takes  whether sayings are said as soon as they are kept; they are queued otherwise
+     * @param  int|null  $epoch of the lease under which it was opened; null for screens and commands, which the lock
+     *     alone orders
+     * @param  (Closure(non-empty-list<Saying>): bool)|null  $takes  whether sayings are said as soon as they are kept;
+     *     they are queued otherwise
      */
-    public function __construct(private Connection $connection, private int $channel, private ?int $epoch = null, private ?Closure $takes = null)
-    {
+    public function __construct(
+        private Connection $connection,
+        private int $channel,
+        private ?int $epoch = null,
+        private ?Closure $takes = null,
+    ) {
         $this->kept = new ByKind($connection, $channel);
     }
 
@@ -61,7 +67,10 @@ final readonly class MariaDbStore implements Store
             try {
                 return $this->once($key, $reads, $hear);
             } catch (QueryException $exception) {
-                if ($try === self::TRIES || ! in_array(self::code($exception), [self::DEADLOCK, self::WAITED_TOO_LONG], true)) {
+                if (
+                    $try === self::TRIES
+                    || ! in_array(self::code($exception), [self::DEADLOCK, self::WAITED_TOO_LONG], true)
+                ) {
                     throw $exception;
                 }
             }
@@ -106,7 +115,9 @@ final readonly class MariaDbStore implements Store
     private function inside(EventKey $key, Reads $reads, Closure $hear): Turn|AlreadyHandled|LeaseLost
     {
         /** @var object{lease_epoch: int, tally: int}|null $channel */
-        $channel = $this->connection->selectOne('SELECT lease_epoch, tally FROM channels WHERE id = ? FOR UPDATE', [$this->channel]);
+        $channel = $this->connection->selectOne('SELECT lease_epoch, tally FROM channels WHERE id = ? FOR UPDATE', [
+            $this->channel,
+        ]);
         if ($channel === null || ($this->epoch !== null && $channel->lease_epoch !== $this->epoch)) {
             return new LeaseLost($channel->lease_epoch ?? 0);
         }
@@ -127,10 +138,18 @@ final readonly class MariaDbStore implements Store
     private function take(EventKey $key, int $tally): bool
     {
         if ($key->tally !== null) {
-            return $key->tally > $tally && $this->connection->update('UPDATE channels SET tally = ? WHERE id = ?', [$key->tally, $this->channel]) === 1;
+            return $key->tally > $tally
+                && $this->connection->update('UPDATE channels SET tally = ? WHERE id = ?', [
+                    $key->tally,
+                    $this->channel,
+                ]) === 1;
         }
         try {
-            return $key->event === '' || $this->connection->insert('INSERT INTO heard_events (channel_id, event_key, heard_at) VALUES (?, ?, UTC_TIMESTAMP(3))', [$this->channel, $key->event]);
+            return $key->event === ''
+                || $this->connection->insert(
+                    'INSERT INTO heard_events (channel_id, event_key, heard_at) VALUES (?, ?, UTC_TIMESTAMP(3))',
+                    [$this->channel, $key->event],
+                );
         } catch (QueryException $exception) {
             return self::code($exception) === self::DUPLICATE ? false : throw $exception;
         }
@@ -162,18 +181,70 @@ final readonly class MariaDbStore implements Store
         if ($cause->actor === ActorKind::Viewer) {
             $this->kept->viewers->find($this->connection, [$cause->id]);
         }
-        $viewer = fn (Change $change): int => $change->key->owner->kind === OwnerKind::Viewer ? $this->kept->viewers->numberOf($change->key->owner->of) ?? 0 : 0;
+        $viewer = fn (Change $change): int => $change->key->owner->kind === OwnerKind::Viewer
+            ? $this->kept->viewers->numberOf($change->key->owner->of) ?? 0
+            : 0;
         $byViewer = $cause->actor === ActorKind::Viewer ? $this->kept->viewers->numberOf($cause->id) ?? 0 : 0;
         $byUser = $cause->actor === ActorKind::User ? (int) $cause->id : null;
-        $this->insert('memory_history', ['channel_id', 'kind', 'name', 'owner', 'viewer_id', '`before`', 'after', 'added', 'by_viewer_id', 'user_id', 'command', 'event_key'], array_map(fn (Change $change): array => [
-            $this->channel, $change->key->kind->value, $change->key->name, $change->key->owner->id, $viewer($change), self::json($change->from), self::json($change->to), $change->added, $byViewer, $byUser, Fold::caseless($cause->command), $eventKey,
-        ], $changes), ['at']);
-        $booked = array_filter($changes, static fn (Change $change): bool => in_array($change->key->kind, [Kind::Field, Kind::Goods], true) && (is_int($change->to) || is_int($change->from)));
+        $this->insert(
+            'memory_history',
+            [
+                'channel_id',
+                'kind',
+                'name',
+                'owner',
+                'viewer_id',
+                '`before`',
+                'after',
+                'added',
+                'by_viewer_id',
+                'user_id',
+                'command',
+                'event_key',
+            ],
+            array_map(
+                fn (Change $change): array => [
+                    $this->channel,
+                    $change->key->kind->value,
+                    $change->key->name,
+                    $change->key->owner->id,
+                    $viewer($change),
+                    self::json($change->from),
+                    self::json($change->to),
+                    $change->added,
+                    $byViewer,
+                    $byUser,
+                    Fold::caseless($cause->command),
+                    $eventKey,
+                ],
+                $changes,
+            ),
+            ['at'],
+        );
+        $booked = array_filter(
+            $changes,
+            static fn (Change $change): bool => in_array($change->key->kind, [Kind::Field, Kind::Goods], true)
+                && (is_int($change->to) || is_int($change->from)),
+        );
         if ($booked !== []) {
             $whole = static fn (null|bool|int|string|array $value): int => is_int($value) ? $value : 0;
-            $this->insert('ledger', ['channel_id', 'viewer_id', 'kind', 'unit', 'delta', 'amount', 'event_key'], array_map(fn (Change $change): array => [
-                $this->channel, $viewer($change), $change->key->kind === Kind::Goods ? Balances::GOODS : Balances::FIELD, $change->key->name, $whole($change->to) - $whole($change->from), $whole($change->to), $eventKey,
-            ], $booked), ['at']);
+            $this->insert(
+                'ledger',
+                ['channel_id', 'viewer_id', 'kind', 'unit', 'delta', 'amount', 'event_key'],
+                array_map(
+                    fn (Change $change): array => [
+                        $this->channel,
+                        $viewer($change),
+                        $change->key->kind === Kind::Goods ? Balances::GOODS : Balances::FIELD,
+                        $change->key->name,
+                        $whole($change->to) - $whole($change->from),
+                        $whole($change->to),
+                        $eventKey,
+                    ],
+                    $booked,
+                ),
+                ['at'],
+            );
         }
     }
 
@@ -184,21 +255,48 @@ final readonly class MariaDbStore implements Store
             return;
         }
         $isTaken = $this->takes !== null && ($this->takes)($sayings);
-        $rows = array_map(fn (int $position, Saying $saying): array => [
-            $this->channel, $eventKey, $position, $saying->text, $saying->voice->value, $saying->place->value, $saying->answerTo, $saying->to, $isTaken ? 'handed' : 'queued',
-        ], array_keys($sayings), $sayings);
-        $this->insert('outgoing', ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'to_login', 'state'], $rows, $isTaken ? ['queued_at', 'handed_at'] : ['queued_at']);
+        $rows = array_map(
+            fn (int $position, Saying $saying): array => [
+                $this->channel,
+                $eventKey,
+                $position,
+                $saying->text,
+                $saying->voice->value,
+                $saying->place->value,
+                $saying->answerTo,
+                $saying->to,
+                $isTaken ? 'handed' : 'queued',
+            ],
+            array_keys($sayings),
+            $sayings,
+        );
+        $this->insert(
+            'outgoing',
+            ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'to_login', 'state'],
+            $rows,
+            $isTaken ? ['queued_at', 'handed_at'] : ['queued_at'],
+        );
     }
 
     /**
      * @param  list<string>  $columns  of our own writing, never people's text
      * @param  array<int, list<int|string|null>>  $rows
-     * @param  list<string>  $now  columns for the moment, by the database's clock: several machines write, and each has its own
+     * @param  list<string>  $now  columns for the moment, by the database's clock: several machines write, and each has
+     *     its own
      */
     private function insert(string $table, array $columns, array $rows, array $now): void
     {
-        $marks = '('.implode(',', [...array_fill(0, count($columns), '?'), ...array_fill(0, count($now), 'UTC_TIMESTAMP(3)')]).')';
-        $this->connection->insert("INSERT INTO $table (".implode(',', [...$columns, ...$now]).') VALUES '.implode(',', array_fill(0, count($rows), $marks)), array_merge(...array_values($rows)));
+        $marks =
+            '('
+            .implode(',', [...array_fill(0, count($columns), '?'), ...array_fill(0, count($now), 'UTC_TIMESTAMP(3)')])
+            .')';
+        $this->connection->insert(
+            "INSERT INTO $table ("
+                .implode(',', [...$columns, ...$now])
+                .') VALUES '
+                .implode(',', array_fill(0, count($rows), $marks)),
+            array_merge(...array_values($rows)),
+        );
     }
 
     /** @param  null|bool|int|string|array<string, mixed>  $value */

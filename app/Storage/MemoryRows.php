@@ -12,12 +12,20 @@ use SilverParrot\Rehearsal\InitialState;
 /** What a channel remembers, as a rehearsal begins with it. */
 final class MemoryRows
 {
-    /** Nothing is copied beforehand: what a line looks at is read when it does, however many viewers the channel remembers. */
+    /**
+     * Nothing is copied beforehand: what a line looks at is read when it does, however many viewers the channel
+     * remembers.
+     */
     public function copy(Channel $channel): InitialState
     {
         $connection = $channel->getConnection();
 
-        return new InitialState([], $channel->details, rest: new ReadOnce(new MariaDbStore($connection, $channel->id)), ranking: new MariaDbRanking($connection, $channel->id));
+        return new InitialState(
+            [],
+            $channel->details,
+            rest: new ReadOnce(new MariaDbStore($connection, $channel->id)),
+            ranking: new MariaDbRanking($connection, $channel->id),
+        );
     }
 
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values by key id */

@@ -42,11 +42,22 @@ final readonly class PackRepository
     {
         return DB::transaction(function () use ($pack, $streamer, $details): Channel {
             $channel = Channel::query()->create([
-                'login' => $pack->channel->login, 'name' => $pack->channel->name, 'language' => $pack->channel->language, 'zone' => $pack->channel->zone->getName(),
-                'parrot' => $pack->parrot, 'talkers' => $pack->talkers, 'details' => $details, 'seed' => $pack->channel->login,
-                'flood_person' => $pack->flood->person, 'flood_channel' => $pack->flood->channel,
+                'login' => $pack->channel->login,
+                'name' => $pack->channel->name,
+                'language' => $pack->channel->language,
+                'zone' => $pack->channel->zone->getName(),
+                'parrot' => $pack->parrot,
+                'talkers' => $pack->talkers,
+                'details' => $details,
+                'seed' => $pack->channel->login,
+                'flood_person' => $pack->flood->person,
+                'flood_channel' => $pack->flood->channel,
             ]);
-            Membership::query()->create(['channel_id' => $channel->id, 'user_id' => $streamer->id, 'role' => Role::Streamer]);
+            Membership::query()->create([
+                'channel_id' => $channel->id,
+                'user_id' => $streamer->id,
+                'role' => Role::Streamer,
+            ]);
             $this->definitions($channel, $pack);
             foreach ($pack->commands as $command) {
                 $this->commands->save($channel, null, $command, $streamer, null);
@@ -58,16 +69,42 @@ final readonly class PackRepository
 
     private function definitions(Channel $channel, Pack $pack): void
     {
-        $row = static fn (Fact|TextList|Counter|Occasion|Field|Goods $one): array => ['channel_id' => $channel->id, 'stable_id' => $one->id, 'name' => $one->name, 'name_folded' => Fold::caseless($one->name)];
+        $row = static fn (Fact|TextList|Counter|Occasion|Field|Goods $one): array => [
+            'channel_id' => $channel->id,
+            'stable_id' => $one->id,
+            'name' => $one->name,
+            'name_folded' => Fold::caseless($one->name),
+        ];
         foreach ($pack->facts as $fact) {
             FactRow::query()->create($row($fact) + ['text' => $fact->text]);
         }
         foreach ($pack->lists as $list) {
             $saved = TextListRow::query()->create($row($list) + ['draw_order' => $list->order]);
-            ListItem::query()->insert(array_map(static fn (WeightedText $item, int $position): array => ['channel_id' => $channel->id, 'stable_id' => $item->id, 'list_id' => $saved->id, 'position' => $position, 'text' => $item->text, 'weight' => $item->weight], $list->items, array_keys($list->items)));
+            ListItem::query()->insert(
+                array_map(
+                    static fn (WeightedText $item, int $position): array => [
+                        'channel_id' => $channel->id,
+                        'stable_id' => $item->id,
+                        'list_id' => $saved->id,
+                        'position' => $position,
+                        'text' => $item->text,
+                        'weight' => $item->weight,
+                    ],
+                    $list->items,
+                    array_keys($list->items),
+                ),
+            );
         }
         foreach ($pack->counters as $counter) {
-            CounterRow::query()->create($row($counter) + ['scope' => $counter->scope, 'start' => $counter->start, 'floor' => $counter->floor, 'ceiling' => $counter->ceiling, 'reset' => $counter->reset]);
+            CounterRow::query()->create(
+                $row($counter) + [
+                    'scope' => $counter->scope,
+                    'start' => $counter->start,
+                    'floor' => $counter->floor,
+                    'ceiling' => $counter->ceiling,
+                    'reset' => $counter->reset,
+                ],
+            );
         }
         foreach ($pack->occasions as $occasion) {
             OccasionRow::query()->create($row($occasion));
@@ -79,14 +116,33 @@ final readonly class PackRepository
             GoodsRow::query()->create($row($goods) + ['price' => $goods->price]);
         }
         foreach ($pack->ladders as $ladder) {
-            LadderRow::query()->create(['channel_id' => $channel->id, 'stable_id' => $ladder->id, 'name' => $ladder->field, 'name_folded' => Fold::caseless($ladder->field), 'ranks' => $ladder->ranks]);
+            LadderRow::query()->create([
+                'channel_id' => $channel->id,
+                'stable_id' => $ladder->id,
+                'name' => $ladder->field,
+                'name_folded' => Fold::caseless($ladder->field),
+                'ranks' => $ladder->ranks,
+            ]);
         }
         foreach ($pack->emotes as $emote) {
-            EmoteRow::query()->create(['channel_id' => $channel->id, 'stable_id' => $emote->id, 'word' => $emote->word, 'picture' => $emote->picture, 'any_of' => array_map(static fn (Level $level): string => $level->word(), $emote->levels->anyOf), 'at_least' => $emote->levels->atLeast?->word()]);
+            EmoteRow::query()->create([
+                'channel_id' => $channel->id,
+                'stable_id' => $emote->id,
+                'word' => $emote->word,
+                'picture' => $emote->picture,
+                'any_of' => array_map(static fn (Level $level): string => $level->word(), $emote->levels->anyOf),
+                'at_least' => $emote->levels->atLeast?->word(),
+            ]);
         }
         foreach ($pack->cast as $position => $member) {
             CastMemberRow::query()->create([
-                'channel_id' => $channel->id, 'position' => $position, 'login' => $member->login, 'name' => $member->name, 'tier' => $member->tier, 'habits' => $member->habits, 'record' => $member->record,
+                'channel_id' => $channel->id,
+                'position' => $position,
+                'login' => $member->login,
+                'name' => $member->name,
+                'tier' => $member->tier,
+                'habits' => $member->habits,
+                'record' => $member->record,
                 'levels' => array_map(static fn (Level $level): string => $level->word(), $member->levels),
             ]);
         }

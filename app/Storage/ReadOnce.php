@@ -14,10 +14,15 @@ use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
 
-/** A channel's memory as rehearsals begin with it: each key is read when it is first asked for, and nothing is written. */
+/**
+ * A channel's memory as rehearsals begin with it: each key is read when it is first asked for, and nothing is written.
+ */
 final class ReadOnce implements Store
 {
-    /** A rehearsal begins with all gates open: what people of the real chat just used would close them for no reason seen. */
+    /**
+     * A rehearsal begins with all gates open: what people of the real chat just used would close them for no reason
+     * seen.
+     */
     private const OPEN = [Kind::LastRun, Kind::RecentAnswers];
 
     /** @var array<string, null|bool|int|string|array<string, mixed>> by key id */
@@ -29,7 +34,11 @@ final class ReadOnce implements Store
 
     public function snapshot(Reads $reads): View
     {
-        $missing = array_filter($reads->keys, fn (Key $key): bool => ! array_key_exists($key->id(), $this->read) && ! in_array($key->kind, self::OPEN, true));
+        $missing = array_filter(
+            $reads->keys,
+            fn (Key $key): bool => ! array_key_exists($key->id(), $this->read)
+                && ! in_array($key->kind, self::OPEN, true),
+        );
         if ($missing !== []) {
             $view = $this->store->snapshot(Reads::of(...array_values($missing)));
             foreach ($missing as $id => $key) {
@@ -37,7 +46,9 @@ final class ReadOnce implements Store
             }
         }
 
-        return new PartialView(array_map(fn (Key $key): null|bool|int|string|array => $this->read[$key->id()] ?? null, $reads->keys));
+        return new PartialView(
+            array_map(fn (Key $key): null|bool|int|string|array => $this->read[$key->id()] ?? null, $reads->keys),
+        );
     }
 
     public function turn(EventKey $key, Reads $reads, Closure $hear): LeaseLost

@@ -7,8 +7,8 @@ namespace App\Storage;
 use Illuminate\Database\Connection;
 
 /**
- * The numbers of a channel's viewers in the database. Somebody is known by the service and by the id that the service never
- * gives to anybody else; a login may be given up and taken by another.
+ * The numbers of a channel's viewers in the database. Somebody is known by the service and by the id that the service
+ * never gives to anybody else; a login may be given up and taken by another.
  */
 final class Viewers
 {
@@ -41,7 +41,12 @@ final class Viewers
      */
     public function find(Connection $connection, array $personIds): void
     {
-        $missing = array_values(array_filter(array_unique($personIds), fn (string $id): bool => $id !== '' && ! isset($this->numbers["#$id"])));
+        $missing = array_values(
+            array_filter(
+                array_unique($personIds),
+                fn (string $id): bool => $id !== '' && ! isset($this->numbers["#$id"]),
+            ),
+        );
         if ($missing === []) {
             return;
         }
@@ -49,7 +54,13 @@ final class Viewers
             $this->numbers = [];
         }
         $marks = implode(',', array_fill(0, count($missing), '(?,?)'));
-        foreach ($connection->select("SELECT id, service, service_id FROM viewers WHERE channel_id = ? AND (service, service_id) IN ($marks)", [$this->channel, ...array_merge(...array_map(self::parts(...), $missing))]) as $row) {
+        foreach (
+            $connection->select(
+                'SELECT id, service, service_id FROM viewers WHERE channel_id = ? AND (service, service_id) IN '
+                    ."($marks)",
+                [$this->channel, ...array_merge(...array_map(self::parts(...), $missing))],
+            ) as $row
+        ) {
             /** @var object{id: int, service: string, service_id: string} $row */
             $this->numbers['#'.self::personId($row->service, $row->service_id)] = $row->id;
         }
@@ -69,12 +80,23 @@ final class Viewers
                 continue;
             }
             [$service, $serviceId] = self::parts($id);
-            $claimed = in_array($service, ['', 'account', 'nick'], true) ? null : $this->waiting($connection, $logins[$id]);
+            $claimed = in_array($service, ['', 'account', 'nick'], true)
+                ? null
+                : $this->waiting($connection, $logins[$id]);
             if ($claimed !== null) {
-                $connection->update('UPDATE viewers SET service = ?, service_id = ? WHERE channel_id = ? AND id = ?', [$service, $serviceId, $this->channel, $claimed]);
+                $connection->update('UPDATE viewers SET service = ?, service_id = ? WHERE channel_id = ? AND id = ?', [
+                    $service,
+                    $serviceId,
+                    $this->channel,
+                    $claimed,
+                ]);
                 $this->claimed[$claimed] = true;
             } else {
-                $connection->insert("INSERT IGNORE INTO viewers (channel_id, service, service_id, login, name, levels, tier, logins_before) VALUES (?, ?, ?, ?, '', '[]', 0, '[]')", [$this->channel, $service, $serviceId, $logins[$id]]);
+                $connection->insert(
+                    'INSERT IGNORE INTO viewers (channel_id, service, service_id, login, name, levels, tier, '
+                        ."logins_before) VALUES (?, ?, ?, ?, '', '[]', 0, '[]')",
+                    [$this->channel, $service, $serviceId, $logins[$id]],
+                );
             }
             $this->find($connection, [$id]);
         }
@@ -116,8 +138,21 @@ final class Viewers
     private function waiting(Connection $connection, string $login): ?int
     {
         /** @var list<object{id: int}> $waiting */
-        $waiting = $connection->select('SELECT id FROM viewers WHERE channel_id = ? AND login = ? AND service IN '.self::BY_LOGIN.' ORDER BY service LIMIT 1', [$this->channel, $login]);
-        $others = $waiting === [] ? null : $connection->selectOne("SELECT id FROM viewers WHERE channel_id = ? AND service <> '' AND service NOT IN ".self::BY_LOGIN.' AND (login = ? OR JSON_CONTAINS(logins_before, ?)) LIMIT 1', [$this->channel, $login, json_encode($login, JSON_THROW_ON_ERROR)]);
+        $waiting = $connection->select(
+            'SELECT id FROM viewers WHERE channel_id = ? AND login = ? AND service IN '
+                .self::BY_LOGIN
+                .' ORDER BY service LIMIT 1',
+            [$this->channel, $login],
+        );
+        $others =
+            $waiting === []
+                ? null
+                : $connection->selectOne(
+                    "SELECT id FROM viewers WHERE channel_id = ? AND service <> '' AND service NOT IN "
+                        .self::BY_LOGIN
+                        .' AND (login = ? OR JSON_CONTAINS(logins_before, ?)) LIMIT 1',
+                    [$this->channel, $login, json_encode($login, JSON_THROW_ON_ERROR)],
+                );
 
         return $waiting === [] || $others !== null ? null : $waiting[0]->id;
     }

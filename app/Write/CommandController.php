@@ -33,12 +33,22 @@ final readonly class CommandController
         $sample = Sample::tryFrom($request->string('sample')->value());
 
         // Kind starting values: 10 s for the channel, 60 s for a person.
-        return $this->page->view($channel, null, $sample === null ? Say::on('!', '') : $sample->command($assembler->names($channel)), line: $request->integer('line'));
+        return $this->page->view(
+            $channel,
+            null,
+            $sample === null ? Say::on('!', '') : $sample->command($assembler->names($channel)),
+            line: $request->integer('line'),
+        );
     }
 
     public function edit(Request $request, Channel $channel, CommandRow $command): View
     {
-        return $this->page->view($channel, $command, CommandRepository::toCore($command), line: $request->integer('line'));
+        return $this->page->view(
+            $channel,
+            $command,
+            CommandRepository::toCore($command),
+            line: $request->integer('line'),
+        );
     }
 
     public function store(Request $request, Channel $channel, #[CurrentUser] User $user): Response|RedirectResponse
@@ -46,18 +56,26 @@ final readonly class CommandController
         return $this->save($request, $channel, null, $user);
     }
 
-    public function update(Request $request, Channel $channel, CommandRow $command, #[CurrentUser] User $user): Response|RedirectResponse
-    {
+    public function update(
+        Request $request,
+        Channel $channel,
+        CommandRow $command,
+        #[CurrentUser] User $user,
+    ): Response|RedirectResponse {
         return $this->save($request, $channel, $command, $user);
     }
 
     public function switch(Channel $channel, CommandRow $command, #[CurrentUser] User $user): RedirectResponse
     {
         $core = CommandRepository::toCore($command);
+        $switched = $core->gated(new Enabled(! $core->isOn()));
         try {
-            $this->rows->save($channel, $command, $core->gated(new Enabled(! $core->isOn())), $user, $command->revision);
+            $this->rows->save($channel, $command, $switched, $user, $command->revision);
         } catch (StaleRevision) {
-            return back()->with('notice', "Somebody saved {$command->trigger} at this moment; look at it and press again.");
+            return back()->with(
+                'notice',
+                "Somebody saved {$command->trigger} at this moment; look at it and press again.",
+            );
         }
 
         return back()->with('notice', "{$command->trigger} is switched ".($core->isOn() ? 'off.' : 'on.'));
@@ -72,7 +90,10 @@ final readonly class CommandController
     {
         $change = $this->rows->drop($command, $user);
 
-        return redirect()->route('write', $channel)->with('notice', "{$command->trigger} was dropped.")->with('undo', $change->id);
+        return redirect()
+            ->route('write', $channel)
+            ->with('notice', "{$command->trigger} was dropped.")
+            ->with('undo', $change->id);
     }
 
     public function undo(Channel $channel, Change $change, #[CurrentUser] User $user): RedirectResponse
@@ -83,7 +104,9 @@ final readonly class CommandController
             return redirect()->route('write', $channel)->with('notice', "It cannot come back: {$taken->getMessage()}");
         }
 
-        return redirect()->route('write', $channel)->with('notice', $row === null ? 'There is nothing to undo.' : "{$row->trigger} is back.");
+        return redirect()
+            ->route('write', $channel)
+            ->with('notice', $row === null ? 'There is nothing to undo.' : "{$row->trigger} is back.");
     }
 
     private function save(Request $request, Channel $channel, ?CommandRow $row, User $user): Response|RedirectResponse
@@ -94,14 +117,23 @@ final readonly class CommandController
             try {
                 $saved = $this->rows->save($channel, $row, $form->command, $user, $request->integer('revision'));
 
-                return redirect()->route('write.command', [$channel, $saved])->with('saved', true)->with('notice', "{$saved->trigger} is saved.");
+                return redirect()
+                    ->route('write.command', [$channel, $saved])
+                    ->with('saved', true)
+                    ->with('notice', "{$saved->trigger} is saved.");
             } catch (StaleRevision $meanwhile) {
-                return response($this->page->conflict($channel, $row, $form->command, $meanwhile->theirs), Response::HTTP_CONFLICT);
+                return response(
+                    $this->page->conflict($channel, $row, $form->command, $meanwhile->theirs),
+                    Response::HTTP_CONFLICT,
+                );
             } catch (TriggerTaken $taken) {
                 $errors = ['trigger' => [$taken->getMessage().' Take another trigger.']];
             }
         }
 
-        return response($this->page->view($channel, $row, $form->command, $errors, $request->integer('revision')), Response::HTTP_UNPROCESSABLE_ENTITY);
+        return response(
+            $this->page->view($channel, $row, $form->command, $errors, $request->integer('revision')),
+            Response::HTTP_UNPROCESSABLE_ENTITY,
+        );
     }
 }

@@ -41,18 +41,22 @@ final readonly class CommandForm
     /** @return array<string, mixed> */
     private static function document(Request $request): array
     {
-        $document = [
-            'trigger' => trim(self::text($request, 'trigger')),
-            'aliases' => preg_split('/[\s,]+/', self::text($request, 'aliases'), flags: PREG_SPLIT_NO_EMPTY) ?: [],
-            'responses' => self::responses($request),
-            'refusals' => array_map(static fn (Refusal $refusal): string => self::text($request, "refusals.{$refusal->key}"), GateSettings::refusals()),
-            'if_it_fails' => self::text($request, 'if_it_fails'),
-            'group' => trim(self::text($request, 'group')),
-            'note' => self::text($request, 'note'),
-            'listed' => $request->boolean('listed'),
-            'voice' => self::text($request, 'voice') ?: 'parrot',
-            'place' => self::text($request, 'place') ?: 'chat',
-        ] + GateSettings::typed((array) $request->input('gates', []));
+        $document =
+            [
+                'trigger' => trim(self::text($request, 'trigger')),
+                'aliases' => preg_split('/[\s,]+/', self::text($request, 'aliases'), flags: PREG_SPLIT_NO_EMPTY) ?: [],
+                'responses' => self::responses($request),
+                'refusals' => array_map(
+                    static fn (Refusal $refusal): string => self::text($request, "refusals.{$refusal->key}"),
+                    GateSettings::refusals(),
+                ),
+                'if_it_fails' => self::text($request, 'if_it_fails'),
+                'group' => trim(self::text($request, 'group')),
+                'note' => self::text($request, 'note'),
+                'listed' => $request->boolean('listed'),
+                'voice' => self::text($request, 'voice') ?: 'parrot',
+                'place' => self::text($request, 'place') ?: 'chat',
+            ] + GateSettings::typed((array) $request->input('gates', []));
 
         return $document;
     }
@@ -62,12 +66,20 @@ final readonly class CommandForm
     {
         $responses = [];
         foreach ((array) $request->input('responses', []) as $response) {
-            $text = is_array($response) && is_string($response['text'] ?? null) ? str_replace("\r\n", "\n", $response['text']) : '';
+            $text =
+                is_array($response) && is_string($response['text'] ?? null)
+                    ? str_replace("\r\n", "\n", $response['text'])
+                    : '';
             $weight = is_array($response) && is_string($response['weight'] ?? null) ? $response['weight'] : '1';
             if (trim($text) !== '') {
                 $id = is_string($response['id'] ?? null) ? $response['id'] : '';
                 $steps = is_string($response['steps'] ?? null) ? json_decode($response['steps'], true, 8) : null;
-                $responses[] = ($id === '' ? [] : ['id' => $id]) + (is_array($steps) && $steps !== [] ? ['steps' => self::firstSaying($steps, $text)] : ['text' => $text]) + ['weight' => ctype_digit($weight) && strlen($weight) < 9 ? (int) $weight : $weight];
+                $responses[] = ($id === '' ? [] : ['id' => $id])
+                    + (is_array($steps) && $steps !== []
+                        ? ['steps' => self::firstSaying($steps, $text)]
+                        : ['text' => $text]) + [
+                            'weight' => ctype_digit($weight) && strlen($weight) < 9 ? (int) $weight : $weight,
+                        ];
             }
         }
 

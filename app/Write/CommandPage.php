@@ -28,8 +28,14 @@ final readonly class CommandPage
      * @param  array<string, list<string>>  $errors  sentences by field
      * @param  int  $line  number of a line on the air that the simulated chat begins with; 0 for none
      */
-    public function view(Channel $channel, ?CommandRow $row, Command $command, array $errors = [], ?int $revision = null, int $line = 0): View
-    {
+    public function view(
+        Channel $channel,
+        ?CommandRow $row,
+        Command $command,
+        array $errors = [],
+        ?int $revision = null,
+        int $line = 0,
+    ): View {
         return view('write.command', [
             'channel' => $channel,
             'row' => $row,
@@ -51,7 +57,12 @@ final readonly class CommandPage
 
         return $this->view($channel, $theirs, $mine, [], $theirs->revision ?? 0)->with('conflict', [
             'dropped' => $saved === null,
-            'differences' => $saved === null ? [] : Differences::fields(Differences::flat(CommandFormat::write($saved)), Differences::flat(CommandFormat::write($mine))),
+            'differences' => $saved === null
+                    ? []
+                    : Differences::fields(
+                        Differences::flat(CommandFormat::write($saved)),
+                        Differences::flat(CommandFormat::write($mine)),
+                    ),
         ]);
     }
 }

@@ -20,6 +20,9 @@ final class CommandsController
             return view('write.partials.entries', $found);
         }
 
-        return view('write.commands', $found + ['tried' => $try->run($channel, $try->begin($channel, $request->integer('line')))]);
+        return view(
+            'write.commands',
+            $found + ['tried' => $try->run($channel, $try->begin($channel, $request->integer('line')))],
+        );
     }
 }

@@ -26,7 +26,9 @@ final readonly class FindCommands
     public function in(Channel $channel, string $text): array
     {
         $query = $channel->commands()->with(['aliases', 'responses', 'expectations']);
-        foreach (preg_split('/\s+/', Fold::caseless(mb_substr($text, 0, 200)), flags: PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+        foreach (
+            preg_split('/\s+/', Fold::caseless(mb_substr($text, 0, 200)), flags: PREG_SPLIT_NO_EMPTY) ?: [] as $word
+        ) {
             // The text is a value, and its own % and _ are no wildcards.
             $query->where('findable', 'like', '%'.addcslashes($word, '%_\\').'%');
         }
@@ -42,7 +44,12 @@ final readonly class FindCommands
         $found = $this->kept->of($channel, $names, $commands);
         $prepared = new ResponseCache;
         foreach ($rows as $row) {
-            $groups[$row->group][] = new Entry($row->id, $commands[$row->id], InOneSentence::of($commands[$row->id], $prepared), count($found->byCommand[$row->id] ?? []));
+            $groups[$row->group][] = new Entry(
+                $row->id,
+                $commands[$row->id],
+                InOneSentence::of($commands[$row->id], $prepared),
+                count($found->byCommand[$row->id] ?? []),
+            );
         }
 
         // What belongs to no group stands last.

@@ -37,22 +37,63 @@ final readonly class Findings
      * @param  Pack  $names  with all definitions, whole
      * @param  array<int, Command>  $commands  by the row's number
      */
-    public function in(Channel $channel, Pack $names, array $commands, ?int $most = KeptFindings::AT_ONCE): FindingsOfPack
-    {
+    public function in(
+        Channel $channel,
+        Pack $names,
+        array $commands,
+        ?int $most = KeptFindings::AT_ONCE,
+    ): FindingsOfPack {
         $found = $this->kept->of($channel, $names, $commands, $most);
         $groups = array_filter($found->byCommand, static fn (array $findings): bool => $findings !== []);
         // What looks across commands needs all of them, and costs little.
         $numbers = array_keys($commands);
-        $across = $found->left > 0 ? [] : Checks::look(CheckContext::before($names->withCommands(array_values($commands)), $channel->surroundings(), $found->used), Checks::acrossCommands());
+        $across =
+            $found->left > 0
+                ? []
+                : Checks::look(
+                    CheckContext::before(
+                        $names->withCommands(array_values($commands)),
+                        $channel->surroundings(),
+                        $found->used,
+                    ),
+                    Checks::acrossCommands(),
+                );
         foreach ($across as $finding) {
             $index = preg_match('#^/commands/(\d+)/#', $finding->at, $at) === 1 ? (int) $at[1] : -1;
-            $groups[$numbers[$index] ?? 0][] = $index < 0 ? $finding : new Finding($finding->kind, $finding->span, substr($finding->at, strlen("/commands/$index")), $finding->data, $finding->replacement);
+            $groups[$numbers[$index] ?? 0][] =
+                $index < 0
+                    ? $finding
+                    : new Finding(
+                        $finding->kind,
+                        $finding->span,
+                        substr($finding->at, strlen("/commands/$index")),
+                        $finding->data,
+                        $finding->replacement,
+                    );
         }
-        $worst = static fn (int $number): int => array_filter($groups[$number], static fn (Finding $finding): bool => $finding->isError()) !== [] ? 0 : ($number === 0 ? 2 : 1);
+        $worst = static fn (int $number): int => array_filter(
+            $groups[$number],
+            static fn (Finding $finding): bool => $finding->isError(),
+        ) !== []
+            ? 0
+            : ($number === 0
+                ? 2
+                : 1);
         $order = array_keys($groups);
         usort($order, static fn (int $a, int $b): int => $worst($a) <=> $worst($b) ?: $a <=> $b);
 
-        return new FindingsOfPack(array_map(static fn (int $number): array => ['number' => $number, 'command' => $commands[$number] ?? null, 'findings' => $groups[$number]], $order), count($commands), $found->left);
+        return new FindingsOfPack(
+            array_map(
+                static fn (int $number): array => [
+                    'number' => $number,
+                    'command' => $commands[$number] ?? null,
+                    'findings' => $groups[$number],
+                ],
+                $order,
+            ),
+            count($commands),
+            $found->left,
+        );
     }
 
     /** @return Command|null the command with one finding mended; null where that finding is not there any more */
@@ -61,10 +102,21 @@ final readonly class Findings
         $command = CommandRepository::toCore($row);
         foreach (Checks::ofCommand($command, $this->assembler->names($channel), $channel->surroundings()) as $finding) {
             $place = ltrim($finding->at, '/');
-            if ($finding->at === $at && $finding->kind->code() === $code && $finding->span?->from === $from && $finding->replacement !== null && isset($command->sources()[$place])) {
+            if (
+                $finding->at === $at
+                && $finding->kind->code() === $code
+                && $finding->span?->from === $from
+                && $finding->replacement !== null
+                && isset($command->sources()[$place])
+            ) {
                 $text = $command->sources()[$place];
 
-                return $command->withSource($place, mb_substr($text, 0, $finding->span->from).$finding->replacement.mb_substr($text, $finding->span->to));
+                return $command->withSource(
+                    $place,
+                    mb_substr($text, 0, $finding->span->from)
+                        .$finding->replacement
+                        .mb_substr($text, $finding->span->to),
+                );
             }
         }
 

@@ -31,14 +31,29 @@ final readonly class FindingsController
         $rows = $channel->commands()->whereKey(array_column($groups, 'number'))->get()->keyBy('id');
 
         return view('write.findings', [
-            'channel' => $channel, 'found' => $found, 'more' => max(0, count($found->groups) - self::MOST),
-            'groups' => array_map(static fn (array $group): array => $group + ['row' => $rows->get($group['number'])], $groups),
+            'channel' => $channel,
+            'found' => $found,
+            'more' => max(0, count($found->groups) - self::MOST),
+            'groups' => array_map(
+                static fn (array $group): array => $group + ['row' => $rows->get($group['number'])],
+                $groups,
+            ),
         ]);
     }
 
-    public function mend(Request $request, Channel $channel, CommandRow $command, #[CurrentUser] User $user): RedirectResponse
-    {
-        $mended = $this->findings->mended($channel, $command, $request->string('at')->value(), $request->string('code')->value(), $request->integer('from'));
+    public function mend(
+        Request $request,
+        Channel $channel,
+        CommandRow $command,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
+        $mended = $this->findings->mended(
+            $channel,
+            $command,
+            $request->string('at')->value(),
+            $request->string('code')->value(),
+            $request->integer('from'),
+        );
         $notice = "{$command->trigger} is mended.";
         try {
             if ($mended === null) {

@@ -11,7 +11,9 @@ use SilverParrot\Source\Finding;
 final readonly class FindingsOfPack
 {
     /**
-     * @param  list<array{number: int, command: Command|null, findings: list<Finding>}>  $groups  by the row's number, 0 for what belongs to no command; those with errors first, that one last. Places are counted from the command, or from the pack
+     * @param  list<array{number: int, command: Command|null, findings: list<Finding>}>  $groups  by the row's number, 0
+     *     for what belongs to no command; those with errors first, that one last. Places are counted from the command,
+     *     or from the pack
      * @param  int  $commands  how many there are
      * @param  int  $left  of these, how many were not looked at yet
      */

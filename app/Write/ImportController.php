@@ -34,17 +34,32 @@ final readonly class ImportController
         $rows = $form->rows($channel, $this->assembler);
         $mend = $request->string('mend')->value();
         if ($mend !== '') {
-            $mended = array_filter($rows, static fn (ImportRow $row, int $index): bool => $row->canBeMended() && ($mend === 'all' || $mend === (string) $index), ARRAY_FILTER_USE_BOTH);
+            $mended = array_filter(
+                $rows,
+                static fn (ImportRow $row, int $index): bool => $row->canBeMended()
+                    && ($mend === 'all' || $mend === (string) $index),
+                ARRAY_FILTER_USE_BOTH,
+            );
 
-            return $this->page($channel, $form->with(array_map(static fn (ImportRow $row): string => $row->mended(), $mended)));
+            return $this->page(
+                $channel,
+                $form->with(array_map(static fn (ImportRow $row): string => $row->mended(), $mended)),
+            );
         }
         if (! $request->has('bring')) {
             return $this->page($channel, $form);
         }
         $left = array_map(intval(...), array_filter((array) $request->input('leave', []), is_string(...)));
-        $wanted = array_filter($rows, static fn (ImportRow $row, int $index): bool => $row->problem === '' && ! in_array($index, $left, true), ARRAY_FILTER_USE_BOTH);
+        $wanted = array_filter(
+            $rows,
+            static fn (ImportRow $row, int $index): bool => $row->problem === '' && ! in_array($index, $left, true),
+            ARRAY_FILTER_USE_BOTH,
+        );
         if ($channel->commands()->count() + count($wanted) > Limits::COMMANDS) {
-            return $this->page($channel, $form)->with('problem', 'A channel has at most '.number_format(Limits::COMMANDS).' commands; leave some out.');
+            return $this->page($channel, $form)->with(
+                'problem',
+                'A channel has at most '.number_format(Limits::COMMANDS).' commands; leave some out.',
+            );
         }
         try {
             DB::transaction(function () use ($wanted, $channel, $user): void {
@@ -57,11 +72,23 @@ final readonly class ImportController
             return $this->page($channel, $form)->with('problem', $taken->getMessage().' Nothing was kept yet.');
         }
 
-        return redirect()->route('write', $channel)->with('notice', count($wanted) === 1 ? 'One command was brought along.' : count($wanted).' commands were brought along.');
+        return redirect()
+            ->route('write', $channel)
+            ->with(
+                'notice',
+                count($wanted) === 1
+                    ? 'One command was brought along.'
+                    : count($wanted).' commands were brought along.',
+            );
     }
 
     private function page(Channel $channel, ImportForm $form): View
     {
-        return view('write.bring', ['channel' => $channel, 'form' => $form, 'rows' => $form->rows($channel, $this->assembler), 'problem' => '']);
+        return view('write.bring', [
+            'channel' => $channel,
+            'form' => $form,
+            'rows' => $form->rows($channel, $this->assembler),
+            'problem' => '',
+        ]);
     }
 }

@@ -19,20 +19,36 @@ use SilverParrot\Source\Fold;
 final readonly class ImportForm
 {
     /** @param  array<int, string>  $texts  responses as they were changed on the page, by row */
-    private function __construct(public string $pasted, public CommandImport $brought, public int $trigger, public int $text, private array $texts, private bool $skipsFirst)
-    {
+    private function __construct(
+        public string $pasted,
+        public CommandImport $brought,
+        public int $trigger,
+        public int $text,
+        private array $texts,
+        private bool $skipsFirst,
+    ) {
     }
 
     public static function read(Request $request): self
     {
         $pasted = $request->input('pasted');
         $brought = CommandImport::read(is_string($pasted) ? $pasted : '');
-        $column = static fn (string $name, int $guess): int => ctype_digit((string) $request->string($name)) && $request->integer($name) < $brought->columns ? $request->integer($name) : $guess;
+        $column = static fn (string $name, int $guess): int => ctype_digit((string) $request->string($name))
+        && $request->integer($name) < $brought->columns
+            ? $request->integer($name)
+            : $guess;
         [$trigger, $text] = [$column('trigger_column', $brought->trigger), $column('text_column', $brought->text)];
         // Another choice of columns begins anew; what was mended belonged to the old one.
         $same = $request->string('columns')->value() === "$trigger $text";
 
-        return new self(is_string($pasted) ? $pasted : '', $brought, $trigger, $text, $same ? self::typed($request) : [], $request->boolean('skip_first'));
+        return new self(
+            is_string($pasted) ? $pasted : '',
+            $brought,
+            $trigger,
+            $text,
+            $same ? self::typed($request) : [],
+            $request->boolean('skip_first'),
+        );
     }
 
     public function skipsFirst(): bool
@@ -45,7 +61,12 @@ final readonly class ImportForm
     {
         $names = $assembler->names($channel);
         $taken = [];
-        foreach ([...$channel->commands()->pluck('trigger_folded')->all(), ...$channel->aliases()->pluck('alias_folded')->all()] as $trigger) {
+        foreach (
+            [
+                ...$channel->commands()->pluck('trigger_folded')->all(),
+                ...$channel->aliases()->pluck('alias_folded')->all(),
+            ] as $trigger
+        ) {
             $taken[is_string($trigger) ? $trigger : ''] = 'is set off by another command here already';
         }
         $around = $channel->surroundings();
@@ -56,7 +77,11 @@ final readonly class ImportForm
             }
             [$command, $problem] = self::command($cells[$this->trigger], $this->texts[$index] ?? $cells[$this->text]);
             $folded = Fold::caseless($command->trigger);
-            $rows[$index] = new ImportRow($command, Checks::ofCommand($command, $names, $around), $problem ?: (isset($taken[$folded]) ? "{$command->trigger} {$taken[$folded]}." : ''));
+            $rows[$index] = new ImportRow(
+                $command,
+                Checks::ofCommand($command, $names, $around),
+                $problem ?: (isset($taken[$folded]) ? "{$command->trigger} {$taken[$folded]}." : ''),
+            );
             $taken[$folded] ??= 'stands above already';
         }
 
@@ -68,7 +93,10 @@ final readonly class ImportForm
     {
         $document = Document::of(['trigger' => $trigger, 'responses' => [['text' => $text]]]);
         $command = CommandFormat::read($document);
-        $flaws = array_map(static fn (Finding $finding): string => trim($finding->sentence().' '.$finding->mend()), $document->findings());
+        $flaws = array_map(
+            static fn (Finding $finding): string => trim($finding->sentence().' '.$finding->mend()),
+            $document->findings(),
+        );
 
         return [$command, $text === '' ? 'It has nothing to say.' : implode(' ', $flaws)];
     }
@@ -89,6 +117,13 @@ final readonly class ImportForm
     /** @param  array<int, string>  $texts */
     public function with(array $texts): self
     {
-        return new self($this->pasted, $this->brought, $this->trigger, $this->text, $texts + $this->texts, $this->skipsFirst);
+        return new self(
+            $this->pasted,
+            $this->brought,
+            $this->trigger,
+            $this->text,
+            $texts + $this->texts,
+            $this->skipsFirst,
+        );
     }
 }

@@ -27,19 +27,32 @@ final readonly class ImportRow
 
     public function canBeMended(): bool
     {
-        return array_filter($this->findings, static fn (Finding $finding): bool => $finding->replacement !== null && $finding->at === '/responses/0/text') !== [];
+        return array_filter(
+            $this->findings,
+            static fn (Finding $finding): bool => $finding->replacement !== null
+                && $finding->at === '/responses/0/text',
+        ) !== [];
     }
 
-    /** The response with everything put in that the findings know to put in; from the end, so that places stay right. */
+    /**
+     * The response with everything put in that the findings know to put in; from the end, so that places stay right.
+     */
     public function mended(): string
     {
         $characters = mb_str_split($this->text());
-        $findings = array_filter($this->findings, static fn (Finding $finding): bool => $finding->replacement !== null && $finding->span !== null && $finding->at === '/responses/0/text');
+        $findings = array_filter(
+            $this->findings,
+            static fn (Finding $finding): bool => $finding->replacement !== null
+                && $finding->span !== null
+                && $finding->at === '/responses/0/text',
+        );
         usort($findings, static fn (Finding $a, Finding $b): int => ($b->span->from ?? 0) <=> ($a->span->from ?? 0));
         $from = count($characters) + 1;
         foreach ($findings as $finding) {
             if ($finding->span !== null && $finding->span->to <= $from) {
-                array_splice($characters, $finding->span->from, $finding->span->to - $finding->span->from, [(string) $finding->replacement]);
+                array_splice($characters, $finding->span->from, $finding->span->to - $finding->span->from, [
+                    (string) $finding->replacement,
+                ]);
                 $from = $finding->span->from;
             }
         }

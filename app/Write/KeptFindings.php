@@ -23,8 +23,9 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Span;
 
 /**
- * What checks found in each command. It is looked at once and kept for as long as neither the command, nor a definition that
- * it names, nor what is around all commands changes; a saved command costs one look, and not one look for each of its pack.
+ * What checks found in each command. It is looked at once and kept for as long as neither the command, nor a definition
+ * that it names, nor what is around all commands changes; a saved command costs one look, and not one look for each of
+ * its pack.
  */
 final readonly class KeptFindings
 {
@@ -50,7 +51,14 @@ final readonly class KeptFindings
     {
         $around = $channel->surroundings();
         $definitions = self::definitions($names);
-        $aroundKey = self::key([self::FORM, array_keys($definitions), array_map(static fn (Emote $emote): array => [$emote->word, $emote->levels->inWords()], $names->emotes), array_map(static fn (Ladder $ladder): array => [$ladder->field, $ladder->ranks], $names->ladders), [$names->channel->language, $names->channel->zone->getName()], self::around($around)]);
+        $aroundKey = self::key([
+            self::FORM,
+            array_keys($definitions),
+            array_map(static fn (Emote $emote): array => [$emote->word, $emote->levels->inWords()], $names->emotes),
+            array_map(static fn (Ladder $ladder): array => [$ladder->field, $ladder->ranks], $names->ladders),
+            [$names->channel->language, $names->channel->zone->getName()],
+            self::around($around),
+        ]);
         $kept = $this->kept($channel->id, array_keys($commands));
         $found = [];
         $used = [];
@@ -59,13 +67,21 @@ final readonly class KeptFindings
         foreach ($commands as $number => $command) {
             $commandKey = self::key(array_diff_key(CommandFormat::write($command), ['expectations' => true]));
             $row = $kept[$number] ?? null;
-            if ($row === null || $row['command_key'] !== $commandKey || $row['around_key'] !== $aroundKey || $row['named_key'] !== self::key(array_intersect_key($definitions, array_flip($row['named'])))) {
+            if (
+                $row === null
+                || $row['command_key'] !== $commandKey
+                || $row['around_key'] !== $aroundKey
+                || $row['named_key'] !== self::key(array_intersect_key($definitions, array_flip($row['named'])))
+            ) {
                 if ($most !== null && count($new) >= $most) {
                     $left++;
 
                     continue;
                 }
-                $row = $this->look($command, $names, $around) + ['command_key' => $commandKey, 'around_key' => $aroundKey];
+                $row = $this->look($command, $names, $around) + [
+                    'command_key' => $commandKey,
+                    'around_key' => $aroundKey,
+                ];
                 $row['named_key'] = self::key(array_intersect_key($definitions, array_flip($row['named'])));
                 $new[$number] = $row;
             }
@@ -82,24 +98,43 @@ final readonly class KeptFindings
     {
         $looked = CheckContext::at($names->withCommands([$command]), $around, $this->prepared);
 
-        return ['named' => array_map(strval(...), array_keys($looked->used)), 'findings' => Checks::alone(Checks::look($looked, Checks::ofEach()))];
+        return [
+            'named' => array_map(strval(...), array_keys($looked->used)),
+            'findings' => Checks::alone(Checks::look($looked, Checks::ofEach())),
+        ];
     }
 
     /**
      * @param  list<int>  $numbers
-     * @return array<int, array{command_key: string, around_key: string, named_key: string, named: list<string>, findings: list<Finding>}> by the command's number
+     * @return array<int, array{command_key: string, around_key: string, named_key: string, named: list<string>,
+     *     findings: list<Finding>}> by the command's number
      */
     private function kept(int $channel, array $numbers): array
     {
         $kept = [];
         foreach (array_chunk($numbers, 1_000) as $some) {
-            foreach ($this->connection->table('command_findings')->where('channel_id', $channel)->whereIn('command_id', $some)->get() as $row) {
-                /** @var object{command_id: int, command_key: string, around_key: string, named_key: string, named: string, findings: string} $row */
+            foreach (
+                $this->connection
+                    ->table('command_findings')
+                    ->where('channel_id', $channel)
+                    ->whereIn('command_id', $some)
+                    ->get() as $row
+            ) {
+                /**
+                 * @var object{command_id: int, command_key: string, around_key: string, named_key: string,
+                 *     named: string, findings: string} $row
+                 */
                 /** @var list<string> $named */
                 $named = json_decode($row->named, true);
                 $findings = self::read($row->findings);
                 if ($findings !== null) {
-                    $kept[$row->command_id] = ['command_key' => $row->command_key, 'around_key' => $row->around_key, 'named_key' => $row->named_key, 'named' => $named, 'findings' => $findings];
+                    $kept[$row->command_id] = [
+                        'command_key' => $row->command_key,
+                        'around_key' => $row->around_key,
+                        'named_key' => $row->named_key,
+                        'named' => $named,
+                        'findings' => $findings,
+                    ];
                 }
             }
         }
@@ -107,17 +142,39 @@ final readonly class KeptFindings
         return $kept;
     }
 
-    /** @param  array<int, array{command_key: string, around_key: string, named_key: string, named: list<string>, findings: list<Finding>}>  $rows  by the command's number */
+    /**
+     * @param  array<int, array{command_key: string, around_key: string, named_key: string, named: list<string>,
+     *     findings: list<Finding>}>  $rows  by the command's number
+     */
     private function keep(int $channel, array $rows): void
     {
         // A check that broke off is asked again the next time.
-        $rows = array_filter($rows, static fn (array $row): bool => array_filter($row['findings'], static fn (Finding $finding): bool => $finding->kind instanceof NotLookedAt) === []);
+        $rows = array_filter(
+            $rows,
+            static fn (array $row): bool => array_filter(
+                $row['findings'],
+                static fn (Finding $finding): bool => $finding->kind instanceof NotLookedAt,
+            ) === [],
+        );
         foreach (array_chunk($rows, 200, true) as $some) {
             try {
-                $this->connection->table('command_findings')->upsert(array_map(static fn (array $row, int $number): array => [
-                    'channel_id' => $channel, 'command_id' => $number, 'command_key' => $row['command_key'], 'around_key' => $row['around_key'], 'named_key' => $row['named_key'],
-                    'named' => self::json($row['named']), 'findings' => self::json(array_map(self::write(...), $row['findings'])),
-                ], $some, array_keys($some)), ['command_id'], ['command_key', 'around_key', 'named_key', 'named', 'findings']);
+                $this->connection->table('command_findings')->upsert(
+                    array_map(
+                        static fn (array $row, int $number): array => [
+                            'channel_id' => $channel,
+                            'command_id' => $number,
+                            'command_key' => $row['command_key'],
+                            'around_key' => $row['around_key'],
+                            'named_key' => $row['named_key'],
+                            'named' => self::json($row['named']),
+                            'findings' => self::json(array_map(self::write(...), $row['findings'])),
+                        ],
+                        $some,
+                        array_keys($some),
+                    ),
+                    ['command_id'],
+                    ['command_key', 'around_key', 'named_key', 'named', 'findings'],
+                );
             } catch (QueryException $exception) {
                 // One of them was dropped meanwhile: the others are looked at again the next time.
                 if (($exception->errorInfo[1] ?? 0) !== self::NO_SUCH_COMMAND) {
@@ -130,7 +187,14 @@ final readonly class KeptFindings
     /** @return array{string, string, int|null, int|null, array<string, string>, string|null} */
     private static function write(Finding $finding): array
     {
-        return [$finding->kind->code(), $finding->at, $finding->span?->from, $finding->span?->to, $finding->data, $finding->replacement];
+        return [
+            $finding->kind->code(),
+            $finding->at,
+            $finding->span?->from,
+            $finding->span?->to,
+            $finding->data,
+            $finding->replacement,
+        ];
     }
 
     /** @return list<Finding>|null null where one of them is of a kind that is gone */
@@ -144,7 +208,13 @@ final readonly class KeptFindings
             if ($kind === null) {
                 return null;
             }
-            $findings[] = new Finding($kind, $from === null || $to === null ? null : new Span($from, $to), $at, $data, $replacement);
+            $findings[] = new Finding(
+                $kind,
+                $from === null || $to === null ? null : new Span($from, $to),
+                $at,
+                $data,
+                $replacement,
+            );
         }
 
         return $findings;
@@ -156,7 +226,16 @@ final readonly class KeptFindings
         /** @var array<string, mixed> $document */
         $document = json_decode(PackFormat::write($names->withCommands([])), true);
         $definitions = [];
-        foreach (['facts' => 'fact', 'lists' => 'list', 'counters' => 'counter', 'occasions' => 'occasion', 'fields' => 'caller', 'goods' => 'goods'] as $kind => $prefix) {
+        foreach (
+            [
+                'facts' => 'fact',
+                'lists' => 'list',
+                'counters' => 'counter',
+                'occasions' => 'occasion',
+                'fields' => 'caller',
+                'goods' => 'goods',
+            ] as $kind => $prefix
+        ) {
             foreach (is_array($document[$kind] ?? null) ? $document[$kind] : [] as $one) {
                 if (is_array($one) && is_string($one['name'] ?? null)) {
                     $name = Fold::caseless($one['name']);
@@ -188,6 +267,9 @@ final readonly class KeptFindings
 
     private static function json(mixed $of): string
     {
-        return json_encode($of, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
+        return json_encode(
+            $of,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 }

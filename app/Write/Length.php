@@ -23,9 +23,16 @@ final readonly class Length
 
     public function inWords(): string
     {
-        $range = $this->extent->shortest === $this->extent->longest ? (string) $this->extent->longest : "{$this->extent->shortest} to {$this->extent->longest}";
+        $range =
+            $this->extent->shortest === $this->extent->longest
+                ? (string) $this->extent->longest
+                : "{$this->extent->shortest} to {$this->extent->longest}";
 
-        return $range.($this->limit === null ? '' : " of {$this->limit}").' characters'.($this->isOver() ? ', and what is more is cut off' : '').'.';
+        return $range
+            .($this->limit === null ? '' : " of {$this->limit}")
+            .' characters'
+            .($this->isOver() ? ', and what is more is cut off' : '')
+            .'.';
     }
 
     public function isOver(): bool
@@ -36,10 +43,15 @@ final readonly class Length
     /** @return string where it is longest; empty where it is always the same */
     public function where(): string
     {
-        return $this->longest === null || $this->extent->shortest === $this->extent->longest ? '' : implode(', ', array_slice($this->longest->given, 0, self::NAMED));
+        return $this->longest === null || $this->extent->shortest === $this->extent->longest
+            ? ''
+            : implode(', ', array_slice($this->longest->given, 0, self::NAMED));
     }
 
-    /** @return array{allowed: float, from: float, wide: float} pixels: what the chat takes, where the shortest ends, and how much can follow */
+    /**
+     * @return array{allowed: float, from: float, wide: float} pixels: what the chat takes, where the shortest ends, and
+     *     how much can follow
+     */
     public function picture(): array
     {
         $allowed = $this->limit ?? $this->extent->longest;

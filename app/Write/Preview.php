@@ -32,8 +32,11 @@ use SilverParrot\Value\Moment;
 /** What a command that is being written would say, for a chosen person and at the edges; nothing is kept. */
 final readonly class Preview
 {
-    public function __construct(private Assembler $assembler, private MemoryRows $memory, private ResponseCache $prepared)
-    {
+    public function __construct(
+        private Assembler $assembler,
+        private MemoryRows $memory,
+        private ResponseCache $prepared,
+    ) {
     }
 
     /**
@@ -71,37 +74,105 @@ final readonly class Preview
             return null;
         }
         $estimate = StaticAnalyzer::of($response, $pack, $channel->profile(), $command->triggers->all());
-        $longest = LongestAnswer::of($response, $estimate, $pack, $channel->profile(), $command->triggers->all(), Moment::of(now()));
+        $longest = LongestAnswer::of(
+            $response,
+            $estimate,
+            $pack,
+            $channel->profile(),
+            $command->triggers->all(),
+            Moment::of(now()),
+        );
 
         return new Length($estimate->extent, $longest, $channel->profile()->longestCharacters);
     }
 
     /** @return array<string, Outcome> by what is at the edge */
-    private static function edges(Talker $talker, Pack $pack, InitialState $situation, Person $caller, Command $command, Channel $channel): array
-    {
-        $longest = Person::known('longest', str_repeat('w', $channel->profile()->longestName), 'Wwww'.str_repeat('w', $channel->profile()->longestName - 4), $caller->levels, $caller->tier);
+    private static function edges(
+        Talker $talker,
+        Pack $pack,
+        InitialState $situation,
+        Person $caller,
+        Command $command,
+        Channel $channel,
+    ): array {
+        $longest = Person::known(
+            'longest',
+            str_repeat('w', $channel->profile()->longestName),
+            'Wwww'.str_repeat('w', $channel->profile()->longestName - 4),
+            $caller->levels,
+            $caller->tier,
+        );
 
         return [
             'without words' => self::say($talker, $pack, $situation, $caller, $command, '', $channel),
-            'to somebody unknown' => self::say($talker, $pack, $situation, $caller, $command, '@nobody_here 1', $channel),
-            'the longest name' => self::say($talker, $pack, $situation, $longest, $command, '@'.$longest->login, $channel),
-            'offline' => self::say($talker, $pack, $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]), $caller, $command, '', $channel),
+            'to somebody unknown' => self::say(
+                $talker,
+                $pack,
+                $situation,
+                $caller,
+                $command,
+                '@nobody_here 1',
+                $channel,
+            ),
+            'the longest name' => self::say(
+                $talker,
+                $pack,
+                $situation,
+                $longest,
+                $command,
+                '@'.$longest->login,
+                $channel,
+            ),
+            'offline' => self::say(
+                $talker,
+                $pack,
+                $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]),
+                $caller,
+                $command,
+                '',
+                $channel,
+            ),
             // Nothing from outside: neither the streaming service nor a look-up answers.
-            'source down' => self::say($talker, $pack, new InitialState(rest: $situation->rest, ranking: $situation->ranking), $caller, $command, '', $channel),
+            'source down' => self::say(
+                $talker,
+                $pack,
+                new InitialState(rest: $situation->rest, ranking: $situation->ranking),
+                $caller,
+                $command,
+                '',
+                $channel,
+            ),
         ];
     }
 
-    private static function say(Talker $talker, Pack $pack, InitialState $situation, Person $caller, Command $command, string $words, Channel $channel): Outcome
-    {
-        return (new Rehearsal($pack, $situation, $channel->seed, $channel->profile(), talker: $talker))
-            ->line('preview', $caller, trim("{$command->trigger} $words"), Moment::of(now()));
+    private static function say(
+        Talker $talker,
+        Pack $pack,
+        InitialState $situation,
+        Person $caller,
+        Command $command,
+        string $words,
+        Channel $channel,
+    ): Outcome {
+        return (new Rehearsal($pack, $situation, $channel->seed, $channel->profile(), talker: $talker))->line(
+            'preview',
+            $caller,
+            trim("{$command->trigger} $words"),
+            Moment::of(now()),
+        );
     }
 
     private static function caller(Pack $pack, Command $command, string $login): Person
     {
-        $chosen = array_filter($pack->cast, static fn (CastMember $member): bool => $login === '' ? $command->isFor($member->person()->levels) : $member->login === $login);
+        $chosen = array_filter(
+            $pack->cast,
+            static fn (CastMember $member): bool => $login === ''
+                ? $command->isFor($member->person()->levels)
+                : $member->login === $login,
+        );
 
-        return CastMember::lowest($chosen === [] ? $pack->cast : array_values($chosen))?->person() ?? Person::known('cast-somebody', 'somebody', 'Somebody', Levels::of(Level::Streamer));
+        return CastMember::lowest($chosen === [] ? $pack->cast : array_values($chosen))?->person()
+            ?? Person::known('cast-somebody', 'somebody', 'Somebody', Levels::of(Level::Streamer));
     }
 
     /**

@@ -13,7 +13,13 @@ final class PreviewController
     public function __invoke(Request $request, Channel $channel, Preview $preview): JsonResponse
     {
         $form = CommandForm::read($request);
-        $result = $preview->of($channel, $form->command, $request->integer('focus'), $request->string('person')->value(), mb_substr($request->string('typed')->value(), 0, 500));
+        $result = $preview->of(
+            $channel,
+            $form->command,
+            $request->integer('focus'),
+            $request->string('person')->value(),
+            mb_substr($request->string('typed')->value(), 0, 500),
+        );
 
         return response()->json([
             'html' => view('write.partials.preview', ['preview' => $result, 'channel' => $channel])->render(),

@@ -12,12 +12,19 @@ final readonly class PreviewResult
 {
     /**
      * @param  array<string, Outcome>  $edges  by what is at the edge: "without words"
-     * @param  array<string, list<array<string, string|null>>>  $findings  by the text's place in the command: "responses/0/text"
+     * @param  array<string, list<array<string, string|null>>>  $findings  by the text's place in the command:
+     *     "responses/0/text"
      * @param  Length|null  $length  null where the response cannot be read
      * @param  string  $sentence  what the command is, in one
      */
-    public function __construct(public Person $caller, public Outcome $outcome, public array $edges, public array $findings, public ?Length $length, public string $sentence)
-    {
+    public function __construct(
+        public Person $caller,
+        public Outcome $outcome,
+        public array $edges,
+        public array $findings,
+        public ?Length $length,
+        public string $sentence,
+    ) {
     }
 
     /** @return array<string, Outcome> edges at which something else comes of it */
@@ -34,6 +41,7 @@ final readonly class PreviewResult
 
     private function isSame(Outcome $outcome): bool
     {
-        return $outcome->texts() === $this->outcome->texts() && $outcome->failed?->getMessage() === $this->outcome->failed?->getMessage();
+        return $outcome->texts() === $this->outcome->texts()
+            && $outcome->failed?->getMessage() === $this->outcome->failed?->getMessage();
     }
 }

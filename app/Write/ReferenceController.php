@@ -29,16 +29,54 @@ final readonly class ReferenceController
         $pack = $this->assembler->namesAndTriggers($channel);
         $caller = CastMember::lowest($pack->cast)?->person();
         $entries = Reference::of($pack);
-        $asked = $caller === null ? [] : array_map(static fn (ReferenceEntry $entry): string => "[{$entry->insert}]", array_filter($entries, static fn (ReferenceEntry $entry): bool => $entry->hasValue));
-        $now = $caller === null ? [] : (new SaidNow($pack, $this->memory->copy($channel), $channel->profile(), $channel->seed))->to($caller, $caller->login, $asked, Moment::of(now()));
+        $asked =
+            $caller === null
+                ? []
+                : array_map(
+                    static fn (ReferenceEntry $entry): string => "[{$entry->insert}]",
+                    array_filter($entries, static fn (ReferenceEntry $entry): bool => $entry->hasValue),
+                );
+        $now =
+            $caller === null
+                ? []
+                : (new SaidNow($pack, $this->memory->copy($channel), $channel->profile(), $channel->seed))->to(
+                    $caller,
+                    $caller->login,
+                    $asked,
+                    Moment::of(now()),
+                );
 
-        return response()->json([...array_map(static fn (ReferenceEntry $entry, int $place): array => [
-            'heading' => $entry->heading, 'insert' => $entry->insert, 'takes' => $entry->described->takes, 'gives' => $entry->gives(),
-            'sentence' => $entry->sentence(), 'example' => $entry->described->example, 'withNothing' => $entry->described->withNothing,
-            'now' => isset($now[$place]) ? mb_substr($now[$place], 0, self::LONGEST_VALUE) : null,
-        ], $entries, array_keys($entries)), ...array_map(static fn (Emote $emote): array => [
-            'heading' => 'Emotes', 'insert' => $emote->word, 'takes' => '', 'gives' => 'a picture', 'sentence' => $emote->levels->isForEveryone() ? 'For everyone.' : "For {$emote->levels->inWords()}.", 'example' => $emote->word,
-            'withNothing' => '', 'now' => null, 'picture' => $emote->picture,
-        ], $pack->emotes)]);
+        return response()->json([
+            ...array_map(
+                static fn (ReferenceEntry $entry, int $place): array => [
+                    'heading' => $entry->heading,
+                    'insert' => $entry->insert,
+                    'takes' => $entry->described->takes,
+                    'gives' => $entry->gives(),
+                    'sentence' => $entry->sentence(),
+                    'example' => $entry->described->example,
+                    'withNothing' => $entry->described->withNothing,
+                    'now' => isset($now[$place]) ? mb_substr($now[$place], 0, self::LONGEST_VALUE) : null,
+                ],
+                $entries,
+                array_keys($entries),
+            ),
+            ...array_map(
+                static fn (Emote $emote): array => [
+                    'heading' => 'Emotes',
+                    'insert' => $emote->word,
+                    'takes' => '',
+                    'gives' => 'a picture',
+                    'sentence' => $emote->levels->isForEveryone()
+                        ? 'For everyone.'
+                        : "For {$emote->levels->inWords()}.",
+                    'example' => $emote->word,
+                    'withNothing' => '',
+                    'now' => null,
+                    'picture' => $emote->picture,
+                ],
+                $pack->emotes,
+            ),
+        ]);
     }
 }

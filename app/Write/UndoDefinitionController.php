@@ -15,15 +15,27 @@ use Illuminate\Http\Response;
 /** Takes a change back that somebody made to what is no command. */
 final class UndoDefinitionController
 {
-    public function __invoke(Channel $channel, DefinitionChange $definitionChange, DefinitionHistory $history, #[CurrentUser] User $user): RedirectResponse
-    {
+    public function __invoke(
+        Channel $channel,
+        DefinitionChange $definitionChange,
+        DefinitionHistory $history,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
         $kind = DefinitionHistory::kind($definitionChange->kind);
-        abort_if($kind === null || ($kind->isForTheStreamer() && $user->cannot('manage', $channel)), Response::HTTP_FORBIDDEN);
+        abort_if(
+            $kind === null || ($kind->isForTheStreamer() && $user->cannot('manage', $channel)),
+            Response::HTTP_FORBIDDEN,
+        );
         $isBack = $history->undo($channel, $definitionChange, $user);
         if ($definitionChange->kind === 'emotes') {
             LookThrough::dispatch($channel->id);
         }
 
-        return back(fallback: route('write', $channel))->with('notice', $isBack ? 'It is as it was before that change.' : 'It has changed again since, so nothing was taken back; undo the later change first.');
+        return back(fallback: route('write', $channel))->with(
+            'notice',
+            $isBack
+                ? 'It is as it was before that change.'
+                : 'It has changed again since, so nothing was taken back; undo the later change first.',
+        );
     }
 }

@@ -13,7 +13,11 @@ final class Artisan
         if (! Instance::isUp($paths)) {
             throw Trouble::notUp();
         }
-        [$code] = Shell::run([PHP_BINARY, $paths->project.'/artisan', ...$words, '--no-ansi'], $paths->project, heard: $terminal->say(...));
+        [$code] = Shell::run(
+            [PHP_BINARY, $paths->project.'/artisan', ...$words, '--no-ansi'],
+            $paths->project,
+            heard: $terminal->say(...),
+        );
 
         return $code === 0 ? 0 : Trouble::GENERAL;
     }

@@ -31,7 +31,10 @@ final class Cli
                 $verb = 'help';
             }
             // Not on the help page: `up` starts it and leaves it behind.
-            $class = $verb === 'supervise' ? Verbs\Supervise::class : (self::VERBS[$verb] ?? throw Trouble::unknownVerb($verb, array_keys(self::VERBS)));
+            $class =
+                $verb === 'supervise'
+                    ? Verbs\Supervise::class
+                    : self::VERBS[$verb] ?? throw Trouble::unknownVerb($verb, array_keys(self::VERBS));
 
             return (new $class($paths, $terminal))->run(Arguments::parse($words, $class::OPTIONS));
         } catch (Trouble $trouble) {

@@ -19,7 +19,10 @@ final class Disk
         return $free !== false && $free < $wanted;
     }
 
-    /** For what need not outlive the machine: a folder in memory, where nothing waits for a disk, if there is such a one with room. */
+    /**
+     * For what need not outlive the machine: a folder in memory, where nothing waits for a disk, if there is such a one
+     * with room.
+     */
     public static function inMemory(int $wanted, string $otherwise): string
     {
         return is_writable('/dev/shm') && ! self::isFull('/dev/shm', $wanted) ? '/dev/shm' : $otherwise;
@@ -30,7 +33,9 @@ final class Disk
         $part = $file.'.part';
         if (@file_put_contents($part, $text) !== strlen($text)) {
             @unlink($part);
-            throw self::isFull(dirname($file)) ? Trouble::diskFull(dirname($file)) : Trouble::cannotWrite(dirname($file));
+            throw self::isFull(dirname($file))
+                ? Trouble::diskFull(dirname($file))
+                : Trouble::cannotWrite(dirname($file));
         }
         chmod($part, $mode);
         rename($part, $file);

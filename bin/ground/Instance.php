@@ -20,7 +20,10 @@ final class Instance
     /** @param  array<string, Process>  $servers */
     public static function record(Paths $paths, int $supervisor, array $servers): void
     {
-        Disk::write(self::file($paths), json_encode(['supervisor' => Process::at($supervisor), 'servers' => $servers], JSON_THROW_ON_ERROR));
+        Disk::write(
+            self::file($paths),
+            json_encode(['supervisor' => Process::at($supervisor), 'servers' => $servers], JSON_THROW_ON_ERROR),
+        );
     }
 
     public static function forget(Paths $paths): void
@@ -55,7 +58,10 @@ final class Instance
     private static function read(Paths $paths): array
     {
         $text = @file_get_contents(self::file($paths));
-        /** @var array{supervisor?: array{pid: int, started: string}, servers?: array<string, array{pid: int, started: string}>}|null $read */
+        /**
+         * @var array{supervisor?: array{pid: int, started: string}, servers?: array<string, array{pid: int,
+         *     started: string}>}|null $read
+         */
         $read = $text === false ? null : json_decode($text, true);
         if (! is_array($read)) {
             return [];

@@ -16,7 +16,9 @@ final class Lock
     {
         $handle = @fopen($file, 'ce');
         if ($handle === false) {
-            throw Disk::isFull(dirname($file)) ? Trouble::diskFull(dirname($file)) : Trouble::cannotWrite(dirname($file));
+            throw Disk::isFull(dirname($file))
+                ? Trouble::diskFull(dirname($file))
+                : Trouble::cannotWrite(dirname($file));
         }
         if (! flock($handle, LOCK_EX | LOCK_NB)) {
             fclose($handle);

@@ -13,8 +13,12 @@ final readonly class Paths
     /** A Unix socket's path may have 107 bytes (unix(7)). */
     private const LONGEST_SOCKET = 107;
 
-    private function __construct(public string $project, public string $home, public string $settings, public string $logs)
-    {
+    private function __construct(
+        public string $project,
+        public string $home,
+        public string $settings,
+        public string $logs,
+    ) {
     }
 
     public static function of(string $project): self
@@ -40,7 +44,9 @@ final readonly class Paths
     {
         $socket = $this->run().'/my.sock';
 
-        return strlen($socket) <= self::LONGEST_SOCKET ? $socket : sys_get_temp_dir().'/parrot-'.substr(hash('sha256', $socket), 0, 16).'.sock';
+        return strlen($socket) <= self::LONGEST_SOCKET
+            ? $socket
+            : sys_get_temp_dir().'/parrot-'.substr(hash('sha256', $socket), 0, 16).'.sock';
     }
 
     public function log(string $name): string
@@ -53,13 +59,17 @@ final readonly class Paths
     {
         $folders = [$this->home, $this->run(), $this->logs];
         if ($this->settings !== $this->project.'/.env') {
-            foreach (['app', 'framework/cache/data', 'framework/sessions', 'framework/views', 'framework/testing'] as $folder) {
+            foreach (
+                ['app', 'framework/cache/data', 'framework/sessions', 'framework/views', 'framework/testing'] as $folder
+            ) {
                 $folders[] = $this->home.'/storage/'.$folder;
             }
         }
         foreach ($folders as $folder) {
             if (! is_dir($folder) && ! @mkdir($folder, 0o700, true) && ! is_dir($folder)) {
-                throw Disk::isFull(self::nearest($folder)) ? Trouble::diskFull($folder) : Trouble::cannotWrite(self::nearest($folder));
+                throw Disk::isFull(self::nearest($folder))
+                    ? Trouble::diskFull($folder)
+                    : Trouble::cannotWrite(self::nearest($folder));
             }
         }
         Disk::write($this->run().'/.room', str_repeat(' ', 65536));
@@ -70,7 +80,9 @@ final readonly class Paths
     {
         $file = $this->log($name);
 
-        return @file_put_contents($file, '['.gmdate('c')."] {$text}\n", FILE_APPEND) === false ? 'no log (it could not be written)' : $file;
+        return @file_put_contents($file, '['.gmdate('c')."] {$text}\n", FILE_APPEND) === false
+            ? 'no log (it could not be written)'
+            : $file;
     }
 
     private static function nearest(string $folder): string

@@ -11,7 +11,13 @@ final class Port
     {
         // Without SO_REUSEADDR a port would look held for a minute after its server ended.
         $context = stream_context_create(['socket' => ['so_reuseaddr' => true]]);
-        $socket = @stream_socket_server("tcp://127.0.0.1:$port", $code, $message, STREAM_SERVER_BIND | STREAM_SERVER_LISTEN, $context);
+        $socket = @stream_socket_server(
+            "tcp://127.0.0.1:$port",
+            $code,
+            $message,
+            STREAM_SERVER_BIND | STREAM_SERVER_LISTEN,
+            $context,
+        );
         if ($socket === false) {
             return false;
         }

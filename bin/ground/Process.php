@@ -51,7 +51,12 @@ final readonly class Process
         foreach (glob('/proc/[0-9]*/stat') ?: [] as $file) {
             $fields = self::fields($file);
             // A session's number stays taken while any member lives, so an equal one started later is ours.
-            if ($fields !== null && (int) $fields[3] === $this->pid && $fields[0] !== 'Z' && (int) $fields[19] >= (int) $this->started) {
+            if (
+                $fields !== null
+                && (int) $fields[3] === $this->pid
+                && $fields[0] !== 'Z'
+                && (int) $fields[19] >= (int) $this->started
+            ) {
                 return true;
             }
         }

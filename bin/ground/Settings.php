@@ -22,7 +22,14 @@ final class Settings
         $settings->needs('APP_KEY', static fn (): string => 'base64:'.base64_encode(random_bytes(32)));
         $settings->needs('DB_PASSWORD', static fn (): string => bin2hex(random_bytes(16)));
         $settings->needs('HARBOUR_KEY', static fn (): string => bin2hex(random_bytes(16)));
-        foreach (['DB_PORT' => 3307, 'HARBOUR_CHAT_PORT' => 16680, 'HARBOUR_DETAILS_PORT' => 16780, 'AIR_STREAM_PORT' => 16880] as $name => $port) {
+        foreach (
+            [
+                'DB_PORT' => 3307,
+                'HARBOUR_CHAT_PORT' => 16680,
+                'HARBOUR_DETAILS_PORT' => 16780,
+                'AIR_STREAM_PORT' => 16880,
+            ] as $name => $port
+        ) {
             $settings->needs($name, static fn (): string => (string) Port::near($port));
         }
         foreach (self::parse($template, '.env.example') as $name => $value) {
@@ -41,7 +48,11 @@ final class Settings
     {
         $text = $this->get($name);
         if (! ctype_digit($text) || (int) $text < 1024 || (int) $text > 65535) {
-            throw Trouble::brokenSettings($this->file, $this->lineOf($name), "{$name} must be a whole number from 1024 to 65535");
+            throw Trouble::brokenSettings(
+                $this->file,
+                $this->lineOf($name),
+                "{$name} must be a whole number from 1024 to 65535",
+            );
         }
 
         return (int) $text;
@@ -54,7 +65,10 @@ final class Settings
         }
         $lines = explode("\n", rtrim((string) file_get_contents($this->file), "\n"));
         $line = $this->lineOf($name);
-        $written = preg_match('/^[A-Za-z0-9_:\/.+=-]*$/', $value) === 1 ? "$name=$value" : $name.'="'.addcslashes($value, '"\\$').'"';
+        $written =
+            preg_match('/^[A-Za-z0-9_:\/.+=-]*$/', $value) === 1
+                ? "$name=$value"
+                : $name.'="'.addcslashes($value, '"\\$').'"';
         if ($line > 0) {
             $lines[$line - 1] = $written;
         } else {

@@ -13,8 +13,14 @@ final class Shell
      * @param  (callable(string): void)|null  $heard  each line while it runs
      * @return array{int, string} exit code and what it printed (both streams)
      */
-    public static function run(array $command, ?string $folder = null, array $environment = [], ?string $log = null, ?callable $heard = null, ?string $input = null): array
-    {
+    public static function run(
+        array $command,
+        ?string $folder = null,
+        array $environment = [],
+        ?string $log = null,
+        ?callable $heard = null,
+        ?string $input = null,
+    ): array {
         $program = self::find($command[0]);
         if ($program === null) {
             return [127, "{$command[0]} is not installed"];

@@ -100,11 +100,17 @@ final class Supervisor
             foreach ($this->running as $name => $process) {
                 if ($process->pid === $dead) {
                     [, $pause] = $this->waiting[$name];
-                    $pause = microtime(true) - $this->since[$name] > self::LONG_LIFE ? 1 : min(self::LONGEST_PAUSE, max(1, $pause * 2));
+                    $pause =
+                        microtime(true) - $this->since[$name] > self::LONG_LIFE
+                            ? 1
+                            : min(self::LONGEST_PAUSE, max(1, $pause * 2));
                     $this->waiting[$name] = [microtime(true) + ($pause === 1 ? 0 : $pause), $pause];
                     $process->end(1);
                     unset($this->running[$name]);
-                    $this->paths->note('supervisor.log', "$name ended; starting it again".($pause === 1 ? '' : " in $pause s"));
+                    $this->paths->note(
+                        'supervisor.log',
+                        "$name ended; starting it again".($pause === 1 ? '' : " in $pause s"),
+                    );
                 }
             }
         }

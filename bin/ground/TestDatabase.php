@@ -14,8 +14,12 @@ final readonly class TestDatabase
     /** For what runs beside the suites and shares their tables with nobody. */
     public const BESIDE = 'parrot_beside';
 
-    private function __construct(private string $folder, private Process $process, private int $port, private string $password)
-    {
+    private function __construct(
+        private string $folder,
+        private Process $process,
+        private int $port,
+        private string $password,
+    ) {
     }
 
     public static function start(Paths $paths): self
@@ -25,11 +29,23 @@ final readonly class TestDatabase
         $until = microtime(true) + 60;
         for ($port = Port::firstFreeFrom(23307); ; $port = Port::firstFreeFrom($port + 1)) {
             // Nothing here need survive, so nothing waits for a disk.
-            $database = new Database("$folder/data", "$folder/my.sock", "$folder/log", $port, ['--innodb-flush-log-at-trx-commit=0', '--innodb-flush-method=nosync']);
+            $database = new Database("$folder/data", "$folder/my.sock", "$folder/log", $port, [
+                '--innodb-flush-log-at-trx-commit=0',
+                '--innodb-flush-method=nosync',
+            ]);
             $database->prepare();
-            $process = proc_open(['setsid', ...$database->command()], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+            $process = proc_open(
+                ['setsid', ...$database->command()],
+                [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+                $pipes,
+            );
             $pid = $process === false ? 0 : proc_get_status($process)['pid'];
-            while (! ($isReady = $database->isReady()) && $process !== false && proc_get_status($process)['running'] && microtime(true) < $until) {
+            while (
+                ! ($isReady = $database->isReady())
+                && $process !== false
+                && proc_get_status($process)['running']
+                && microtime(true) < $until
+            ) {
                 usleep(50_000);
             }
             if ($isReady) {
@@ -50,7 +66,14 @@ final readonly class TestDatabase
     /** @return array<string, string> */
     public function environment(): array
     {
-        return ['DB_HOST' => '127.0.0.1', 'DB_PORT' => (string) $this->port, 'DB_DATABASE' => self::NAME, 'DB_BESIDE' => self::BESIDE, 'DB_USERNAME' => 'parrot', 'DB_PASSWORD' => $this->password];
+        return [
+            'DB_HOST' => '127.0.0.1',
+            'DB_PORT' => (string) $this->port,
+            'DB_DATABASE' => self::NAME,
+            'DB_BESIDE' => self::BESIDE,
+            'DB_USERNAME' => 'parrot',
+            'DB_PASSWORD' => $this->password,
+        ];
     }
 
     public function end(): void

@@ -13,14 +13,19 @@ final class TestLanes
     /** Ports of one lane are so far from those of the next; the bases in use leave that much room. */
     private const PORTS = 450;
 
-    /** Suites that may run side by side on one machine, and how far apart their ports are: behind those of all lanes. */
+    /**
+     * Suites that may run side by side on one machine, and how far apart their ports are: behind those of all lanes.
+     */
     private const SUITES = 3;
 
     private const PORTS_OF_A_SUITE = 1_430;
 
     private ?Lock $suite = null;
 
-    /** @var array<int, array{resource, string, string, float}> by lane: process, part, file of what it prints, since when */
+    /**
+     * @var array<int, array{resource, string, string, float}> by lane: process, part, file of what it prints, since
+     *     when
+     */
     private array $running = [];
 
     /**
@@ -28,8 +33,13 @@ final class TestLanes
      * @param  array<string, string>  $environment
      * @param  \Closure(string, int, float): void  $ended  part, exit code, seconds
      */
-    public function __construct(private readonly string $project, private readonly Terminal $terminal, private readonly \Closure $command, private readonly array $environment, private readonly \Closure $ended)
-    {
+    public function __construct(
+        private readonly string $project,
+        private readonly Terminal $terminal,
+        private readonly \Closure $command,
+        private readonly array $environment,
+        private readonly \Closure $ended,
+    ) {
     }
 
     /** @param  list<list<string>>  $lanes */
@@ -48,7 +58,10 @@ final class TestLanes
         } while ($this->running !== []);
     }
 
-    /** How far this suite's ports are from the usual ones: two that look at the same moment would find the same ones free. */
+    /**
+     * How far this suite's ports are from the usual ones: two that look at the same moment would find the same ones
+     * free.
+     */
     private function base(): int
     {
         for ($number = 0; $number < self::SUITES && $this->suite === null; $number++) {
@@ -64,8 +77,14 @@ final class TestLanes
         $printed = (string) tempnam(sys_get_temp_dir(), 'parrot-part-');
         $command = ($this->command)($part);
         $streams = [['file', '/dev/null', 'r'], ['file', $printed, 'w'], ['redirect', 1]];
-        // @phpstan-ignore argument.type (the stub does not know that a redirection names a number)
-        $process = proc_open([(string) Shell::find($command[0]), ...array_slice($command, 1)], $streams, $pipes, $this->project, $this->environment + ['PARROT_PORTS' => (string) $ports] + getenv());
+        $process = proc_open(
+            [(string) Shell::find($command[0]), ...array_slice($command, 1)],
+            // @phpstan-ignore argument.type (the stub does not know that a redirection names a number)
+            $streams,
+            $pipes,
+            $this->project,
+            $this->environment + ['PARROT_PORTS' => (string) $ports] + getenv(),
+        );
         if ($process === false) {
             throw Trouble::unexpected("$part could not be started", $printed);
         }

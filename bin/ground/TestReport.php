@@ -32,7 +32,15 @@ final class TestReport
         $this->passed += max(0, $tests - $failed - $skipped);
         $this->failed += $failed;
         $this->skipped += $skipped;
-        $this->lines[] = sprintf('%-13s %-6s %5d tests, %d failed, %d skipped, %.1f s', $part, $failed === 0 ? 'green' : 'RED', $tests, $failed, $skipped, $seconds);
+        $this->lines[] = sprintf(
+            '%-13s %-6s %5d tests, %d failed, %d skipped, %.1f s',
+            $part,
+            $failed === 0 ? 'green' : 'RED',
+            $tests,
+            $failed,
+            $skipped,
+            $seconds,
+        );
     }
 
     /** @return int the exit code */
@@ -53,6 +61,8 @@ final class TestReport
         $xml = @simplexml_load_file($junit);
         $suite = $xml === false ? null : $xml->testsuite[0] ?? null;
 
-        return $suite === null ? [0, 0, 0] : [(int) $suite['tests'], (int) $suite['failures'] + (int) $suite['errors'], (int) $suite['skipped']];
+        return $suite === null
+            ? [0, 0, 0]
+            : [(int) $suite['tests'], (int) $suite['failures'] + (int) $suite['errors'], (int) $suite['skipped']];
     }
 }

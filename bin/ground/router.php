@@ -2,10 +2,16 @@
 
 declare(strict_types=1);
 
-// For PHP's own web server: what ships with the application is answered here, with headers; all else by the application.
-// A server for the public does the same by its own settings (docs/running.md).
+// For PHP's own web server: what ships with the application is answered here, with headers; all else by the
+// application. A server for the public does the same by its own settings (docs/running.md).
 
-$kinds = ['css' => 'text/css', 'js' => 'text/javascript', 'svg' => 'image/svg+xml', 'txt' => 'text/plain', 'woff2' => 'font/woff2'];
+$kinds = [
+    'css' => 'text/css',
+    'js' => 'text/javascript',
+    'svg' => 'image/svg+xml',
+    'txt' => 'text/plain',
+    'woff2' => 'font/woff2',
+];
 $public = realpath(getcwd() ?: '.');
 $asked = parse_url(is_string($_SERVER['REQUEST_URI'] ?? null) ? $_SERVER['REQUEST_URI'] : '/', PHP_URL_PATH);
 $path = rawurldecode(is_string($asked) ? $asked : '/');

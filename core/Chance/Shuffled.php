@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Chance;
 
 /**
- * An order in which each thing has a place by its own luck: taking one out or putting one in leaves all others where they
- * are. Heavier things tend to come earlier, as if they were drawn one after another by weight without putting back
+ * An order in which each thing has a place by its own luck: taking one out or putting one in leaves all others where
+ * they are. Heavier things tend to come earlier, as if they were drawn one after another by weight without putting back
  * (Efraimidis and Spirakis, 2006: the place is an exponential variate divided by the weight).
  */
 final class Shuffled

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Chat;
 
-/** Finds the addresses in a text as chats do that make links of them: with http:// or https:// before, up to the next space, without the signs that end a sentence. */
+/**
+ * Finds the addresses in a text as chats do that make links of them: with http:// or https:// before, up to the next
+ * space, without the signs that end a sentence.
+ */
 final class Addresses
 {
     /** Signs that may end a sentence behind an address, or stand around it. */
@@ -18,7 +21,15 @@ final class Addresses
         $addresses = [];
         $at = 0;
         // Signs that an address never holds (RFC 3986, 2) end it, and so does what cannot be seen.
-        while (preg_match('#(?<![A-Za-z0-9])https?://[^\s\p{Z}\p{Cc}<>"`{}|\\\\^]+#iu', $text, $found, PREG_OFFSET_CAPTURE, $at) === 1) {
+        while (
+            preg_match(
+                '#(?<![A-Za-z0-9])https?://[^\s\p{Z}\p{Cc}<>"`{}|\\\\^]+#iu',
+                $text,
+                $found,
+                PREG_OFFSET_CAPTURE,
+                $at,
+            ) === 1
+        ) {
             [$address, $from] = $found[0];
             $address = self::withoutEnd($address);
             if (preg_match('#^https?://[^/?\#]#i', $address) === 1) {

@@ -15,9 +15,16 @@ final readonly class ChatLine implements Event
     /** Who can be answered privately, by the name that the chat knows them by now. */
     public string $nick;
 
-    /** @param  string|null  $nick  null where the chat knows them by their login; empty where they cannot be addressed */
-    public function __construct(public string $key, public Person $by, public string $text, public Moment $at, ?string $nick = null)
-    {
+    /**
+     * @param  string|null  $nick  null where the chat knows them by their login; empty where they cannot be addressed
+     */
+    public function __construct(
+        public string $key,
+        public Person $by,
+        public string $text,
+        public Moment $at,
+        ?string $nick = null,
+    ) {
         $this->nick = $nick ?? $by->login;
     }
 

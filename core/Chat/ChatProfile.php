@@ -7,13 +7,17 @@ namespace SilverParrot\Chat;
 /** What a kind of chat allows. */
 final readonly class ChatProfile
 {
-    /** The rest of a relayed line around the text (RFC 2812, 2.3.1): ":nick!user@host PRIVMSG #channel :" and the end of line. */
+    /**
+     * The rest of a relayed line around the text (RFC 2812, 2.3.1): ":nick!user@host PRIVMSG #channel :" and the end of
+     * line.
+     */
     private const HOST_BYTES = 63;
 
     /**
      * @param  int|null  $longestCharacters  of one message
      * @param  int|null  $longestLineBytes  of the whole relayed line, its end included
-     * @param  list<string>  $instructionMarks  a message that begins with one is an instruction to the chat, not a saying
+     * @param  list<string>  $instructionMarks  a message that begins with one is an instruction to the chat, not a
+     *     saying
      * @param  int  $often  messages within the window
      * @param  list<string>  $talkerMarks  what other talkers' commands begin with (common practice)
      */
@@ -31,7 +35,10 @@ final readonly class ChatProfile
     ) {
     }
 
-    /** 500 characters, names of 3 to 25 letters, digits and "_", and 20 messages in 30 seconds (100 for moderators) are common practice. */
+    /**
+     * 500 characters, names of 3 to 25 letters, digits and "_", and 20 messages in 30 seconds (100 for moderators) are
+     * common practice.
+     */
     public static function stream(): self
     {
         return new self('stream', 500, null, 3, 25, ['/', '.']);
@@ -61,19 +68,36 @@ final readonly class ChatProfile
 
     public function withLongest(?int $characters, ?int $lineBytes): self
     {
-        return new self($this->name, $characters, $lineBytes, $this->shortestName, $this->longestName, $this->instructionMarks, $this->often, $this->oftenForModerators, $this->windowSeconds, $this->talkerMarks);
+        return new self(
+            $this->name,
+            $characters,
+            $lineBytes,
+            $this->shortestName,
+            $this->longestName,
+            $this->instructionMarks,
+            $this->often,
+            $this->oftenForModerators,
+            $this->windowSeconds,
+            $this->talkerMarks,
+        );
     }
 
     /** @return int|null bytes left for the text when it is relayed in this channel by this login */
     public function roomInBytes(string $channel, string $login): ?int
     {
-        return $this->longestLineBytes === null ? null
-            : max(1, $this->longestLineBytes - strlen(":{$login}!{$login}@ PRIVMSG #{$channel} :\r\n") - self::HOST_BYTES);
+        return $this->longestLineBytes === null
+            ? null
+            : max(
+                1,
+                $this->longestLineBytes - strlen(":{$login}!{$login}@ PRIVMSG #{$channel} :\r\n") - self::HOST_BYTES,
+            );
     }
 
     public function couldBeName(string $word): bool
     {
-        return preg_match('/^[A-Za-z0-9_]+$/D', $word) === 1 && strlen($word) >= $this->shortestName && strlen($word) <= $this->longestName;
+        return preg_match('/^[A-Za-z0-9_]+$/D', $word) === 1
+            && strlen($word) >= $this->shortestName
+            && strlen($word) <= $this->longestName;
     }
 
     public function mention(string $name): string

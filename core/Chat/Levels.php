@@ -42,6 +42,11 @@ final readonly class Levels
     /** @return list<string> without "everyone" */
     public function words(): array
     {
-        return array_values(array_map(static fn (Level $level): string => $level->word(), array_filter($this->held, static fn (Level $level): bool => $level !== Level::Everyone)));
+        return array_values(
+            array_map(
+                static fn (Level $level): string => $level->word(),
+                array_filter($this->held, static fn (Level $level): bool => $level !== Level::Everyone),
+            ),
+        );
     }
 }

@@ -10,7 +10,10 @@ use SilverParrot\Value\Value;
 /** Somebody in the chat. */
 final readonly class Person implements Value
 {
-    /** @param  string  $id the service's stable id, by which everything is remembered; empty when the person is not known */
+    /**
+     * @param  string  $id the service's stable id, by which everything is remembered; empty when the person is not
+     *     known
+     */
     private function __construct(
         public string $id,
         public string $login,
@@ -62,7 +65,13 @@ final readonly class Person implements Value
     /** @return array{id: string, login: string, name: string, levels: list<string>, tier: int} as memory keeps it */
     public function record(): array
     {
-        return ['id' => $this->id, 'login' => $this->login, 'name' => $this->name, 'levels' => $this->levels->words(), 'tier' => $this->tier];
+        return [
+            'id' => $this->id,
+            'login' => $this->login,
+            'name' => $this->name,
+            'levels' => $this->levels->words(),
+            'tier' => $this->tier,
+        ];
     }
 
     public function is(string $login): bool

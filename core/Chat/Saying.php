@@ -9,10 +9,16 @@ final readonly class Saying
 {
     /**
      * @param  string  $answerTo  the key of the line that it answers; empty for what nobody asked for
-     * @param  string  $to  the nick of whoever it answers; empty for what nobody asked for, and for who cannot be addressed
+     * @param  string  $to  the nick of whoever it answers; empty for what nobody asked for, and for who cannot be
+     *     addressed
      */
-    public function __construct(public string $text, public Voice $voice = Voice::Parrot, public Place $place = Place::Chat, public string $answerTo = '', public string $to = '')
-    {
+    public function __construct(
+        public string $text,
+        public Voice $voice = Voice::Parrot,
+        public Place $place = Place::Chat,
+        public string $answerTo = '',
+        public string $to = '',
+    ) {
     }
 
     public function isAsked(): bool

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace SilverParrot\Chat;
 
-/** The time zones that both PHP, which reckons, and ICU, which writes, know: either is some years older than the other. */
+/**
+ * The time zones that both PHP, which reckons, and ICU, which writes, know: either is some years older than the other.
+ */
 final class Zones
 {
     private const UNKNOWN = 'Etc/Unknown';
@@ -12,7 +14,8 @@ final class Zones
     public static function isKnown(string $zone): bool
     {
         // The list alone, since PHP would take a file's name too.
-        return in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true) && self::isKnownToIcu($zone);
+        return in_array($zone, \DateTimeZone::listIdentifiers(\DateTimeZone::ALL_WITH_BC), true)
+            && self::isKnownToIcu($zone);
     }
 
     /** @return list<string> in alphabetical order, without older names of the same zone */

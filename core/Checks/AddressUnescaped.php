@@ -17,7 +17,10 @@ use SilverParrot\Response\Vocabulary\Filters\Url;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A slot inside an address without the filter “url”. Silent on numbers, and where the address only begins behind the slot. */
+/**
+ * A slot inside an address without the filter “url”. Silent on numbers, and where the address only begins behind the
+ * slot.
+ */
 final readonly class AddressUnescaped extends AbstractCheck
 {
     public function code(): string
@@ -51,14 +54,21 @@ final readonly class AddressUnescaped extends AbstractCheck
         foreach ($at->texts as $text) {
             $isNumber = [];
             foreach ($text->estimate->slots as $one) {
-                $isNumber[spl_object_id($one->slot)] = $one->estimate->isOnly(ValueKind::Number) && ! $one->estimate->canBeNothing;
+                $isNumber[spl_object_id($one->slot)] =
+                    $one->estimate->isOnly(ValueKind::Number) && ! $one->estimate->canBeNothing;
             }
             foreach ($this->unescaped($text->response->parts, false)[0] as $slot) {
                 if (! $isNumber[spl_object_id($slot)]) {
                     $written = $text->written($slot->span);
                     $end = $slot->value->span()->to - $slot->span->from;
                     $instead = mb_substr($written, 0, $end).' | url'.mb_substr($written, $end);
-                    $findings[] = new Finding($this, $slot->span, $text->at, ['slot' => $written, 'instead' => $instead], $instead);
+                    $findings[] = new Finding(
+                        $this,
+                        $slot->span,
+                        $text->at,
+                        ['slot' => $written, 'instead' => $instead],
+                        $instead,
+                    );
                 }
             }
         }
@@ -75,12 +85,19 @@ final readonly class AddressUnescaped extends AbstractCheck
         $slots = [];
         foreach ($parts as $part) {
             if ($part instanceof Text) {
-                $isInAddress = preg_match('#https?://\S*+$#iu', $part->text) === 1 || ($isInAddress && preg_match('/\s/u', $part->text) !== 1);
+                $isInAddress =
+                    preg_match('#https?://\S*+$#iu', $part->text) === 1
+                    || ($isInAddress && preg_match('/\s/u', $part->text) !== 1);
             } elseif ($part instanceof Slot && $isInAddress && ! $part->isQuiet && ! self::isEscaped($part->value)) {
                 $slots[] = $part;
             } elseif ($part instanceof Choice) {
                 $goesOn = false;
-                foreach ([...array_map(static fn (Branch $branch): array => $branch->parts, $part->branches), $part->otherwise] as $inside) {
+                foreach (
+                    [
+                        ...array_map(static fn (Branch $branch): array => $branch->parts, $part->branches),
+                        $part->otherwise,
+                    ] as $inside
+                ) {
                     [$more, $isStill] = $this->unescaped($inside, $isInAddress);
                     array_push($slots, ...$more);
                     $goesOn = $goesOn || $isStill;

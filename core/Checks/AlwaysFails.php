@@ -6,7 +6,10 @@ namespace SilverParrot\Checks;
 
 use SilverParrot\Source\Severity;
 
-/** What fails whenever the response is said, whatever is typed, remembered or looked up. Silent on what a condition decides, which has a check of its own. */
+/**
+ * What fails whenever the response is said, whatever is typed, remembered or looked up. Silent on what a condition
+ * decides, which has a check of its own.
+ */
 final readonly class AlwaysFails extends AbstractCheck
 {
     public function code(): string

@@ -39,11 +39,15 @@ final readonly class AlwaysTooLong extends AbstractCheck
     public function look(CheckContext $at): array
     {
         $findings = [];
-        $limit = (new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters() ?? PHP_INT_MAX;
+        $limit =
+            (new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters() ?? PHP_INT_MAX;
         foreach ($at->texts as $text) {
             $shortest = $text->estimate->extent->shortest;
             if ($shortest > $limit) {
-                $findings[] = new Finding($this, null, $text->at, ['shortest' => (string) $shortest, 'limit' => (string) $limit]);
+                $findings[] = new Finding($this, null, $text->at, [
+                    'shortest' => (string) $shortest,
+                    'limit' => (string) $limit,
+                ]);
             }
         }
 

@@ -9,7 +9,12 @@ use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** What can be nothing, in a sentence without an “or”: words that were not typed, nobody named, an occasion that never was, a field nobody filled in, a stream that is off. Silent inside a [when …] that asks for it, behind a filter “default” or “quiet”, behind a verb that needs it, with “as”, in refusal texts, on details of the channel itself, and where nothing else is said. */
+/**
+ * What can be nothing, in a sentence without an “or”: words that were not typed, nobody named, an occasion that never
+ * was, a field nobody filled in, a stream that is off. Silent inside a [when …] that asks for it, behind a filter
+ * “default” or “quiet”, behind a verb that needs it, with “as”, in refusal texts, on details of the channel itself, and
+ * where nothing else is said.
+ */
 final readonly class CanBeNothing extends AbstractCheck
 {
     public function code(): string
@@ -41,17 +46,29 @@ final readonly class CanBeNothing extends AbstractCheck
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->isResponse() && count($text->response->parts) > 1 ? $text->estimate->slots : [] as $estimated) {
+            foreach (
+                $text->isResponse() && count($text->response->parts) > 1 ? $text->estimate->slots : [] as $estimated
+            ) {
                 $slot = $estimated->slot;
                 $root = $slot->value;
                 while ($root instanceof Filtered && ! $root->filter instanceof HandlesGaps) {
                     $root = $root->value;
                 }
-                $when = $estimated->estimate->canBeNothing && $estimated->estimate->fails === null && ! $slot->isQuiet && $slot->as === '' ? $root->whenNothing($at->pack) : null;
+                $when =
+                    $estimated->estimate->canBeNothing
+                    && $estimated->estimate->fails === null
+                    && ! $slot->isQuiet
+                    && $slot->as === ''
+                        ? $root->whenNothing($at->pack)
+                        : null;
                 if ($when !== null) {
                     $written = $text->written($root->span());
                     $instead = $root === $slot->value ? "[$written or \"…\"]" : "[($written or \"…\") | …]";
-                    $findings[] = new Finding($this, $slot->span, $text->at, ['name' => $written, 'when' => $when, 'instead' => $instead]);
+                    $findings[] = new Finding($this, $slot->span, $text->at, [
+                        'name' => $written,
+                        'when' => $when,
+                        'instead' => $instead,
+                    ]);
                 }
             }
         }

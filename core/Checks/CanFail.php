@@ -15,7 +15,12 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\GapReason;
 
-/** What can fail while it is said: a look-up without an answer, a division by what may be 0, a number that may be none. Silent where an “or” or “default” stands behind it, inside a [when …] that asks for it, where the command has a text for when it fails, and on details of the channel and of people, without which the whole service is down, and on one “url”, which only a line of nothing but emoji makes too long. */
+/**
+ * What can fail while it is said: a look-up without an answer, a division by what may be 0, a number that may be none.
+ * Silent where an “or” or “default” stands behind it, inside a [when …] that asks for it, where the command has a text
+ * for when it fails, and on details of the channel and of people, without which the whole service is down, and on one
+ * “url”, which only a line of nothing but emoji makes too long.
+ */
 final readonly class CanFail extends AbstractCheck
 {
     public function code(): string
@@ -52,7 +57,10 @@ final readonly class CanFail extends AbstractCheck
             }
             foreach ($text->estimate->slots as $estimated) {
                 $slot = $estimated->slot;
-                $findings[] = $slot->isQuiet && $slot->as !== '' ? null : $this->finding($estimated->estimate, $slot->value, $slot->span, $text);
+                $findings[] =
+                    $slot->isQuiet && $slot->as !== ''
+                        ? null
+                        : $this->finding($estimated->estimate, $slot->value, $slot->span, $text);
             }
             foreach ($text->estimate->conditions as $estimated) {
                 $findings[] = $this->finding($estimated->estimate, $estimated->condition, $estimated->span, $text);
@@ -83,14 +91,21 @@ final readonly class CanFail extends AbstractCheck
                 GapReason::NothingToCount => 'there is nothing to count with',
                 GapReason::BadRoll => 'the roll has no fitting bounds',
                 GapReason::EmptyList => 'the list is empty',
-                GapReason::TooLong => self::isOneAddress($value) ? null : 'the text gets longer than '.number_format(Limits::VALUE).' characters',
+                GapReason::TooLong => self::isOneAddress($value)
+                    ? null
+                    : 'the text gets longer than '.number_format(Limits::VALUE).' characters',
                 GapReason::TooMany => 'the list gets more than '.number_format(Limits::PARTS).' parts',
                 default => null,
             };
             if ($when !== null) {
                 $written = $text->written($value->span());
 
-                return new Finding($this, $span, $text->at, ['when' => $when, 'instead' => $value instanceof Change || $value instanceof Filtered ? '“or” and another value behind what is missing' : "“{$written} or …”"]);
+                return new Finding($this, $span, $text->at, [
+                    'when' => $when,
+                    'instead' => $value instanceof Change || $value instanceof Filtered
+                            ? '“or” and another value behind what is missing'
+                            : "“{$written} or …”",
+                ]);
             }
         }
 

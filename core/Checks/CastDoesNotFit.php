@@ -43,13 +43,19 @@ final readonly class CastDoesNotFit extends AbstractCheck implements AcrossComma
         foreach ($at->pack->cast as $index => $member) {
             $login = Fold::caseless($member->login);
             if (isset($seen[$login])) {
-                $findings[] = new Finding($this, null, "/cast/$index", ['who' => $member->login, 'why' => 'is in the cast twice']);
+                $findings[] = new Finding($this, null, "/cast/$index", [
+                    'who' => $member->login,
+                    'why' => 'is in the cast twice',
+                ]);
             }
             $seen[$login] = true;
             foreach ($member->record as $name => $value) {
                 $field = $at->pack->fields[Fold::caseless((string) $name)] ?? null;
                 if ($field !== null && ! FieldRecord::fits($field, (string) $value)) {
-                    $findings[] = new Finding($this, null, "/cast/$index", ['who' => $member->login, 'why' => "has “{$value}” for {$field->name}, which is no ".FieldRecord::typeOf($field)]);
+                    $findings[] = new Finding($this, null, "/cast/$index", [
+                        'who' => $member->login,
+                        'why' => "has “{$value}” for {$field->name}, which is no ".FieldRecord::typeOf($field),
+                    ]);
                 }
             }
         }

@@ -16,8 +16,12 @@ final readonly class CheckContext
      * @param  list<ReadText>  $texts
      * @param  array<string, true>  $used  what the texts name and change, "counter.planks"
      */
-    private function __construct(public Pack $pack, public array $texts, public CheckEnvironment $around, public array $used)
-    {
+    private function __construct(
+        public Pack $pack,
+        public array $texts,
+        public CheckEnvironment $around,
+        public array $used,
+    ) {
     }
 
     public static function at(Pack $pack, CheckEnvironment $around, ResponseCache $prepared = new ResponseCache): self
@@ -27,7 +31,13 @@ final readonly class CheckContext
         foreach ($pack->commands as $index => $command) {
             foreach ($command->sources() as $place => $source) {
                 $response = $prepared->response($source);
-                $texts[] = new ReadText($command, "/commands/$index/$place", $place, $response, StaticAnalyzer::of($response, $pack, $around->profile, $command->triggers->all(), $lengths));
+                $texts[] = new ReadText(
+                    $command,
+                    "/commands/$index/$place",
+                    $place,
+                    $response,
+                    StaticAnalyzer::of($response, $pack, $around->profile, $command->triggers->all(), $lengths),
+                );
             }
         }
 

@@ -66,8 +66,11 @@ final class Checks
     }
 
     /** @return list<Finding> */
-    public static function of(Pack $pack, CheckEnvironment $around = new CheckEnvironment, ResponseCache $prepared = new ResponseCache): array
-    {
+    public static function of(
+        Pack $pack,
+        CheckEnvironment $around = new CheckEnvironment,
+        ResponseCache $prepared = new ResponseCache,
+    ): array {
         return self::look(CheckContext::at($pack, $around, $prepared), self::all());
     }
 
@@ -95,13 +98,17 @@ final class Checks
     /** @return list<Check> those that say the same of a command whatever the others are */
     public static function ofEach(): array
     {
-        return array_values(array_filter(self::all(), static fn (Check $check): bool => ! $check instanceof AcrossCommands));
+        return array_values(
+            array_filter(self::all(), static fn (Check $check): bool => ! $check instanceof AcrossCommands),
+        );
     }
 
     /** @return list<Check> */
     public static function acrossCommands(): array
     {
-        return array_values(array_filter(self::all(), static fn (Check $check): bool => $check instanceof AcrossCommands));
+        return array_values(
+            array_filter(self::all(), static fn (Check $check): bool => $check instanceof AcrossCommands),
+        );
     }
 
     /** @return FindingKind|null the kind with a code, for findings that are kept */
@@ -121,9 +128,15 @@ final class Checks
      *
      * @return list<Finding> their places counted from the command: "/responses/0/text"
      */
-    public static function ofCommand(Command $command, Pack $names, CheckEnvironment $around = new CheckEnvironment, ResponseCache $prepared = new ResponseCache): array
-    {
-        return self::alone(self::look(CheckContext::at($names->withCommands([$command]), $around, $prepared), self::all()));
+    public static function ofCommand(
+        Command $command,
+        Pack $names,
+        CheckEnvironment $around = new CheckEnvironment,
+        ResponseCache $prepared = new ResponseCache,
+    ): array {
+        return self::alone(
+            self::look(CheckContext::at($names->withCommands([$command]), $around, $prepared), self::all()),
+        );
     }
 
     /**
@@ -135,7 +148,13 @@ final class Checks
         $findings = [];
         foreach ($found as $finding) {
             if (str_starts_with($finding->at, '/commands/0/') || $finding->kind instanceof NotLookedAt) {
-                $findings[] = new Finding($finding->kind, $finding->span, substr($finding->at, strlen('/commands/0')), $finding->data, $finding->replacement);
+                $findings[] = new Finding(
+                    $finding->kind,
+                    $finding->span,
+                    substr($finding->at, strlen('/commands/0')),
+                    $finding->data,
+                    $finding->replacement,
+                );
             }
         }
 

@@ -40,8 +40,9 @@ use SilverParrot\World;
 
 /**
  * Which of the conditions of a choice can hold, found by trying all cases that can differ: each thing they ask for is
- * given every value at, below and above what it is compared with, as far as it can have them. What cannot be sampled may
- * hold or not, so an answer is never wrong, only missing. The conditions are asked as they are when something is said.
+ * given every value at, below and above what it is compared with, as far as it can have them. What cannot be sampled
+ * may hold or not, so an answer is never wrong, only missing. The conditions are asked as they are when something is
+ * said.
  */
 final class ConditionSampler
 {
@@ -95,13 +96,23 @@ final class ConditionSampler
     private function tried(array $conditions, Pack $pack, ChatProfile $profile): array
     {
         $this->collect($conditions);
-        $asked = array_map(fn (Expression $condition): Closure => ($this->sampled($condition) ?? $this->free($condition))->prepared(), $conditions);
+        $asked = array_map(
+            fn (Expression $condition): Closure => ($this->sampled($condition) ?? $this->free($condition))->prepared(),
+            $conditions,
+        );
         $held = array_fill(0, count($conditions), false);
         $failed = $held;
         if (! $this->canBeTried($conditions)) {
             return array_fill(0, count($conditions), null);
         }
-        $world = new World($pack, new CompleteView, new CannedReadings, new Moment(0), new KeyedChance('', ''), $profile);
+        $world = new World(
+            $pack,
+            new CompleteView,
+            new CannedReadings,
+            new Moment(0),
+            new KeyedChance('', ''),
+            $profile,
+        );
         foreach (self::combined($this->samples) as $case) {
             $run = new EvaluationContext($world, Invocation::of(null), '', new PendingReads);
             foreach ($case as $name => $value) {
@@ -118,7 +129,11 @@ final class ConditionSampler
             }
         }
 
-        return array_map(static fn (bool $holds, bool $fails): ?bool => $holds && $fails ? null : $holds, $held, $failed);
+        return array_map(
+            static fn (bool $holds, bool $fails): ?bool => $holds && $fails ? null : $holds,
+            $held,
+            $failed,
+        );
     }
 
     /** @param  list<Expression>  $conditions */
@@ -183,7 +198,12 @@ final class ConditionSampler
             }
         }
         // So near to the end of what an int holds, there is no number below or above to try.
-        $this->numbers = array_values(array_filter(array_unique([...$numbers, ...$this->numbers]), static fn (int $one): bool => abs((float) $one) < PHP_INT_MAX >> 2));
+        $this->numbers = array_values(
+            array_filter(
+                array_unique([...$numbers, ...$this->numbers]),
+                static fn (int $one): bool => abs((float) $one) < PHP_INT_MAX >> 2,
+            ),
+        );
         $this->texts = array_values(array_unique($this->texts));
     }
 
@@ -192,9 +212,18 @@ final class ConditionSampler
     {
         return match (true) {
             $expression instanceof Literal => $expression,
-            $expression instanceof Coalesce => new Coalesce($this->sampled($expression->left) ?? $this->free($expression->left), $this->sampled($expression->right) ?? $this->free($expression->right)),
-            $expression instanceof AndAlso => new AndAlso($this->sampled($expression->left) ?? $this->free($expression->left), $this->sampled($expression->right) ?? $this->free($expression->right)),
-            $expression instanceof Not => new Not($expression->span(), $this->sampled($expression->value) ?? $this->free($expression->value)),
+            $expression instanceof Coalesce => new Coalesce(
+                $this->sampled($expression->left) ?? $this->free($expression->left),
+                $this->sampled($expression->right) ?? $this->free($expression->right),
+            ),
+            $expression instanceof AndAlso => new AndAlso(
+                $this->sampled($expression->left) ?? $this->free($expression->left),
+                $this->sampled($expression->right) ?? $this->free($expression->right),
+            ),
+            $expression instanceof Not => new Not(
+                $expression->span(),
+                $this->sampled($expression->value) ?? $this->free($expression->value),
+            ),
             $expression instanceof Comparison => $this->compared($expression),
             $expression instanceof Arithmetic => $this->sum($expression),
             $expression instanceof Minus => $expression->value instanceof Literal ? $expression : null,
@@ -222,14 +251,19 @@ final class ConditionSampler
         $left = $this->value($comparison->left);
         $right = array_values(array_filter(array_map($this->value(...), $comparison->right)));
 
-        return $left === null || $right === [] || count($right) < count($comparison->right) ? null : new Comparison($comparison->relation, $comparison->isNegated, $left, $right);
+        return $left === null || $right === [] || count($right) < count($comparison->right)
+            ? null
+            : new Comparison($comparison->relation, $comparison->isNegated, $left, $right);
     }
 
     /** One thing and a written number: more than that has borders which samples would miss. */
     private function sum(Arithmetic $sum): ?Arithmetic
     {
-        $isPlain = ($sum->operation === Operation::Plus || $sum->operation === Operation::Minus) && ($sum->left instanceof Literal || $sum->right instanceof Literal)
-            && ! $sum->left instanceof Arithmetic && ! $sum->right instanceof Arithmetic;
+        $isPlain =
+            ($sum->operation === Operation::Plus || $sum->operation === Operation::Minus)
+            && ($sum->left instanceof Literal || $sum->right instanceof Literal)
+            && ! $sum->left instanceof Arithmetic
+            && ! $sum->right instanceof Arithmetic;
         [$left, $right] = $isPlain ? [$this->value($sum->left), $this->value($sum->right)] : [null, null];
 
         return $left === null || $right === null ? null : new Arithmetic($sum->operation, $left, $right);
@@ -275,7 +309,12 @@ final class ConditionSampler
     /** @return list<null|bool|int|string|Value> */
     private function samplesOf(ValueKind $kind, ValueEstimate $estimate): array
     {
-        if ($this->hasDecimals && $estimate->range === null && ($kind === ValueKind::Number || $kind === ValueKind::Text) && $estimate->written === null) {
+        if (
+            $this->hasDecimals
+            && $estimate->range === null
+            && ($kind === ValueKind::Number || $kind === ValueKind::Text)
+            && $estimate->written === null
+        ) {
             return [];
         }
 
@@ -291,7 +330,15 @@ final class ConditionSampler
             ],
             ValueKind::YesNo => [true, false],
             ValueKind::Level => Level::cases(),
-            ValueKind::Person => array_map(static fn (string $name): Person => Person::known("of $name", ltrim(trim($name), '@'), $name, Levels::of()), [...$this->texts, ...self::OTHERS]),
+            ValueKind::Person => array_map(
+                static fn (string $name): Person => Person::known(
+                    "of $name",
+                    ltrim(trim($name), '@'),
+                    $name,
+                    Levels::of(),
+                ),
+                [...$this->texts, ...self::OTHERS],
+            ),
             ValueKind::Moment, ValueKind::Span, ValueKind::Items => [],
         };
     }
@@ -303,8 +350,15 @@ final class ConditionSampler
         foreach ($this->numbers as $number) {
             array_push($numbers, $number - 1, $number, $number + 1);
         }
-        $numbers = array_values(array_unique(array_filter($numbers, static fn (int $one): bool => $range === null || $range->contains($one))));
-        $between = $range !== null ? [] : array_map(static fn (int $one): int|Value => Number::quotient(2 * $one + 1, 2), $this->numbers);
+        $numbers = array_values(
+            array_unique(
+                array_filter($numbers, static fn (int $one): bool => $range === null || $range->contains($one)),
+            ),
+        );
+        $between =
+            $range !== null
+                ? []
+                : array_map(static fn (int $one): int|Value => Number::quotient(2 * $one + 1, 2), $this->numbers);
 
         return [...$numbers, ...$between];
     }

@@ -42,7 +42,12 @@ final readonly class ConstantCondition extends AbstractCheck
         foreach ($at->texts as $text) {
             foreach ($text->estimate->conditions as $one) {
                 if ($one->condition instanceof Literal) {
-                    $findings[] = new Finding($this, $one->condition->span(), $text->at, ['text' => $text->written($one->condition->span()), 'holds' => in_array($one->condition->value, [null, false, ''], true) ? 'never holds' : 'always holds']);
+                    $findings[] = new Finding($this, $one->condition->span(), $text->at, [
+                        'text' => $text->written($one->condition->span()),
+                        'holds' => in_array($one->condition->value, [null, false, ''], true)
+                            ? 'never holds'
+                            : 'always holds',
+                    ]);
                 }
             }
         }

@@ -45,7 +45,13 @@ final readonly class CountAsCondition extends AbstractCheck
                 $isCount = $estimated->estimate->isOnly(ValueKind::Number) && ! $estimated->estimate->canBeNothing;
                 if ($isCount && $estimated->estimate->fails === null && ! $estimated->condition instanceof Literal) {
                     $written = $text->written($estimated->condition->span());
-                    $findings[] = new Finding($this, $estimated->condition->span(), $text->at, ['name' => $written, 'instead' => "$written > 0"], "$written > 0");
+                    $findings[] = new Finding(
+                        $this,
+                        $estimated->condition->span(),
+                        $text->at,
+                        ['name' => $written, 'instead' => "$written > 0"],
+                        "$written > 0",
+                    );
                 }
             }
         }

@@ -41,11 +41,15 @@ final readonly class CounterOutOfBounds extends AbstractCheck implements AcrossC
         foreach (array_values($at->pack->counters) as $index => $counter) {
             $why = match (true) {
                 $counter->floor !== null && $counter->ceiling !== null && $counter->ceiling < $counter->floor => "has a ceiling of {$counter->ceiling}, below its floor of {$counter->floor}",
-                $counter->within($counter->start) !== $counter->start => "starts at {$counter->start}, outside its floor and ceiling",
+                $counter->within($counter->start) !== $counter->start => "starts at {$counter->start}, outside its "
+                    .'floor and ceiling',
                 default => null,
             };
             if ($why !== null) {
-                $findings[] = new Finding($this, null, "/counters/$index", ['name' => "counter.{$counter->name}", 'why' => $why]);
+                $findings[] = new Finding($this, null, "/counters/$index", [
+                    'name' => "counter.{$counter->name}",
+                    'why' => $why,
+                ]);
             }
         }
 

@@ -44,7 +44,13 @@ final readonly class DatePatternMistaken extends AbstractCheck
         $findings = [];
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
-                $pattern = $one instanceof Filtered && $one->filter instanceof Date && isset($one->arguments[0]) && $one->arguments[0] instanceof Literal ? $one->arguments[0]->value : null;
+                $pattern =
+                    $one instanceof Filtered
+                    && $one->filter instanceof Date
+                    && isset($one->arguments[0])
+                    && $one->arguments[0] instanceof Literal
+                        ? $one->arguments[0]->value
+                        : null;
                 if (! is_string($pattern)) {
                     continue;
                 }
@@ -52,7 +58,20 @@ final readonly class DatePatternMistaken extends AbstractCheck
                 $letter = preg_match('/D/', $plain) === 1 ? 'D' : (preg_match('/Y/', $plain) === 1 ? 'Y' : '');
                 if ($letter !== '') {
                     $instead = strtr($pattern, ['D' => 'd', 'Y' => 'y']);
-                    $findings[] = new Finding($this, $one->arguments[0]->span(), $text->at, ['pattern' => $pattern, 'letter' => $letter, 'is' => $letter === 'D' ? 'the day of the year, counted from 1 to 366' : 'the year of the week, another one around New Year', 'instead' => $instead], "\"$instead\"");
+                    $findings[] = new Finding(
+                        $this,
+                        $one->arguments[0]->span(),
+                        $text->at,
+                        [
+                            'pattern' => $pattern,
+                            'letter' => $letter,
+                            'is' => $letter === 'D'
+                                    ? 'the day of the year, counted from 1 to 366'
+                                    : 'the year of the week, another one around New Year',
+                            'instead' => $instead,
+                        ],
+                        "\"$instead\"",
+                    );
                 }
             }
         }

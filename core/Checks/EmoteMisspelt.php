@@ -10,7 +10,10 @@ use SilverParrot\Source\Severity;
 use SilverParrot\Source\Span;
 use SilverParrot\Source\Suggestions;
 
-/** A word that is almost an emote: in other letters of case, or a slip away from one. Silent on words of fewer than five letters, on emotes themselves, and where the word is one of another emote. */
+/**
+ * A word that is almost an emote: in other letters of case, or a slip away from one. Silent on words of fewer than five
+ * letters, on emotes themselves, and where the word is one of another emote.
+ */
 final readonly class EmoteMisspelt extends AbstractCheck
 {
     private const SHORTEST = 5;
@@ -48,10 +51,19 @@ final readonly class EmoteMisspelt extends AbstractCheck
             foreach ($text->literals() as [$literal, $from]) {
                 preg_match_all('/\S++/u', $literal, $found, PREG_OFFSET_CAPTURE);
                 foreach ($found[0] as [$word, $offset]) {
-                    $nearest = isset($words[$word]) || strlen($word) < self::SHORTEST || ! Emote::isWord($word) ? null : Suggestions::to($word, array_values($words), 1);
+                    $nearest =
+                        isset($words[$word]) || strlen($word) < self::SHORTEST || ! Emote::isWord($word)
+                            ? null
+                            : Suggestions::to($word, array_values($words), 1);
                     if ($nearest !== null) {
                         $start = $from + mb_strlen(substr($literal, 0, $offset));
-                        $findings[] = new Finding($this, new Span($start, $start + strlen($word)), $text->at, ['text' => $word, 'nearest' => $nearest], $nearest);
+                        $findings[] = new Finding(
+                            $this,
+                            new Span($start, $start + strlen($word)),
+                            $text->at,
+                            ['text' => $word, 'nearest' => $nearest],
+                            $nearest,
+                        );
                     }
                 }
             }

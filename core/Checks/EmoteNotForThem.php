@@ -41,12 +41,16 @@ final readonly class EmoteNotForThem extends AbstractCheck
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->command->delivery->voice === Voice::Parrot && $at->pack->emotes !== [] ? $text->literals() : [] as [$literal, $from]) {
+            $isByTheParrot = $text->command->delivery->voice === Voice::Parrot && $at->pack->emotes !== [];
+            foreach ($isByTheParrot ? $text->literals() : [] as [$literal, $from]) {
                 foreach ($at->pack->emotes as $emote) {
                     $offset = $emote->isForTheParrot() ? false : strpos(" $literal ", " {$emote->word} ");
                     if ($offset !== false) {
                         $start = $from + mb_strlen(substr($literal, 0, $offset));
-                        $findings[] = new Finding($this, new Span($start, $start + strlen($emote->word)), $text->at, ['text' => $emote->word, 'needs' => $emote->levels->inWords()]);
+                        $findings[] = new Finding($this, new Span($start, $start + strlen($emote->word)), $text->at, [
+                            'text' => $emote->word,
+                            'needs' => $emote->levels->inWords(),
+                        ]);
                     }
                 }
             }

@@ -46,14 +46,23 @@ final readonly class EmoteStuck extends AbstractCheck
                 preg_match_all('/[A-Za-z0-9_]{2,40}/', $isSlot ? '' : $literal, $found, PREG_OFFSET_CAPTURE);
                 foreach ($found[0] as [$word, $offset]) {
                     $end = $offset + strlen($word);
-                    $touchesSlot = ($offset === 0 && isset($segments[$index - 1])) || ($end === strlen($literal) && isset($segments[$index + 1]));
+                    $touchesSlot =
+                        ($offset === 0 && isset($segments[$index - 1]))
+                        || ($end === strlen($literal) && isset($segments[$index + 1]));
                     $before = $offset === 0 ? ' ' : $literal[$offset - 1];
                     $after = $literal[$end] ?? ' ';
                     if (isset($words[$word]) && ($touchesSlot || trim($before.$after) !== '')) {
                         $start = $from + mb_strlen(substr($literal, 0, $offset));
                         $needsBefore = trim($before) !== '' || ($offset === 0 && isset($segments[$index - 1]));
-                        $needsAfter = trim($after) !== '' || ($end === strlen($literal) && isset($segments[$index + 1]));
-                        $findings[] = new Finding($this, new Span($start, $start + strlen($word)), $text->at, ['text' => $word], ($needsBefore ? ' ' : '').$word.($needsAfter ? ' ' : ''));
+                        $needsAfter =
+                            trim($after) !== '' || ($end === strlen($literal) && isset($segments[$index + 1]));
+                        $findings[] = new Finding(
+                            $this,
+                            new Span($start, $start + strlen($word)),
+                            $text->at,
+                            ['text' => $word],
+                            ($needsBefore ? ' ' : '').$word.($needsAfter ? ' ' : ''),
+                        );
                     }
                 }
             }

@@ -14,7 +14,11 @@ use SilverParrot\Response\Vocabulary\Filters\Url;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A reply that gets longer than the chat takes because a viewer decides how long it is: their words, what they keep in a field. Silent where a filter “cut” sees to it, where the longest still fits, and on what is written into an address: there a letter of some scripts becomes nine, and a limit that holds for all would be none for most. */
+/**
+ * A reply that gets longer than the chat takes because a viewer decides how long it is: their words, what they keep in
+ * a field. Silent where a filter “cut” sees to it, where the longest still fits, and on what is written into an
+ * address: there a letter of some scripts becomes nine, and a limit that holds for all would be none for most.
+ */
 final readonly class GrowsTooLong extends AbstractCheck
 {
     /** Cut shorter than this, words are no longer worth saying. */
@@ -55,14 +59,28 @@ final readonly class GrowsTooLong extends AbstractCheck
             if ($limit === 0 || $extent->typed === 0 || $extent->longest <= $limit) {
                 continue;
             }
-            $typed = array_values(array_filter($text->estimate->slots, static fn (EstimatedSlot $one): bool => $one->estimate->isTyped && ! $one->slot->isQuiet && $one->estimate->longest > self::SHORT && ! self::isAddress($one->slot->value)));
+            $typed = array_values(
+                array_filter(
+                    $text->estimate->slots,
+                    static fn (EstimatedSlot $one): bool => $one->estimate->isTyped
+                        && ! $one->slot->isQuiet
+                        && $one->estimate->longest > self::SHORT
+                        && ! self::isAddress($one->slot->value),
+                ),
+            );
             if ($typed === []) {
                 continue;
             }
             $slot = $typed[0]->slot;
             $each = max(self::SHORT, intdiv(max(0, $limit - ($extent->longest - $extent->typed)), count($typed)));
             $instead = self::cut($slot, $each, $text);
-            $findings[] = new Finding($this, $slot->span, $text->at, ['longest' => (string) $extent->longest, 'limit' => (string) $limit, 'instead' => $instead], $instead);
+            $findings[] = new Finding(
+                $this,
+                $slot->span,
+                $text->at,
+                ['longest' => (string) $extent->longest, 'limit' => (string) $limit, 'instead' => $instead],
+                $instead,
+            );
         }
 
         return $findings;
@@ -76,7 +94,9 @@ final readonly class GrowsTooLong extends AbstractCheck
             if ($value->filter instanceof Cut) {
                 $argument = $value->arguments[0]->span();
 
-                return mb_substr($written, 0, $argument->from - $slot->span->from).$each.mb_substr($written, $argument->to - $slot->span->from);
+                return mb_substr($written, 0, $argument->from - $slot->span->from)
+                    .$each
+                    .mb_substr($written, $argument->to - $slot->span->from);
             }
         }
         $end = $slot->value->span()->to - $slot->span->from;

@@ -10,7 +10,10 @@ use SilverParrot\Response\Syntax\Text;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A slot in the first word of a reply that begins with a mark of instructions: `/[words]`. Silent where a space stands between. */
+/**
+ * A slot in the first word of a reply that begins with a mark of instructions: `/[words]`. Silent where a space stands
+ * between.
+ */
 final readonly class InstructionByHalves extends AbstractCheck
 {
     public function code(): string
@@ -25,7 +28,8 @@ final readonly class InstructionByHalves extends AbstractCheck
 
     public function sentence(): string
     {
-        return '“{begins}” begins an instruction to the chat, and a slot would say the rest of it: the parrot stays silent.';
+        return '“{begins}” begins an instruction to the chat, and a slot would say the rest of it: the parrot stays '
+            .'silent.';
     }
 
     public function mend(): string
@@ -45,8 +49,17 @@ final readonly class InstructionByHalves extends AbstractCheck
             $first = $text->response->parts[0] ?? null;
             $second = $text->response->parts[1] ?? null;
             $begins = $first instanceof Text ? ltrim($first->text) : '';
-            if (in_array(mb_substr($begins, 0, 1), $at->around->profile->instructionMarks, true) && preg_match('/\s/u', $begins) !== 1 && ($second instanceof Slot || $second instanceof Choice)) {
-                $findings[] = new Finding($this, $second instanceof Slot ? $second->span : ($second->branches[0] ?? null)?->span, $text->at, ['begins' => $begins]);
+            if (
+                in_array(mb_substr($begins, 0, 1), $at->around->profile->instructionMarks, true)
+                && preg_match('/\s/u', $begins) !== 1
+                && ($second instanceof Slot || $second instanceof Choice)
+            ) {
+                $findings[] = new Finding(
+                    $this,
+                    $second instanceof Slot ? $second->span : ($second->branches[0] ?? null)?->span,
+                    $text->at,
+                    ['begins' => $begins],
+                );
             }
         }
 

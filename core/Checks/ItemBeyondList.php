@@ -43,10 +43,21 @@ final readonly class ItemBeyondList extends AbstractCheck
         $findings = [];
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
-                $list = $one instanceof Call && $one->folded[0] === 'list' ? $at->pack->lists[$one->folded[1] ?? ''] ?? null : null;
-                $place = $list === null || ! isset($one->operands[0]) || ! $one->operands[0] instanceof Literal ? null : $one->operands[0]->value;
+                $list =
+                    $one instanceof Call && $one->folded[0] === 'list'
+                        ? $at->pack->lists[$one->folded[1] ?? ''] ?? null
+                        : null;
+                $place =
+                    $list === null || ! isset($one->operands[0]) || ! $one->operands[0] instanceof Literal
+                        ? null
+                        : $one->operands[0]->value;
                 if ($list !== null && is_int($place) && ($place < 1 || $place > count($list->items))) {
-                    $findings[] = new Finding($this, $one->span(), $text->at, ['name' => "list.{$list->name}", 'count' => count($list->items) === 1 ? '1 item' : count($list->items).' items', 'place' => (string) $place, 'most' => (string) count($list->items)]);
+                    $findings[] = new Finding($this, $one->span(), $text->at, [
+                        'name' => "list.{$list->name}",
+                        'count' => count($list->items) === 1 ? '1 item' : count($list->items).' items',
+                        'place' => (string) $place,
+                        'most' => (string) count($list->items),
+                    ]);
                 }
             }
         }

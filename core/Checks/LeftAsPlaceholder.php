@@ -66,7 +66,9 @@ final readonly class LeftAsPlaceholder extends AbstractCheck
                     }
                     $end = $offset + strlen($one);
                     $start = $from + mb_strlen(substr($literal, 0, $offset));
-                    $findings[] = new Finding($this, new Span($start, $start + mb_strlen($one)), $text->at, ['text' => $one]);
+                    $findings[] = new Finding($this, new Span($start, $start + mb_strlen($one)), $text->at, [
+                        'text' => $one,
+                    ]);
                 }
             }
         }

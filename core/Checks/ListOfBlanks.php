@@ -41,7 +41,8 @@ final readonly class ListOfBlanks extends AbstractCheck implements AcrossCommand
     {
         $findings = [];
         foreach (array_values($at->pack->lists) as $index => $list) {
-            if ($list->items !== [] && array_filter($list->items, static fn (WeightedText $item): bool => ! Fold::isBlank($item->text)) === []) {
+            $filled = array_filter($list->items, static fn (WeightedText $item): bool => ! Fold::isBlank($item->text));
+            if ($list->items !== [] && $filled === []) {
                 $findings[] = new Finding($this, null, "/lists/$index", ['name' => "list.{$list->name}"]);
             }
         }

@@ -45,9 +45,17 @@ final readonly class LoginWithSpace extends AbstractCheck
         $findings = [];
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
-                $isPerson = $one instanceof Comparison && $one->relation === Relation::Is && ($one->left->isPerson() && ! $one->left instanceof Bound || str_ends_with($one->left->place() ?? '', '.login'));
+                $isPerson =
+                    $one instanceof Comparison
+                    && $one->relation === Relation::Is
+                    && (($one->left->isPerson() && ! $one->left instanceof Bound)
+                        || str_ends_with($one->left->place() ?? '', '.login'));
                 foreach ($isPerson ? $one->right : [] as $right) {
-                    if ($right instanceof Literal && is_string($right->value) && preg_match('/\S\s+\S/u', $right->value) === 1) {
+                    if (
+                        $right instanceof Literal
+                        && is_string($right->value)
+                        && preg_match('/\S\s+\S/u', $right->value) === 1
+                    ) {
                         $findings[] = new Finding($this, $right->span(), $text->at, ['login' => $right->value]);
                     }
                 }

@@ -13,7 +13,10 @@ use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A name that is given in one branch of a choice and used outside of it. Silent where an “or” stands behind it, or a [when …] asks for it. */
+/**
+ * A name that is given in one branch of a choice and used outside of it. Silent where an “or” stands behind it, or a
+ * [when …] asks for it.
+ */
 final readonly class NameFromBranch extends AbstractCheck
 {
     public function code(): string
@@ -50,7 +53,11 @@ final readonly class NameFromBranch extends AbstractCheck
                 while ($value instanceof Filtered && ! $value->filter instanceof HandlesGaps) {
                     $value = $value->value;
                 }
-                if ($value instanceof Bound && $estimated->estimate->canBeNothing && in_array($value->name, self::givenInBranches($text), true)) {
+                if (
+                    $value instanceof Bound
+                    && $estimated->estimate->canBeNothing
+                    && in_array($value->name, self::givenInBranches($text), true)
+                ) {
                     $findings[] = new Finding($this, $slot->span, $text->at, ['name' => $value->name]);
                 }
             }

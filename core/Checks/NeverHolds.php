@@ -17,7 +17,11 @@ use SilverParrot\Response\Syntax\Roll;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A condition whose answer is known before anybody says a line: from floors and ceilings, what a roll can be, the levels there are, kinds that never are the same, what an earlier branch has taken. Silent on everything that a line, memory or the service decides, and on a constant alone. */
+/**
+ * A condition whose answer is known before anybody says a line: from floors and ceilings, what a roll can be, the
+ * levels there are, kinds that never are the same, what an earlier branch has taken. Silent on everything that a line,
+ * memory or the service decides, and on a constant alone.
+ */
 final readonly class NeverHolds extends AbstractCheck
 {
     public function code(): string
@@ -64,15 +68,22 @@ final readonly class NeverHolds extends AbstractCheck
     {
         $conditions = $choice->values();
         $findings = [];
-        foreach (ConditionSampler::of($conditions, $text->estimate->values, $at->pack, $at->around->profile) as $branch => $holds) {
+        $all = ConditionSampler::of($conditions, $text->estimate->values, $at->pack, $at->around->profile);
+        foreach ($all as $branch => $holds) {
             $condition = $conditions[$branch];
             if ($holds === null || self::isConstant($condition)) {
                 continue;
             }
-            $alone = $branch === 0 ? $holds : ConditionSampler::of([$condition], $text->estimate->values, $at->pack, $at->around->profile)[0];
+            $alone =
+                $branch === 0
+                    ? $holds
+                    : ConditionSampler::of([$condition], $text->estimate->values, $at->pack, $at->around->profile)[0];
             // What always holds once the others are out is only another way to write [else].
             if ($alone === $holds || ! $holds) {
-                $findings[] = new Finding($this, $condition->span(), $text->at, ['never' => $holds ? 'always' : 'never', 'why' => $alone === $holds ? '' : ' here: a branch before it has taken it all']);
+                $findings[] = new Finding($this, $condition->span(), $text->at, [
+                    'never' => $holds ? 'always' : 'never',
+                    'why' => $alone === $holds ? '' : ' here: a branch before it has taken it all',
+                ]);
             }
         }
 
@@ -82,7 +93,12 @@ final readonly class NeverHolds extends AbstractCheck
     /** A count alone and a text beside an “or” have checks of their own. */
     private static function isConstant(Expression $condition): bool
     {
-        return $condition instanceof Literal || $condition instanceof Call || $condition instanceof Arithmetic || $condition instanceof Minus || $condition instanceof Roll
-            || (($condition instanceof Coalesce || $condition instanceof AndAlso) && (self::isConstant($condition->left) || self::isConstant($condition->right)));
+        return $condition instanceof Literal
+            || $condition instanceof Call
+            || $condition instanceof Arithmetic
+            || $condition instanceof Minus
+            || $condition instanceof Roll
+            || (($condition instanceof Coalesce || $condition instanceof AndAlso)
+                && (self::isConstant($condition->left) || self::isConstant($condition->right)));
     }
 }

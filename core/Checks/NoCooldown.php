@@ -9,7 +9,9 @@ use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A command for everyone without any cooldown. Silent where only some levels may use it, and where it is switched off. */
+/**
+ * A command for everyone without any cooldown. Silent where only some levels may use it, and where it is switched off.
+ */
 final readonly class NoCooldown extends AbstractCheck
 {
     public function code(): string
@@ -41,7 +43,11 @@ final readonly class NoCooldown extends AbstractCheck
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            if ($command->isOn() && $command->gates->get(Cooldown::class)->write() === Cooldown::none()->write() && $command->gates->get(ForLevels::class)->rule->isForEveryone()) {
+            if (
+                $command->isOn()
+                && $command->gates->get(Cooldown::class)->write() === Cooldown::none()->write()
+                && $command->gates->get(ForLevels::class)->rule->isForEveryone()
+            ) {
                 $findings[] = new Finding($this, null, "/commands/$index/cooldown", ['trigger' => $command->trigger]);
             }
         }

@@ -14,7 +14,10 @@ final readonly class NotLookedAt implements FindingKind
 {
     public static function by(Check $check, Throwable $thrown): Finding
     {
-        return new Finding(new self, null, '', ['check' => $check instanceof FindingKind ? $check->code() : $check::class, 'where' => basename($thrown->getFile()).':'.$thrown->getLine()]);
+        return new Finding(new self, null, '', [
+            'check' => $check instanceof FindingKind ? $check->code() : $check::class,
+            'where' => basename($thrown->getFile()).':'.$thrown->getLine(),
+        ]);
     }
 
     public function code(): string

@@ -8,7 +8,10 @@ use SilverParrot\Pack\CastMember;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** Facts, lists, counters, occasions and fields that no response names. Silent on fields that hold what a rehearsal’s cast has, and in a pack without commands. */
+/**
+ * Facts, lists, counters, occasions and fields that no response names. Silent on fields that hold what a rehearsal’s
+ * cast has, and in a pack without commands.
+ */
 final readonly class NothingDeclaredUsed extends AbstractCheck implements AcrossCommands
 {
     public function code(): string
@@ -36,7 +39,13 @@ final readonly class NothingDeclaredUsed extends AbstractCheck implements Across
         return 'What nobody reads is one more thing to wonder about.';
     }
 
-    private const KINDS = ['fact' => 'facts', 'list' => 'lists', 'counter' => 'counters', 'occasion' => 'occasions', 'goods' => 'goods'];
+    private const KINDS = [
+        'fact' => 'facts',
+        'list' => 'lists',
+        'counter' => 'counters',
+        'occasion' => 'occasions',
+        'goods' => 'goods',
+    ];
 
     public function look(CheckContext $at): array
     {
@@ -44,19 +53,40 @@ final readonly class NothingDeclaredUsed extends AbstractCheck implements Across
         $findings = [];
         foreach ($at->pack->commands === [] ? [] : self::KINDS as $kind => $key) {
             /** @var array<string, object{name: string}> $declared */
-            $declared = ['fact' => $at->pack->facts, 'list' => $at->pack->lists, 'counter' => $at->pack->counters, 'occasion' => $at->pack->occasions, 'goods' => $at->pack->goods][$kind];
+            $declared = [
+                'fact' => $at->pack->facts,
+                'list' => $at->pack->lists,
+                'counter' => $at->pack->counters,
+                'occasion' => $at->pack->occasions,
+                'goods' => $at->pack->goods,
+            ][$kind];
             foreach (array_keys($declared) as $index => $name) {
                 if (! isset($used["$kind.$name"])) {
-                    $findings[] = new Finding($this, null, "/$key/$index", ['name' => "$kind.{$declared[$name]->name}"]);
+                    $findings[] = new Finding($this, null, "/$key/$index", [
+                        'name' => "$kind.{$declared[$name]->name}",
+                    ]);
                 }
             }
         }
         foreach ($at->pack->commands === [] ? [] : array_keys($at->pack->fields) as $index => $name) {
             // The first unit of points has that as another name, and a ladder goes by its field.
             $names = $at->pack->field('points') === $at->pack->fields[$name] ? [$name, 'points'] : [$name];
-            $isNamed = array_filter($names, static fn (string $one): bool => isset($used["caller.$one"]) || isset($used["target.$one"]) || isset($used["top.$one"])) !== [];
-            if (! $isNamed && ! isset($at->pack->ladders[$name]) && array_filter($at->pack->cast, static fn (CastMember $member): bool => isset($member->record[$name])) === []) {
-                $findings[] = new Finding($this, null, "/fields/$index", ['name' => "the field {$at->pack->fields[$name]->name}"]);
+            $isNamed =
+                array_filter(
+                    $names,
+                    static fn (string $one): bool => isset($used["caller.$one"])
+                        || isset($used["target.$one"])
+                        || isset($used["top.$one"]),
+                ) !== [];
+            if (
+                ! $isNamed
+                && ! isset($at->pack->ladders[$name])
+                && array_filter($at->pack->cast, static fn (CastMember $member): bool => isset($member->record[$name]))
+                    === []
+            ) {
+                $findings[] = new Finding($this, null, "/fields/$index", [
+                    'name' => "the field {$at->pack->fields[$name]->name}",
+                ]);
             }
         }
 

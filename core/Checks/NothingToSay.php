@@ -41,7 +41,11 @@ final readonly class NothingToSay extends AbstractCheck
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            $texts = array_filter($command->responses, static fn (CommandResponse $response): bool => ! $response->isPlain() || ! Fold::isBlank($response->text()));
+            $texts = array_filter(
+                $command->responses,
+                static fn (CommandResponse $response): bool => ! $response->isPlain()
+                    || ! Fold::isBlank($response->text()),
+            );
             if ($command->isOn() && $texts === []) {
                 $findings[] = new Finding($this, null, "/commands/$index/responses", ['trigger' => $command->trigger]);
             }

@@ -9,7 +9,10 @@ use SilverParrot\Hearing\Gates\WhileStream;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A command for while the stream is offline that names what there is only while it is live. Silent where it is for both. */
+/**
+ * A command for while the stream is offline that names what there is only while it is live. Silent where it is for
+ * both.
+ */
 final readonly class NothingWhileOffline extends AbstractCheck
 {
     private const ONLY_LIVE = ['channel.uptime', 'channel.started'];
@@ -43,7 +46,11 @@ final readonly class NothingWhileOffline extends AbstractCheck
     {
         $findings = [];
         foreach ($at->texts as $text) {
-            foreach ($text->command->gates->get(WhileStream::class)->state === StreamState::Offline && $text->isResponse() ? $text->response->calls : [] as $call) {
+            foreach (
+                $text->command->gates->get(WhileStream::class)->state === StreamState::Offline && $text->isResponse()
+                    ? $text->response->calls
+                    : [] as $call
+            ) {
                 $name = implode('.', array_slice($call->folded, 0, 2));
                 if (in_array($name, self::ONLY_LIVE, true)) {
                     $findings[] = new Finding($this, $call->span(), $text->at, ['name' => $name]);

@@ -28,7 +28,8 @@ final readonly class OrBesideComparison extends AbstractCheck
 
     public function sentence(): string
     {
-        return 'It is easy to read this otherwise than it is meant: “or” takes the whole comparison, not its first value alone.';
+        return 'It is easy to read this otherwise than it is meant: “or” takes the whole comparison, not its first '
+            .'value alone.';
     }
 
     public function mend(): string
@@ -46,8 +47,15 @@ final readonly class OrBesideComparison extends AbstractCheck
         $findings = [];
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
-                $isNamed = $one instanceof Coalesce && ($one->left instanceof Call || $one->left instanceof Words || $one->left instanceof Bound);
-                if ($one instanceof Coalesce && $isNamed && $one->right instanceof Comparison && ! self::inParentheses($text->response->text, $one->right->span()->from)) {
+                $isNamed =
+                    $one instanceof Coalesce
+                    && ($one->left instanceof Call || $one->left instanceof Words || $one->left instanceof Bound);
+                if (
+                    $one instanceof Coalesce
+                    && $isNamed
+                    && $one->right instanceof Comparison
+                    && ! self::inParentheses($text->response->text, $one->right->span()->from)
+                ) {
                     $findings[] = new Finding($this, $one->span(), $text->at);
                 }
             }

@@ -46,10 +46,23 @@ final readonly class OrWithConstant extends AbstractCheck
         $findings = [];
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
-                if ($one instanceof Coalesce && $one->right instanceof Literal && $one->left instanceof Comparison && $one->left->relation === Relation::Is && $one->right->value !== null) {
-                    $written = static fn (Expression $value): string => mb_substr($text->response->text, $value->span()->from, $value->span()->to - $value->span()->from);
+                if (
+                    $one instanceof Coalesce
+                    && $one->right instanceof Literal
+                    && $one->left instanceof Comparison
+                    && $one->left->relation === Relation::Is
+                    && $one->right->value !== null
+                ) {
+                    $written = static fn (Expression $value): string => mb_substr(
+                        $text->response->text,
+                        $value->span()->from,
+                        $value->span()->to - $value->span()->from,
+                    );
                     $first = $written($one->left->right[0]);
-                    $findings[] = new Finding($this, $one->right->span(), $text->at, ['text' => $written($one->right), 'instead' => $first.', '.$written($one->right)]);
+                    $findings[] = new Finding($this, $one->right->span(), $text->at, [
+                        'text' => $written($one->right),
+                        'instead' => $first.', '.$written($one->right),
+                    ]);
                 }
             }
         }

@@ -10,7 +10,10 @@ use SilverParrot\Response\Vocabulary\Filters\Plural;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A plural without all the forms that the channel’s language has for whole numbers. Silent where two unnamed texts are enough. */
+/**
+ * A plural without all the forms that the channel’s language has for whole numbers. Silent where two unnamed texts are
+ * enough.
+ */
 final readonly class PluralFormsMissing extends AbstractCheck
 {
     public function code(): string
@@ -49,7 +52,12 @@ final readonly class PluralFormsMissing extends AbstractCheck
                 $has = [...array_keys($one->named), ...(count($one->arguments) > 0 ? ['one', 'other'] : []), 'other'];
                 $missing = array_diff(Plural::categories($at->pack->channel->language), $has);
                 if ($missing !== []) {
-                    $findings[] = new Finding($this, $one->span(), $text->at, ['missing' => implode(' and ', array_map(static fn (string $one): string => "“{$one}”", $missing))]);
+                    $findings[] = new Finding($this, $one->span(), $text->at, [
+                        'missing' => implode(
+                            ' and ',
+                            array_map(static fn (string $one): string => "“{$one}”", $missing),
+                        ),
+                    ]);
                 }
             }
         }

@@ -20,8 +20,13 @@ final class ReadText
      * @param  string  $at  JSON Pointer into the pack
      * @param  string  $place  in the command: "responses/0/text", "if_it_fails"
      */
-    public function __construct(public readonly Command $command, public readonly string $at, public readonly string $place, public readonly Response $response, public readonly ResponseEstimate $estimate)
-    {
+    public function __construct(
+        public readonly Command $command,
+        public readonly string $at,
+        public readonly string $place,
+        public readonly Response $response,
+        public readonly ResponseEstimate $estimate,
+    ) {
     }
 
     /** @return list<array{string, bool, int}> as written, whether it is a slot, and where it begins */
@@ -43,7 +48,12 @@ final class ReadText
     /** @return list<array{string, int}> what is said as it stands, and where it begins */
     public function literals(): array
     {
-        return array_values(array_map(static fn (array $one): array => [$one[0], $one[2]], array_filter($this->segments(), static fn (array $one): bool => ! $one[1])));
+        return array_values(
+            array_map(
+                static fn (array $one): array => [$one[0], $one[2]],
+                array_filter($this->segments(), static fn (array $one): bool => ! $one[1]),
+            ),
+        );
     }
 
     /** What stands at a span, as it was typed. */

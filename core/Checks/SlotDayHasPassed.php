@@ -48,7 +48,10 @@ final readonly class SlotDayHasPassed extends AbstractCheck
         }
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
-                $day = $one instanceof SpanFrom && ! $one->isSince && $one->moment instanceof Literal ? $one->moment->value : null;
+                $day =
+                    $one instanceof SpanFrom && ! $one->isSince && $one->moment instanceof Literal
+                        ? $one->moment->value
+                        : null;
                 $moment = is_string($day) ? Moment::fromIso($day, $at->pack->channel->zone) : null;
                 if ($moment !== null && $moment->millis < $now->millis) {
                     $findings[] = new Finding($this, $one->span(), $text->at, ['day' => $day]);

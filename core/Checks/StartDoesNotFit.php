@@ -40,7 +40,11 @@ final readonly class StartDoesNotFit extends AbstractCheck implements AcrossComm
         $findings = [];
         foreach (array_values($at->pack->fields) as $index => $field) {
             if ($field->start !== null && ! FieldRecord::fits($field, $field->start)) {
-                $findings[] = new Finding($this, null, "/fields/$index/start", ['name' => $field->name, 'start' => $field->start, 'type' => FieldRecord::typeOf($field)]);
+                $findings[] = new Finding($this, null, "/fields/$index/start", [
+                    'name' => $field->name,
+                    'start' => $field->start,
+                    'type' => FieldRecord::typeOf($field),
+                ]);
             }
         }
 

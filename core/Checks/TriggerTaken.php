@@ -44,7 +44,12 @@ final readonly class TriggerTaken extends AbstractCheck implements AcrossCommand
             foreach ($command->triggers->all() as $place => $trigger) {
                 $folded = Fold::caseless($trigger);
                 if (isset($owners[$folded]) && $owners[$folded][0] !== $index) {
-                    $findings[] = new Finding($this, null, $place === 0 ? "/commands/$index/trigger" : "/commands/$index/aliases/".($place - 1), ['trigger' => $trigger, 'other' => $owners[$folded][1]]);
+                    $findings[] = new Finding(
+                        $this,
+                        null,
+                        $place === 0 ? "/commands/$index/trigger" : "/commands/$index/aliases/".($place - 1),
+                        ['trigger' => $trigger, 'other' => $owners[$folded][1]],
+                    );
                 }
                 $owners[$folded] ??= [$index, $command->trigger];
             }

@@ -37,20 +37,77 @@ final readonly class TriggerTooCommon extends AbstractCheck
     }
 
     /** Words that begin many lines of any chat (common practice). */
-    private const EVERYDAY = ['a', 'ah', 'and', 'are', 'but', 'can', 'do', 'gg', 'go', 'good', 'ha', 'haha', 'hello', 'hey', 'hi', 'how', 'i', 'if', 'in', 'is', 'it', 'lol', 'me', 'my', 'nice', 'no', 'not', 'of', 'oh', 'ok', 'okay', 'on', 'or', 'please', 'so', 'thanks', 'that', 'the', 'this', 'to', 'we', 'what', 'when', 'who', 'why', 'wow', 'yeah', 'yes', 'you'];
+    private const EVERYDAY = [
+        'a',
+        'ah',
+        'and',
+        'are',
+        'but',
+        'can',
+        'do',
+        'gg',
+        'go',
+        'good',
+        'ha',
+        'haha',
+        'hello',
+        'hey',
+        'hi',
+        'how',
+        'i',
+        'if',
+        'in',
+        'is',
+        'it',
+        'lol',
+        'me',
+        'my',
+        'nice',
+        'no',
+        'not',
+        'of',
+        'oh',
+        'ok',
+        'okay',
+        'on',
+        'or',
+        'please',
+        'so',
+        'thanks',
+        'that',
+        'the',
+        'this',
+        'to',
+        'we',
+        'what',
+        'when',
+        'who',
+        'why',
+        'wow',
+        'yeah',
+        'yes',
+        'you',
+    ];
 
     public function look(CheckContext $at): array
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            foreach ($command->isOn() ? [$command->triggers->word, ...$command->triggers->aliases] : [] as $place => $trigger) {
+            foreach (
+                $command->isOn() ? [$command->triggers->word, ...$command->triggers->aliases] : [] as $place => $trigger
+            ) {
                 $what = match (true) {
                     preg_match('/[\p{L}\p{N}]/u', $trigger) !== 1 => 'only a mark',
                     in_array(Fold::caseless($trigger), self::EVERYDAY, true) => 'an everyday word',
                     default => null,
                 };
                 if ($what !== null) {
-                    $findings[] = new Finding($this, null, $place === 0 ? "/commands/$index/trigger" : "/commands/$index/aliases/".($place - 1), ['trigger' => $trigger, 'what' => $what]);
+                    $findings[] = new Finding(
+                        $this,
+                        null,
+                        $place === 0 ? "/commands/$index/trigger" : "/commands/$index/aliases/".($place - 1),
+                        ['trigger' => $trigger, 'what' => $what],
+                    );
                 }
             }
         }

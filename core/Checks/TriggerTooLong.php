@@ -7,7 +7,10 @@ namespace SilverParrot\Checks;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A trigger that nobody can remember. Silent where a shorter alias is there, and on commands that are not on the public list. */
+/**
+ * A trigger that nobody can remember. Silent where a shorter alias is there, and on commands that are not on the public
+ * list.
+ */
 final readonly class TriggerTooLong extends AbstractCheck
 {
     public function code(): string
@@ -41,9 +44,15 @@ final readonly class TriggerTooLong extends AbstractCheck
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            $short = array_filter($command->triggers->all(), static fn (string $trigger): bool => mb_strlen(ltrim($trigger, '!')) <= self::MOST);
+            $short = array_filter(
+                $command->triggers->all(),
+                static fn (string $trigger): bool => mb_strlen(ltrim($trigger, '!')) <= self::MOST,
+            );
             if ($command->about->listed && $short === []) {
-                $findings[] = new Finding($this, null, "/commands/$index/trigger", ['trigger' => $command->trigger, 'letters' => (string) mb_strlen(ltrim($command->trigger, '!'))]);
+                $findings[] = new Finding($this, null, "/commands/$index/trigger", [
+                    'trigger' => $command->trigger,
+                    'letters' => (string) mb_strlen(ltrim($command->trigger, '!')),
+                ]);
             }
         }
 

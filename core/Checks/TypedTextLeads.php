@@ -15,7 +15,9 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
-/** A reply that begins with what people typed. Silent behind any text, and on names of people, which hold no such marks. */
+/**
+ * A reply that begins with what people typed. Silent behind any text, and on names of people, which hold no such marks.
+ */
 final readonly class TypedTextLeads extends AbstractCheck
 {
     public function code(): string

@@ -14,7 +14,10 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 use SilverParrot\Source\Suggestions;
 
-/** A category that is compared with and that the streaming service does not have. Silent where its categories are not known. */
+/**
+ * A category that is compared with and that the streaming service does not have. Silent where its categories are not
+ * known.
+ */
 final readonly class UnknownCategory extends AbstractCheck
 {
     public function code(): string
@@ -49,13 +52,27 @@ final readonly class UnknownCategory extends AbstractCheck
         foreach ($known === [] ? [] : $at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
                 $asked = $one instanceof Comparison && $one->relation === Relation::Is ? $one->left : null;
-                if (! $one instanceof Comparison || ! $asked instanceof Call || ($asked->folded[1] ?? '') !== 'category') {
+                if (
+                    ! $one instanceof Comparison
+                    || ! $asked instanceof Call
+                    || ($asked->folded[1] ?? '') !== 'category'
+                ) {
                     continue;
                 }
                 foreach ($one->right as $right) {
-                    if ($right instanceof Literal && is_string($right->value) && ! in_array(Fold::caseless(trim($right->value)), $known, true)) {
+                    if (
+                        $right instanceof Literal
+                        && is_string($right->value)
+                        && ! in_array(Fold::caseless(trim($right->value)), $known, true)
+                    ) {
                         $nearest = Suggestions::to($right->value, $at->around->categories);
-                        $findings[] = new Finding($this, $right->span(), $text->at, ['text' => $right->value] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest === null ? null : "\"$nearest\"");
+                        $findings[] = new Finding(
+                            $this,
+                            $right->span(),
+                            $text->at,
+                            ['text' => $right->value] + ($nearest === null ? [] : ['nearest' => $nearest]),
+                            $nearest === null ? null : "\"$nearest\"",
+                        );
                     }
                 }
             }

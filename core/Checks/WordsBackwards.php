@@ -43,7 +43,13 @@ final readonly class WordsBackwards extends AbstractCheck
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
                 if ($one instanceof Words && $one->to !== null && $one->to < $one->from) {
-                    $findings[] = new Finding($this, $one->span(), $text->at, ['from' => (string) $one->from, 'to' => (string) $one->to], "words {$one->to} to {$one->from}");
+                    $findings[] = new Finding(
+                        $this,
+                        $one->span(),
+                        $text->at,
+                        ['from' => (string) $one->from, 'to' => (string) $one->to],
+                        "words {$one->to} to {$one->from}",
+                    );
                 }
             }
         }

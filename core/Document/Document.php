@@ -36,16 +36,39 @@ final readonly class Document
         if (is_array($value) || $value instanceof stdClass) {
             $twice = DuplicateKeys::in($text);
             if ($twice !== []) {
-                return array_map(static fn (array $one): Finding => new Finding(DocumentError::KeyTwice, null, $one[0], ['key' => $one[1]]), $twice);
+                return array_map(
+                    static fn (array $one): Finding => new Finding(DocumentError::KeyTwice, null, $one[0], [
+                        'key' => $one[1],
+                    ]),
+                    $twice,
+                );
             }
         }
         if ($value === null && ! str_starts_with(ltrim($text), '{') && trim($text) !== 'null') {
             try {
                 // Built-in tags are read whatever is asked for.
-                if (preg_match('/^(?:[^"\'\n]*[:\-,\[{])?[ \t]*+(!![a-z]{1,20})(?=\s)/mi', $text, $tag, PREG_OFFSET_CAPTURE) === 1) {
-                    return [new Finding(DocumentError::HasTags, data: ['value' => $tag[1][0], 'line' => (string) (substr_count($text, "\n", 0, (int) $tag[1][1]) + 1)])];
+                if (
+                    preg_match(
+                        '/^(?:[^"\'\n]*[:\-,\[{])?[ \t]*+(!![a-z]{1,20})(?=\s)/mi',
+                        $text,
+                        $tag,
+                        PREG_OFFSET_CAPTURE,
+                    ) === 1
+                ) {
+                    return [
+                        new Finding(
+                            DocumentError::HasTags,
+                            data: [
+                                'value' => $tag[1][0],
+                                'line' => (string) (substr_count($text, "\n", 0, (int) $tag[1][1]) + 1),
+                            ],
+                        ),
+                    ];
                 }
-                $value = Yaml::parse($text, Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME | Yaml::PARSE_OBJECT_FOR_MAP);
+                $value = Yaml::parse(
+                    $text,
+                    Yaml::PARSE_EXCEPTION_ON_INVALID_TYPE | Yaml::PARSE_DATETIME | Yaml::PARSE_OBJECT_FOR_MAP,
+                );
             } catch (ParseException $exception) {
                 return [self::notReadable($exception)];
             }
@@ -67,12 +90,18 @@ final readonly class Document
         if (str_contains($why, 'nesting depth')) {
             return new Finding(DocumentError::TooDeep, data: ['limit' => (string) Limits::DOCUMENT_NESTING]);
         }
-        if (preg_match('/to use "(![^"]{0,60})"/', $why, $value) === 1 || preg_match('/^The reserved indicator "(.)"/u', $why, $value) === 1) {
+        if (
+            preg_match('/to use "(![^"]{0,60})"/', $why, $value) === 1
+            || preg_match('/^The reserved indicator "(.)"/u', $why, $value) === 1
+        ) {
             return new Finding(DocumentError::NeedsQuotes, data: ['value' => $value[1], 'line' => $line]);
         }
         $near = mb_strpos($why, ' (near ');
 
-        return new Finding(DocumentError::NotReadable, data: ['why' => rtrim(mb_substr($near === false ? $why : mb_substr($why, 0, $near), 0, 200), '.')]);
+        return new Finding(
+            DocumentError::NotReadable,
+            data: ['why' => rtrim(mb_substr($near === false ? $why : mb_substr($why, 0, $near), 0, 200), '.')],
+        );
     }
 
     /** @param  array<array-key, mixed>  $value  what stands in it, read from its file already */
@@ -103,7 +132,10 @@ final readonly class Document
         foreach (array_keys($this->entries()) as $key) {
             if (! in_array((string) $key, $known, true)) {
                 $nearest = Suggestions::to((string) $key, $known);
-                $this->at((string) $key)->flaw(DocumentError::UnknownKey, ['key' => (string) $key] + ($nearest === null ? [] : ['nearest' => $nearest]));
+                $this->at((string) $key)->flaw(
+                    DocumentError::UnknownKey,
+                    ['key' => (string) $key] + ($nearest === null ? [] : ['nearest' => $nearest]),
+                );
             }
         }
         foreach ($required as $key) {
@@ -119,15 +151,25 @@ final readonly class Document
     public function format(string $format, string $name, array $versions = [1]): self
     {
         if (! $this->isObject() || ($this->entries()['format'] ?? null) !== $format) {
-            $this->flaw(DocumentError::WrongFormat, ['wanted' => $name, 'format' => $format, 'version' => (string) max($versions)]);
-        } elseif (! in_array($this->entries()['version'] ?? null, [...$versions, ...array_map(floatval(...), $versions)], true)) {
-            $version = $this->entries()['version'] ?? 'none';
+            $this->flaw(DocumentError::WrongFormat, [
+                'wanted' => $name,
+                'format' => $format,
+                'version' => (string) max($versions),
+            ]);
+
+            return $this;
+        }
+        $version = $this->entries()['version'] ?? 'none';
+        if (! in_array($version, [...$versions, ...array_map(floatval(...), $versions)], true)) {
             if (is_string($version) && in_array((int) $version, $versions, true) && ctype_digit($version)) {
                 $this->at('version')->flaw(DocumentError::VersionAsText, ['known' => $version]);
 
                 return $this;
             }
-            $this->at('version')->flaw(DocumentError::WrongVersion, ['version' => is_scalar($version) ? (string) $version : '?', 'known' => (string) max($versions)]);
+            $this->at('version')->flaw(DocumentError::WrongVersion, [
+                'version' => is_scalar($version) ? (string) $version : '?',
+                'known' => (string) max($versions),
+            ]);
         }
 
         return $this;
@@ -140,7 +182,11 @@ final readonly class Document
 
     public function at(string $key): self
     {
-        return new self($this->entries()[$key] ?? null, $this->pointer.'/'.strtr($key, ['~' => '~0', '/' => '~1']), $this->findings);
+        return new self(
+            $this->entries()[$key] ?? null,
+            $this->pointer.'/'.strtr($key, ['~' => '~0', '/' => '~1']),
+            $this->findings,
+        );
     }
 
     /** @return array<array-key, self> every entry of an object whose keys are the author's own */
@@ -157,7 +203,9 @@ final readonly class Document
         return $each;
     }
 
-    /** @return array<string, self> entries whose keys are names; any other key is a finding, and not lost without a word */
+    /**
+     * @return array<string, self> entries whose keys are names; any other key is a finding, and not lost without a word
+     */
     public function entriesOfNames(): array
     {
         $named = [];
@@ -213,14 +261,21 @@ final readonly class Document
     public function whole(int $least, int $most): int
     {
         // JSON knows one kind of number: 1.0 is whole (JSON Schema 2020-12, 6.1.1).
-        $number = is_float($this->value) && abs($this->value) < 1e15 && floor($this->value) === $this->value ? (int) $this->value : $this->value;
+        $number =
+            is_float($this->value) && abs($this->value) < 1e15 && floor($this->value) === $this->value
+                ? (int) $this->value
+                : $this->value;
         if (! is_int($number)) {
             $this->wrongKind('a whole number');
 
             return $least;
         }
         if ($number < $least || $number > $most) {
-            $this->flaw(DocumentError::OutOfRange, ['value' => (string) $number, 'least' => (string) $least, 'most' => (string) $most]);
+            $this->flaw(DocumentError::OutOfRange, [
+                'value' => (string) $number,
+                'least' => (string) $least,
+                'most' => (string) $most,
+            ]);
         }
 
         return max($least, min($most, $number));
@@ -262,7 +317,10 @@ final readonly class Document
         $text = $this->text(40);
         $found = $enum::tryFrom($text);
         if ($found === null && is_string($this->value)) {
-            $this->notOneOf($text, array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()));
+            $this->notOneOf(
+                $text,
+                array_map(static fn (\BackedEnum $case): string => (string) $case->value, $enum::cases()),
+            );
         }
 
         return $found ?? $enum::cases()[0];
@@ -364,7 +422,9 @@ final readonly class Document
 
     private function isObject(): bool
     {
-        return $this->value instanceof stdClass || (is_array($this->value) && ($this->value === [] ? ! $this->findings->tellsListsFromObjects : ! array_is_list($this->value)));
+        return $this->value instanceof stdClass
+            || (is_array($this->value)
+                && ($this->value === [] ? ! $this->findings->tellsListsFromObjects : ! array_is_list($this->value)));
     }
 
     /** @return array<array-key, mixed> */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Document;
 
-/** Finds keys that an object of a JSON text has twice (RFC 8259, 4): a reader keeps one of the two, and nobody knows which. */
+/**
+ * Finds keys that an object of a JSON text has twice (RFC 8259, 4): a reader keeps one of the two, and nobody knows
+ * which.
+ */
 final class DuplicateKeys
 {
     private const MOST = 20;

@@ -12,7 +12,10 @@ final class Findings
     /** @var list<Finding> */
     public array $all = [];
 
-    /** @param  bool  $tellsListsFromObjects  whether it was read from a text; in rows, an empty one of either is the same */
+    /**
+     * @param  bool  $tellsListsFromObjects  whether it was read from a text; in rows, an empty one of either is the
+     *     same
+     */
     public function __construct(public readonly bool $tellsListsFromObjects = false)
     {
     }

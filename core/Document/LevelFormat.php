@@ -44,7 +44,9 @@ final class LevelFormat
     /** @return array<string, mixed> */
     public static function writeRule(LevelRule $rule): array
     {
-        return ($rule->anyOf === [] ? [] : ['any_of' => array_map(static fn (Level $level): string => $level->word(), $rule->anyOf)])
+        return ($rule->anyOf === []
+            ? []
+            : ['any_of' => array_map(static fn (Level $level): string => $level->word(), $rule->anyOf)])
             + ($rule->atLeast === null ? [] : ['at_least' => $rule->atLeast->word()]);
     }
 }

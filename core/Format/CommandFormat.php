@@ -17,7 +17,20 @@ use SilverParrot\Source\Limits;
 /** One command of a pack document. */
 final class CommandFormat
 {
-    private const KEYS = ['id', 'trigger', 'aliases', 'responses', 'refusals', 'if_it_fails', 'listed', 'group', 'note', 'voice', 'place', 'expectations'];
+    private const KEYS = [
+        'id',
+        'trigger',
+        'aliases',
+        'responses',
+        'refusals',
+        'if_it_fails',
+        'listed',
+        'group',
+        'note',
+        'voice',
+        'place',
+        'expectations',
+    ];
 
     public static function read(Document $command): Command
     {
@@ -25,7 +38,15 @@ final class CommandFormat
         $text = static fn (string $key): string => $command->has($key) ? $command->at($key)->text() : '';
 
         return new Command(
-            new Triggers($command->at('trigger')->trigger(), $command->has('aliases') ? array_map(static fn (Document $alias): string => $alias->trigger(), $command->at('aliases')->items(50)) : []),
+            new Triggers(
+                $command->at('trigger')->trigger(),
+                $command->has('aliases')
+                    ? array_map(
+                        static fn (Document $alias): string => $alias->trigger(),
+                        $command->at('aliases')->items(50),
+                    )
+                    : [],
+            ),
             array_map(ResponseFormat::read(...), $command->at('responses')->items(100)),
             GateSettings::read($command),
             $command->has('refusals') ? self::refusals($command->at('refusals')) : [],
@@ -38,7 +59,9 @@ final class CommandFormat
                 $command->has('group') ? $command->at('group')->text(60) : '',
                 $text('note'),
                 ! $command->has('listed') || $command->at('listed')->flag(),
-                $command->has('expectations') ? array_map(ExpectationFormat::read(...), $command->at('expectations')->items(Limits::EXPECTATIONS)) : [],
+                $command->has('expectations')
+                    ? array_map(ExpectationFormat::read(...), $command->at('expectations')->items(Limits::EXPECTATIONS))
+                    : [],
             ),
             $command->has('id') ? $command->at('id')->id() : '',
         );
@@ -49,17 +72,29 @@ final class CommandFormat
     {
         $about = $command->about;
 
-        return ($command->id === $command->trigger ? [] : ['id' => $command->id])
-            + ['trigger' => $command->trigger]
-            + ($command->triggers->aliases === [] ? [] : ['aliases' => $command->triggers->aliases])
-            + ['responses' => array_map(ResponseFormat::write(...), $command->responses, array_keys($command->responses))]
+        return ($command->id === $command->trigger ? [] : ['id' => $command->id]) + ['trigger' => $command->trigger]
+            + ($command->triggers->aliases === [] ? [] : ['aliases' => $command->triggers->aliases]) + [
+                'responses' => array_map(
+                    ResponseFormat::write(...),
+                    $command->responses,
+                    array_keys($command->responses),
+                ),
+            ]
             + GateSettings::write($command->gates)
-            + array_filter(['refusals' => array_filter($command->refusals, static fn (string $text): bool => $text !== '')], static fn (array $refusals): bool => $refusals !== [])
-            + array_filter(['if_it_fails' => $command->ifItFails, 'group' => $about->group, 'note' => $about->note], static fn (string $text): bool => $text !== '')
+            + array_filter(
+                ['refusals' => array_filter($command->refusals, static fn (string $text): bool => $text !== '')],
+                static fn (array $refusals): bool => $refusals !== [],
+            )
+            + array_filter(
+                ['if_it_fails' => $command->ifItFails, 'group' => $about->group, 'note' => $about->note],
+                static fn (string $text): bool => $text !== '',
+            )
             + ($about->listed ? [] : ['listed' => false])
             + ($command->delivery->voice === Voice::Parrot ? [] : ['voice' => $command->delivery->voice->value])
             + ($command->delivery->place === Place::Chat ? [] : ['place' => $command->delivery->place->value])
-            + ($about->expectations === [] ? [] : ['expectations' => array_map(ExpectationFormat::write(...), $about->expectations)]);
+            + ($about->expectations === []
+                ? []
+                : ['expectations' => array_map(ExpectationFormat::write(...), $about->expectations)]);
     }
 
     /** @return array<string, string> by key, in the order of the table */

@@ -12,7 +12,11 @@ final readonly class Difference
      * @param  array<string, array{string, string}>  $fields  field => before, after
      * @param  string  $id  of the command
      */
-    public function __construct(public string $trigger, public string $kind, public array $fields, public string $id = '')
-    {
+    public function __construct(
+        public string $trigger,
+        public string $kind,
+        public array $fields,
+        public string $id = '',
+    ) {
     }
 }

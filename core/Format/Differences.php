@@ -21,9 +21,16 @@ final class Differences
         $new = self::byId($after);
         $differences = [];
         foreach ($new as $key => $command) {
-            $fields = isset($old[$key]) ? self::fields(self::flat(CommandFormat::write($old[$key])), self::flat(CommandFormat::write($command))) : [];
+            $fields = isset($old[$key])
+                ? self::fields(self::flat(CommandFormat::write($old[$key])), self::flat(CommandFormat::write($command)))
+                : [];
             if (! isset($old[$key]) || $fields !== []) {
-                $differences[] = new Difference($command->trigger, isset($old[$key]) ? 'changed' : 'new', $fields, $command->id);
+                $differences[] = new Difference(
+                    $command->trigger,
+                    isset($old[$key]) ? 'changed' : 'new',
+                    $fields,
+                    $command->id,
+                );
             }
         }
         foreach (array_diff_key($old, $new) as $command) {
@@ -50,7 +57,9 @@ final class Differences
             if ($name === 'expectations' || $key === 'id') {
                 continue;
             }
-            $flat += is_array($value) ? self::flat($value, $name) : [$name => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '')];
+            $flat += is_array($value)
+                ? self::flat($value, $name)
+                : [$name => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '')];
         }
 
         return $flat;
@@ -96,12 +105,18 @@ final class Differences
         $named = [];
         foreach ($document as $kind => $definitions) {
             foreach (is_array($definitions) ? $definitions : [$definitions] as $key => $one) {
-                $name = "$kind ".(is_array($one) && is_string($own = $one['name'] ?? $one['word'] ?? $one['field'] ?? null) ? $own : $key);
+                $name =
+                    "$kind "
+                    .(is_array($one) && is_string($own = $one['name'] ?? ($one['word'] ?? ($one['field'] ?? null)))
+                        ? $own
+                        : $key);
                 if (is_array($one) && is_string($one['picture'] ?? null)) {
                     // A picture is told apart, not read.
                     $one['picture'] = 'picture '.substr(hash('xxh32', $one['picture']), 0, 6);
                 }
-                $named[$name] = is_scalar($one) ? (string) $one : json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+                $named[$name] = is_scalar($one)
+                    ? (string) $one
+                    : json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
             }
         }
 

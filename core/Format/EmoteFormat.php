@@ -26,12 +26,21 @@ final class EmoteFormat
             $picture = '';
         }
 
-        return new Emote($word, $picture, $emote->has('levels') ? LevelFormat::readRule($emote->at('levels')) : new LevelRule, $emote->has('id') ? $emote->at('id')->id() : '');
+        return new Emote(
+            $word,
+            $picture,
+            $emote->has('levels') ? LevelFormat::readRule($emote->at('levels')) : new LevelRule,
+            $emote->has('id') ? $emote->at('id')->id() : '',
+        );
     }
 
     /** @return array<string, mixed> */
     public static function write(Emote $emote): array
     {
-        return ($emote->id === $emote->word ? [] : ['id' => $emote->id]) + ['word' => $emote->word] + array_filter(['picture' => $emote->picture, 'levels' => LevelFormat::writeRule($emote->levels)], static fn (string|array $part): bool => $part !== '' && $part !== []);
+        return ($emote->id === $emote->word ? [] : ['id' => $emote->id]) + ['word' => $emote->word]
+            + array_filter(
+                ['picture' => $emote->picture, 'levels' => LevelFormat::writeRule($emote->levels)],
+                static fn (string|array $part): bool => $part !== '' && $part !== [],
+            );
     }
 }

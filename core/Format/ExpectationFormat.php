@@ -15,13 +15,24 @@ final class ExpectationFormat
 {
     public static function read(Document $expectation): Expectation
     {
-        $expectation->object(['line', 'by', 'says', 'at', 'seed', 'event', 'given', 'channel'], ['line', 'by', 'says', 'at']);
+        $expectation->object(
+            ['line', 'by', 'says', 'at', 'seed', 'event', 'given', 'channel'],
+            ['line', 'by', 'says', 'at'],
+        );
         $given = [];
         foreach ($expectation->has('given') ? $expectation->at('given')->items(200) : [] as $item) {
             $item->object(['key', 'value'], ['key', 'value']);
-            $id = implode("\x1F", array_map(static fn (Document $part): string => $part->text(200), $item->at('key')->items(3)));
+            $id = implode(
+                "\x1F",
+                array_map(static fn (Document $part): string => $part->text(200), $item->at('key')->items(3)),
+            );
             if (Key::fromId($id) === null) {
-                $item->at('key')->flaw(DocumentError::WrongKind, ['wanted' => 'a kind, a name and an owner', 'found' => 'something else']);
+                $item
+                    ->at('key')
+                    ->flaw(DocumentError::WrongKind, [
+                        'wanted' => 'a kind, a name and an owner',
+                        'found' => 'something else',
+                    ]);
 
                 continue;
             }
@@ -31,12 +42,20 @@ final class ExpectationFormat
         return new Expectation(
             $expectation->at('line')->text(Limits::LINE),
             $expectation->at('by')->text(60),
-            array_map(static fn (Document $text): string => $text->text(Limits::SAID), $expectation->at('says')->items(20)),
+            array_map(
+                static fn (Document $text): string => $text->text(Limits::SAID),
+                $expectation->at('says')->items(20),
+            ),
             $expectation->at('at')->moment(),
             $expectation->has('seed') ? $expectation->at('seed')->text(100) : '1',
             $expectation->has('event') ? $expectation->at('event')->text(100) : 'expected',
             $given,
-            $expectation->has('channel') ? array_map(static fn (Document $value): null|bool|int|string => $value->scalar(), array_filter($expectation->at('channel')->each(), is_string(...), ARRAY_FILTER_USE_KEY)) : [],
+            $expectation->has('channel')
+                ? array_map(
+                    static fn (Document $value): null|bool|int|string => $value->scalar(),
+                    array_filter($expectation->at('channel')->each(), is_string(...), ARRAY_FILTER_USE_KEY),
+                )
+                : [],
         );
     }
 
@@ -48,7 +67,14 @@ final class ExpectationFormat
             $given[] = ['key' => explode("\x1F", $id), 'value' => $value];
         }
 
-        return ['line' => $expectation->line, 'by' => $expectation->by, 'says' => $expectation->says, 'at' => $expectation->at->iso(), 'seed' => $expectation->seed, 'event' => $expectation->eventKey]
+        return [
+            'line' => $expectation->line,
+            'by' => $expectation->by,
+            'says' => $expectation->says,
+            'at' => $expectation->at->iso(),
+            'seed' => $expectation->seed,
+            'event' => $expectation->eventKey,
+        ]
             + ($given === [] ? [] : ['given' => $given])
             + ($expectation->channel === [] ? [] : ['channel' => $expectation->channel]);
     }
@@ -61,7 +87,9 @@ final class ExpectationFormat
         }
         $read = [];
         foreach ($value->each() as $key => $part) {
-            $read[(string) $key] = $part->isStructured() ? array_map(static fn (Document $one): null|bool|int|string => $one->scalar(), $part->items(10_000)) : $part->scalar();
+            $read[(string) $key] = $part->isStructured()
+                ? array_map(static fn (Document $one): null|bool|int|string => $one->scalar(), $part->items(10_000))
+                : $part->scalar();
         }
 
         return $read;

@@ -42,7 +42,24 @@ final class PackFormat
 
     private const DEFINITIONS = 1_000;
 
-    private const KEYS = ['format', 'version', 'channel', 'parrot', 'talkers', 'commands', 'facts', 'lists', 'counters', 'occasions', 'fields', 'cast', 'flood', 'goods', 'ladders', 'emotes'];
+    private const KEYS = [
+        'format',
+        'version',
+        'channel',
+        'parrot',
+        'talkers',
+        'commands',
+        'facts',
+        'lists',
+        'counters',
+        'occasions',
+        'fields',
+        'cast',
+        'flood',
+        'goods',
+        'ladders',
+        'emotes',
+    ];
 
     /** @return array{Pack, list<Finding>} the pack as far as it can be read, and all that is wrong with the document */
     public static function read(string $text): array
@@ -55,18 +72,32 @@ final class PackFormat
         $pack = new Pack(
             $document->has('channel') ? self::readChannel($document->at('channel')) : Pack::blank()->channel,
             $document->has('parrot') ? $document->at('parrot')->text(60) : 'silver_parrot',
-            $document->has('talkers') ? array_map(static fn (Document $one): string => $one->text(60), $document->at('talkers')->items(100)) : [],
+            $document->has('talkers')
+                ? array_map(static fn (Document $one): string => $one->text(60), $document->at('talkers')->items(100))
+                : [],
             $document->has('commands') ? self::readCommands($document->at('commands')) : [],
             $document->named('facts', self::DEFINITIONS, self::readFact(...)),
             $document->named('lists', self::DEFINITIONS, self::readList(...)),
             $document->named('counters', self::DEFINITIONS, self::readCounter(...)),
-            $document->named('occasions', self::DEFINITIONS, static fn (Document $one): Occasion => new Occasion($one->object(['id', 'name'], ['name'])->at('name')->name(), self::id($one))),
+            $document->named(
+                'occasions',
+                self::DEFINITIONS,
+                static fn (Document $one): Occasion => new Occasion(
+                    $one
+                        ->object(['id', 'name'], ['name'])
+                        ->at('name')
+                        ->name(),
+                    self::id($one),
+                ),
+            ),
             $document->named('fields', self::DEFINITIONS, self::readField(...)),
             $document->has('cast') ? array_map(self::readCastMember(...), $document->at('cast')->items(200)) : [],
             $document->has('flood') ? self::readFlood($document->at('flood')) : new Flood,
             $document->named('goods', self::DEFINITIONS, self::readGoods(...)),
             self::readLadders($document),
-            $document->has('emotes') ? array_map(EmoteFormat::read(...), $document->at('emotes')->items(self::DEFINITIONS)) : [],
+            $document->has('emotes')
+                ? array_map(EmoteFormat::read(...), $document->at('emotes')->items(self::DEFINITIONS))
+                : [],
         );
 
         return [$pack, $document->findings()];
@@ -76,27 +107,68 @@ final class PackFormat
     public static function write(Pack $pack): string
     {
         $channel = $pack->channel;
-        $document = [
-            'format' => self::FORMAT,
-            'version' => self::VERSION,
-            'channel' => ['login' => $channel->login, 'name' => $channel->name, 'language' => $channel->language, 'zone' => $channel->zone->getName()],
-            'parrot' => $pack->parrot,
-        ] + array_filter([
-            'talkers' => $pack->talkers,
-            'commands' => array_map(CommandFormat::write(...), $pack->commands),
-            'facts' => array_map(static fn (Fact $fact): array => self::named($fact) + ['text' => $fact->text], array_values($pack->facts)),
-            'lists' => array_map(self::writeList(...), array_values($pack->lists)),
-            'counters' => array_map(self::writeCounter(...), array_values($pack->counters)),
-            'occasions' => array_map(static fn (Occasion $occasion): array => self::named($occasion), array_values($pack->occasions)),
-            'fields' => array_map(static fn (Field $field): array => self::named($field) + ['type' => $field->type->value] + ($field->start === null ? [] : ['start' => $field->start]), array_values($pack->fields)),
-            'cast' => array_map(self::writeCastMember(...), $pack->cast),
-            'goods' => array_map(static fn (Goods $goods): array => self::named($goods) + ($goods->price === 0 ? [] : ['price' => $goods->price]), array_values($pack->goods)),
-            'ladders' => array_map(static fn (Ladder $ladder): array => ($ladder->id === $ladder->field ? [] : ['id' => $ladder->id]) + ['field' => $ladder->field, 'ranks' => array_map(static fn (int $least, string $name): array => ['at' => $least, 'name' => $name], array_keys($ladder->ranks), $ladder->ranks)], array_values($pack->ladders)),
-            'emotes' => array_map(EmoteFormat::write(...), $pack->emotes),
-            'flood' => $pack->flood == new Flood ? [] : ['person' => $pack->flood->person, 'channel' => $pack->flood->channel],
-        ], static fn (array $part): bool => $part !== []);
+        $document =
+            [
+                'format' => self::FORMAT,
+                'version' => self::VERSION,
+                'channel' => [
+                    'login' => $channel->login,
+                    'name' => $channel->name,
+                    'language' => $channel->language,
+                    'zone' => $channel->zone->getName(),
+                ],
+                'parrot' => $pack->parrot,
+            ]
+            + array_filter(
+                [
+                    'talkers' => $pack->talkers,
+                    'commands' => array_map(CommandFormat::write(...), $pack->commands),
+                    'facts' => array_map(
+                        static fn (Fact $fact): array => self::named($fact) + ['text' => $fact->text],
+                        array_values($pack->facts),
+                    ),
+                    'lists' => array_map(self::writeList(...), array_values($pack->lists)),
+                    'counters' => array_map(self::writeCounter(...), array_values($pack->counters)),
+                    'occasions' => array_map(
+                        static fn (Occasion $occasion): array => self::named($occasion),
+                        array_values($pack->occasions),
+                    ),
+                    'fields' => array_map(
+                        static fn (Field $field): array => self::named($field) + ['type' => $field->type->value]
+                            + ($field->start === null ? [] : ['start' => $field->start]),
+                        array_values($pack->fields),
+                    ),
+                    'cast' => array_map(self::writeCastMember(...), $pack->cast),
+                    'goods' => array_map(
+                        static fn (Goods $goods): array => self::named($goods)
+                            + ($goods->price === 0 ? [] : ['price' => $goods->price]),
+                        array_values($pack->goods),
+                    ),
+                    'ladders' => array_map(
+                        static fn (Ladder $ladder): array => ($ladder->id === $ladder->field
+                            ? []
+                            : ['id' => $ladder->id]) + [
+                                'field' => $ladder->field,
+                                'ranks' => array_map(
+                                    static fn (int $least, string $name): array => ['at' => $least, 'name' => $name],
+                                    array_keys($ladder->ranks),
+                                    $ladder->ranks,
+                                ),
+                            ],
+                        array_values($pack->ladders),
+                    ),
+                    'emotes' => array_map(EmoteFormat::write(...), $pack->emotes),
+                    'flood' => $pack->flood == new Flood
+                            ? []
+                            : ['person' => $pack->flood->person, 'channel' => $pack->flood->channel],
+                ],
+                static fn (array $part): bool => $part !== [],
+            );
 
-        return json_encode($document, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n";
+        return json_encode(
+            $document,
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        )."\n";
     }
 
     /** @return list<Command> */
@@ -177,14 +249,20 @@ final class PackFormat
     /** @return array<string, mixed> */
     private static function writeList(TextList $list): array
     {
-        return self::named($list) + ($list->order === DrawOrder::Free ? [] : ['order' => $list->order->value]) + ['items' => array_map(WeightedTextFormat::write(...), $list->items, TextList::idsByText($list->items))];
+        return self::named($list)
+            + ($list->order === DrawOrder::Free ? [] : ['order' => $list->order->value]) + [
+                'items' => array_map(WeightedTextFormat::write(...), $list->items, TextList::idsByText($list->items)),
+            ];
     }
 
     private static function readCounter(Document $counter): Counter
     {
         $counter->object(['id', 'name', 'scope', 'start', 'floor', 'ceiling', 'reset'], ['name']);
-        $bound = static fn (string $key, ?int $default): ?int => ! $counter->has($key) ? $default
-            : ($counter->at($key)->scalar() === null ? null : $counter->at($key)->whole(-Limits::COUNTER, Limits::COUNTER));
+        $bound = static fn (string $key, ?int $default): ?int => ! $counter->has($key)
+            ? $default
+            : ($counter->at($key)->scalar() === null
+                ? null
+                : $counter->at($key)->whole(-Limits::COUNTER, Limits::COUNTER));
 
         return new Counter(
             $counter->at('name')->name(),
@@ -224,7 +302,11 @@ final class PackFormat
     {
         $goods->object(['id', 'name', 'price'], ['name']);
 
-        return new Goods($goods->at('name')->name(), $goods->has('price') ? $goods->at('price')->whole(0, Limits::COUNTER) : 0, self::id($goods));
+        return new Goods(
+            $goods->at('name')->name(),
+            $goods->has('price') ? $goods->at('price')->whole(0, Limits::COUNTER) : 0,
+            self::id($goods),
+        );
     }
 
     /** @return array<string, Ladder> */
@@ -259,7 +341,12 @@ final class PackFormat
             $member->has('levels') ? LevelFormat::readAll($member->at('levels')) : [],
             $member->has('tier') ? $member->at('tier')->whole(0, 3) : 0,
             $member->has('habits') ? $member->at('habits')->text(300) : '',
-            $member->has('record') ? array_map(static fn (Document $value): string => $value->text(Limits::FIELD_TEXT), $member->at('record')->entriesOfNames()) : [],
+            $member->has('record')
+                ? array_map(
+                    static fn (Document $value): string => $value->text(Limits::FIELD_TEXT),
+                    $member->at('record')->entriesOfNames(),
+                )
+                : [],
         );
     }
 

@@ -11,7 +11,10 @@ use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Step;
 use SilverParrot\Source\Limits;
 
-/** {"text": "…", "weight": 2}, or {"steps": [{"say": "…"}]} where more is done than saying a text; a weight of 1 is left out. */
+/**
+ * {"text": "…", "weight": 2}, or {"steps": [{"say": "…"}]} where more is done than saying a text; a weight of 1 is left
+ * out.
+ */
 final class ResponseFormat
 {
     private const STEPS = 20;
@@ -28,7 +31,11 @@ final class ResponseFormat
             $response->at('text')->flaw(DocumentError::UnknownKey, ['key' => 'text']);
         }
 
-        return new CommandResponse(array_map(StepFormat::read(...), $response->at('steps')->items(self::STEPS)), $weight, $id);
+        return new CommandResponse(
+            array_map(StepFormat::read(...), $response->at('steps')->items(self::STEPS)),
+            $weight,
+            $id,
+        );
     }
 
     /**
@@ -38,7 +45,9 @@ final class ResponseFormat
     public static function write(CommandResponse $response, int $place): array
     {
         return ($response->id === (string) $place ? [] : ['id' => $response->id])
-            + ($response->isPlain() ? ['text' => $response->text()] : ['steps' => array_map(static fn (Step $step): array => $step->write(), $response->steps)])
+            + ($response->isPlain()
+                ? ['text' => $response->text()]
+                : ['steps' => array_map(static fn (Step $step): array => $step->write(), $response->steps)])
             + ($response->weight === 1 ? [] : ['weight' => $response->weight]);
     }
 }

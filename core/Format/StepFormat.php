@@ -12,11 +12,19 @@ use SilverParrot\Source\Limits;
 /** One step of a response: an object with the step's key, and what goes with it. */
 final class StepFormat
 {
-    /** @return array<string, callable(Document): Step> what reads each kind, by the key that names it; a new one is one line here */
+    /**
+     * @return array<string, callable(Document): Step> what reads each kind, by the key that names it; a new one is one
+     *     line here
+     */
     private static function kinds(): array
     {
         return [
-            'say' => static fn (Document $step): Step => new Say($step->object(['say'])->at('say')->text(Limits::SOURCE)),
+            'say' => static fn (Document $step): Step => new Say(
+                $step
+                    ->object(['say'])
+                    ->at('say')
+                    ->text(Limits::SOURCE),
+            ),
         ];
     }
 

@@ -17,7 +17,11 @@ final class WeightedTextFormat
     {
         $item->object(['id', 'text', 'weight'], ['text']);
 
-        return new WeightedText($item->at('text')->text(Limits::SOURCE), $item->has('weight') ? $item->at('weight')->whole(1, self::HEAVIEST) : 1, $item->has('id') ? $item->at('id')->id() : '');
+        return new WeightedText(
+            $item->at('text')->text(Limits::SOURCE),
+            $item->has('weight') ? $item->at('weight')->whole(1, self::HEAVIEST) : 1,
+            $item->has('id') ? $item->at('id')->id() : '',
+        );
     }
 
     /**
@@ -26,6 +30,7 @@ final class WeightedTextFormat
      */
     public static function write(WeightedText $item, string $byText): array
     {
-        return ($item->id === $byText ? [] : ['id' => $item->id]) + ['text' => $item->text] + ($item->weight === 1 ? [] : ['weight' => $item->weight]);
+        return ($item->id === $byText ? [] : ['id' => $item->id]) + ['text' => $item->text]
+            + ($item->weight === 1 ? [] : ['weight' => $item->weight]);
     }
 }

@@ -39,14 +39,22 @@ final readonly class Driver
             $heard = $this->parrot->hear($event, $world->remembering($view));
             // What is said is queued in the turn too, so that a line that is delivered twice is answered once.
             if ($heard instanceof Outcome && ($heard->changes !== [] || $heard->sayings !== [])) {
-                $heard = $this->store->turn(EventKey::event($event->key()), $reads, function (View $locked) use ($event, $world, &$view): Outcome|Needs {
+                $heard = $this->store->turn(EventKey::event($event->key()), $reads, function (View $locked) use (
+                    $event,
+                    $world,
+                    &$view,
+                ): Outcome|Needs {
                     $view = $locked;
 
                     return $this->parrot->hear($event, $world->remembering($locked));
                 });
             }
             if (! $heard instanceof Needs) {
-                return new HandledEvent($heard, array_map(static fn (Key $key): null|bool|int|string|array => $view->value($key), $reads->keys), $readings->plain());
+                return new HandledEvent(
+                    $heard,
+                    array_map(static fn (Key $key): null|bool|int|string|array => $view->value($key), $reads->keys),
+                    $readings->plain(),
+                );
             }
             $reads = $this->fetch($heard, $reads, $readings, $web, $round);
         }
@@ -54,7 +62,8 @@ final readonly class Driver
 
     private function fetch(Needs $needs, Reads $reads, MemoizedReadings $readings, Web $web, int $round): Reads
     {
-        // Memory is at hand, and one thing found there may lead to another; twice as many rounds are beyond any response.
+        // Memory is at hand, and one thing found there may lead to another; twice as many rounds are beyond any
+        // response.
         if ($round > 2 * self::ROUNDS || ($needs->reads->isEmpty() && $needs->requests === [])) {
             throw new \LogicException('An event asked for more than can be fetched.');
         }

@@ -7,6 +7,9 @@ namespace SilverParrot\Hearing;
 /** Something that an event brings about outside of chat and memory. It is carried out after the commit, keyed. */
 interface Effect
 {
-    /** @return array<string, mixed> what it is and all that it needs, in plain values, so that it can be kept until it is carried out */
+    /**
+     * @return array<string, mixed> what it is and all that it needs, in plain values, so that it can be kept until it
+     *     is carried out
+     */
     public function toArray(): array;
 }

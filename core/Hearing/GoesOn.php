@@ -19,8 +19,14 @@ final readonly class GoesOn implements Event
      * @param  string  $response  the id of the one that was drawn
      * @param  int  $step  the first that is still to be run, counted from 0
      */
-    public function __construct(public Event $from, public string $command, public string $response, public int $step, public Invocation $scene, private Moment $at)
-    {
+    public function __construct(
+        public Event $from,
+        public string $command,
+        public string $response,
+        public int $step,
+        public Invocation $scene,
+        private Moment $at,
+    ) {
     }
 
     public function key(): string

@@ -11,10 +11,14 @@ use SilverParrot\Memory\LeaseLost;
 final readonly class HandledEvent
 {
     /**
-     * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, as it was before; null for what was not kept
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, as it was before; null for
+     *     what was not kept
      * @param  array<string, null|bool|int|string>  $readings  by request id
      */
-    public function __construct(public Outcome|AlreadyHandled|LeaseLost $outcome, public array $memory = [], public array $readings = [])
-    {
+    public function __construct(
+        public Outcome|AlreadyHandled|LeaseLost $outcome,
+        public array $memory = [],
+        public array $readings = [],
+    ) {
     }
 }

@@ -14,7 +14,13 @@ final class InOneSentence
 {
     public static function of(Command $command, ResponseCache $prepared = new ResponseCache): string
     {
-        $words = array_filter(array_map(static fn (GateSetting $setting): string => $setting->inWords(), GateSettings::all($command->gates)), static fn (string $words): bool => $words !== '');
+        $words = array_filter(
+            array_map(
+                static fn (GateSetting $setting): string => $setting->inWords(),
+                GateSettings::all($command->gates),
+            ),
+            static fn (string $words): bool => $words !== '',
+        );
         $before = array_filter($words, static fn (string $words): bool => str_ends_with($words, '.'));
         /** @var list<string> $parts */
         $parts = array_values(array_diff($words, $before));
@@ -29,6 +35,7 @@ final class InOneSentence
         }
         array_push($parts, ...$command->delivery->inWords());
 
-        return implode(' ', [...$before, ucfirst(implode(', ', $parts))]).($command->about->listed ? '.' : ', not on the public list.');
+        return implode(' ', [...$before, ucfirst(implode(', ', $parts))])
+            .($command->about->listed ? '.' : ', not on the public list.');
     }
 }

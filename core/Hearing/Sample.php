@@ -47,13 +47,30 @@ enum Sample: string
         $counter = array_values($pack->counters)[0]->name ?? null;
 
         return match ($this) {
-            self::Greeting => Say::on('!ahoy', 'Ahoy, [target or "shore crew"]! [caller] saved you a seat.', '[target or "Everybody"], mind the wet paint on the rail.'),
-            self::ShoutOut => Say::on('!shout', '[when target]Pay a visit to [target][when target.category], last seen busy with [target.category][end]: worth the walk along the shore.[else]Name somebody: [trigger] @name[end]')->gated(new ForLevels(new LevelRule(atLeast: Level::Moderator)), new Cooldown(5, 0)),
-            self::Links => Say::on('!links', 'Charts: https://charts.lantern-cove.example and the shed’s book: https://book.lantern-cove.example'),
-            self::Away => Say::on('!away', '[caller] is away[when words]: [words | cut 200][end]. Back before the tide turns.')->gated(new Cooldown(5, 30)),
+            self::Greeting => Say::on(
+                '!ahoy',
+                'Ahoy, [target or "shore crew"]! [caller] saved you a seat.',
+                '[target or "Everybody"], mind the wet paint on the rail.',
+            ),
+            self::ShoutOut => Say::on(
+                '!shout',
+                '[when target]Pay a visit to [target][when target.category], last seen busy with '
+                    .'[target.category][end]: worth the walk along the shore.[else]Name somebody: [trigger] @name[end]',
+            )->gated(new ForLevels(new LevelRule(atLeast: Level::Moderator)), new Cooldown(5, 0)),
+            self::Links => Say::on(
+                '!links',
+                'Charts: https://charts.lantern-cove.example and the shed’s book: https://book.lantern-cove.example',
+            ),
+            self::Away => Say::on(
+                '!away',
+                '[caller] is away[when words]: [words | cut 200][end]. Back before the tide turns.',
+            )->gated(new Cooldown(5, 30)),
             self::Count => $counter === null
                 ? Say::on('!count', '[caller] counts: [roll 1 to 10] today.')
-                : Say::on('!count', "[add 1 to counter.$counter | plural \"# time\" \"# times\"] so far.")->gated(new ForLevels(new LevelRule(atLeast: Level::Moderator)), new Cooldown(5, 0)),
+                : Say::on('!count', "[add 1 to counter.$counter | plural \"# time\" \"# times\"] so far.")->gated(
+                    new ForLevels(new LevelRule(atLeast: Level::Moderator)),
+                    new Cooldown(5, 0),
+                ),
         };
     }
 }

@@ -70,10 +70,19 @@ final readonly class Talker implements Parrot
         }
         $trace?->triggered($triggered);
 
-        return $this->attempt($triggered->command, $line, Invocation::of($line->by, $triggered->words, $triggered->typed, $line->text), $world, $trace);
+        return $this->attempt(
+            $triggered->command,
+            $line,
+            Invocation::of($line->by, $triggered->words, $triggered->typed, $line->text),
+            $world,
+            $trace,
+        );
     }
 
-    /** Its gates were passed before the pause, and its changes until then are kept; a command that is gone by now says no more. */
+    /**
+     * Its gates were passed before the pause, and its changes until then are kept; a command that is gone by now says
+     * no more.
+     */
     private function goOn(GoesOn $event, World $world, ?Trace $trace): Outcome|Needs
     {
         $command = $world->pack->byId($event->command);
@@ -84,11 +93,29 @@ final readonly class Talker implements Parrot
         $trace?->wentOn($command->trigger);
         $kept = new PendingChanges($world->memory);
 
-        return $this->run($this->stage($command, $event, $event->scene, $world, new PendingChanges($kept), new PendingReads, $trace), $response, $event->step, $kept);
+        return $this->run(
+            $this->stage(
+                $command,
+                $event,
+                $event->scene,
+                $world,
+                new PendingChanges($kept),
+                new PendingReads,
+                $trace,
+            ),
+            $response,
+            $event->step,
+            $kept,
+        );
     }
 
-    private function attempt(Command $command, Event $event, Invocation $scene, World $world, ?Trace $trace): Outcome|Needs
-    {
+    private function attempt(
+        Command $command,
+        Event $event,
+        Invocation $scene,
+        World $world,
+        ?Trace $trace,
+    ): Outcome|Needs {
         $needed = new PendingReads;
         $context = new GateContext($command, $event, $world);
         $open = self::stand([...GateSettings::gates($command->gates), ...$this->floods], $context, $needed, $trace);
@@ -120,8 +147,12 @@ final readonly class Talker implements Parrot
      * @param  list<Gate>  $gates
      * @return list<Open>|GateRefusal the first that is closed; while one waits, those behind it are not decided
      */
-    private static function stand(array $gates, GateContext $context, PendingReads $needed, ?Trace $trace): array|GateRefusal
-    {
+    private static function stand(
+        array $gates,
+        GateContext $context,
+        PendingReads $needed,
+        ?Trace $trace,
+    ): array|GateRefusal {
         $open = [];
         foreach ($gates as $gate) {
             $stands = $gate->stand($context);
@@ -171,7 +202,15 @@ final readonly class Talker implements Parrot
         $kept->take($stage->changes);
         $stage->trace?->changed($kept->changes());
 
-        return new Outcome($stage->command, $stretch->sayings, $kept->changes(), trace: $stage->trace, effects: $stretch->effects, later: $stretch->later, by: $stage->event->person());
+        return new Outcome(
+            $stage->command,
+            $stretch->sayings,
+            $kept->changes(),
+            trace: $stage->trace,
+            effects: $stretch->effects,
+            later: $stretch->later,
+            by: $stage->event->person(),
+        );
     }
 
     private function steps(Stage $stage, CommandResponse $response, int $from): Stretch|EvaluationFailure|null
@@ -180,7 +219,9 @@ final readonly class Talker implements Parrot
         $place = "{$stage->command->id}/{$response->id}";
         for ($at = $from; $at < count($response->steps); $at++) {
             $step = $response->steps[$at];
-            $ran = ! $step instanceof Step ? throw new LogicException('A step that cannot be run: '.$step::class) : $step->run($stage->at($at === 0 ? $place : "$place/$at"));
+            $ran = ! $step instanceof Step
+                ? throw new LogicException('A step that cannot be run: '.$step::class)
+                : $step->run($stage->at($at === 0 ? $place : "$place/$at"));
             if (! $ran instanceof Ran) {
                 return $ran;
             }
@@ -189,7 +230,16 @@ final readonly class Talker implements Parrot
             if ($ran->pause !== null && isset($response->steps[$at + 1])) {
                 $origin = $stage->event instanceof GoesOn ? $stage->event->from : $stage->event;
 
-                return new Stretch($sayings, $effects, [new GoesOn($origin, $stage->command->id, $response->id, $at + 1, $stage->scene, $stage->event->at()->plusMillis($ran->pause))]);
+                return new Stretch($sayings, $effects, [
+                    new GoesOn(
+                        $origin,
+                        $stage->command->id,
+                        $response->id,
+                        $at + 1,
+                        $stage->scene,
+                        $stage->event->at()->plusMillis($ran->pause),
+                    ),
+                ]);
             }
         }
 
@@ -205,10 +255,24 @@ final readonly class Talker implements Parrot
         $needed = new PendingReads;
         $floods = $reply === '' ? [] : self::stand($this->floods, $context, $needed, null);
         if ($reply === '' || $floods instanceof GateRefusal) {
-            return new Outcome($command, changes: $kept->changes(), closed: $closed, trace: $trace, by: $context->person);
+            return new Outcome(
+                $command,
+                changes: $kept->changes(),
+                closed: $closed,
+                trace: $trace,
+                by: $context->person,
+            );
         }
         $changes = new PendingChanges($kept);
-        $stage = $this->stage($command, $context->event, $scene->withOutcome(['name' => $command->trigger] + $closed->outcome), $world, $changes, $needed, $trace);
+        $stage = $this->stage(
+            $command,
+            $context->event,
+            $scene->withOutcome(['name' => $command->trigger] + $closed->outcome),
+            $world,
+            $changes,
+            $needed,
+            $trace,
+        );
         $ran = $stage->at("{$command->id}/{$closed->gate}")->say($reply);
         if ($ran === null || ! $needed->isEmpty()) {
             return Needs::of($needed);
@@ -216,7 +280,14 @@ final readonly class Talker implements Parrot
         if ($ran instanceof EvaluationFailure) {
             $trace?->failed($ran);
 
-            return new Outcome($command, changes: $kept->changes(), closed: $closed, failed: $ran, trace: $trace, by: $context->person);
+            return new Outcome(
+                $command,
+                changes: $kept->changes(),
+                closed: $closed,
+                failed: $ran,
+                trace: $trace,
+                by: $context->person,
+            );
         }
         $trace?->changed($changes->changes());
         $kept->take($changes);
@@ -234,7 +305,15 @@ final readonly class Talker implements Parrot
         $command = $stage->command;
         $sayings = [];
         if ($command->ifItFails !== '') {
-            $reply = $this->stage($command, $stage->event, $stage->scene->withOutcome(['reason' => $failed->getMessage()]), $stage->world, new PendingChanges($kept), $stage->needed, $stage->trace);
+            $reply = $this->stage(
+                $command,
+                $stage->event,
+                $stage->scene->withOutcome(['reason' => $failed->getMessage()]),
+                $stage->world,
+                new PendingChanges($kept),
+                $stage->needed,
+                $stage->trace,
+            );
             $ran = $reply->at("{$command->id}/fails")->say($command->ifItFails);
             if ($ran === null) {
                 return Needs::of($stage->needed);
@@ -242,11 +321,25 @@ final readonly class Talker implements Parrot
             $sayings = $ran instanceof EvaluationFailure ? [] : $ran->sayings;
         }
 
-        return new Outcome($command, $sayings, $kept->changes(), failed: $failed, trace: $stage->trace, by: $stage->event->person());
+        return new Outcome(
+            $command,
+            $sayings,
+            $kept->changes(),
+            failed: $failed,
+            trace: $stage->trace,
+            by: $stage->event->person(),
+        );
     }
 
-    private function stage(Command $command, Event $event, Invocation $scene, World $world, PendingChanges $changes, PendingReads $needed, ?Trace $trace): Stage
-    {
+    private function stage(
+        Command $command,
+        Event $event,
+        Invocation $scene,
+        World $world,
+        PendingChanges $changes,
+        PendingReads $needed,
+        ?Trace $trace,
+    ): Stage {
         return new Stage($command, $event, $scene, $world, $changes, $needed, $trace, $this->prepared, $command->id);
     }
 

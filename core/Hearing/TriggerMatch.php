@@ -27,7 +27,9 @@ final readonly class TriggerMatch
         return $command === null ? null : new self($command, $first, $words);
     }
 
-    /** @return array{string, string|null}|null a first word that looks like a trigger and is none, and the nearest one */
+    /**
+     * @return array{string, string|null}|null a first word that looks like a trigger and is none, and the nearest one
+     */
     public static function mistyped(Pack $pack, string $line): ?array
     {
         [$first] = self::split($line);
@@ -47,11 +49,18 @@ final readonly class TriggerMatch
         return $nearest === null ? null : [$first, $nearest];
     }
 
-    /** The line as it is said after a command was renamed: a first word that the command lost becomes the one it is called by. */
+    /**
+     * The line as it is said after a command was renamed: a first word that the command lost becomes the one it is
+     * called by.
+     */
     public static function renamed(string $line, Triggers $from, Triggers $to): string
     {
         [$first, $words] = self::split($line);
-        $has = static fn (Triggers $triggers): bool => in_array(Fold::caseless($first), array_map(Fold::caseless(...), $triggers->all()), true);
+        $has = static fn (Triggers $triggers): bool => in_array(
+            Fold::caseless($first),
+            array_map(Fold::caseless(...), $triggers->all()),
+            true,
+        );
         if (! $has($from) || $has($to)) {
             return $line;
         }

@@ -12,7 +12,9 @@ use function array_key_exists;
 /** Results given beforehand, for rehearsal; the rest of the outside is down. */
 final readonly class CannedReadings implements Readings
 {
-    /** @param  array<string, null|bool|int|string|Value>  $results by request id, or by its part before the arguments */
+    /**
+     * @param  array<string, null|bool|int|string|Value>  $results by request id, or by its part before the arguments
+     */
     public function __construct(private array $results = [], private bool $restIsDown = true)
     {
     }

@@ -40,7 +40,9 @@ final class MemoizedReadings implements Readings
     /** @param  array<string, null|bool|int|string|Value>  $readings by request id */
     public function add(array $readings): void
     {
-        $this->read = array_filter($readings, static fn (mixed $value): bool => ! $value instanceof Gap || ! $value->isPending()) + $this->read;
+        $this->read =
+            array_filter($readings, static fn (mixed $value): bool => ! $value instanceof Gap || ! $value->isPending())
+            + $this->read;
     }
 
     /** From now on, what is still missing is a gap for good. */
@@ -49,7 +51,9 @@ final class MemoizedReadings implements Readings
         $this->isComplete = true;
     }
 
-    /** @return array<string, null|bool|int|string> by request id; gaps are left out, since what is missing is one again */
+    /**
+     * @return array<string, null|bool|int|string> by request id; gaps are left out, since what is missing is one again
+     */
     public function plain(): array
     {
         return array_filter($this->read, static fn (mixed $value): bool => ! $value instanceof Value);

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Lookup;
 
 /**
- * Which addresses lie out in the world, and which on this machine, in its own network, or nowhere. Nothing that an author
- * names may lead to the latter.
+ * Which addresses lie out in the world, and which on this machine, in its own network, or nowhere. Nothing that an
+ * author names may lead to the latter.
  *
  * Source: IANA's registries of special-purpose addresses for IPv4 and IPv6 (RFC 6890 and what has changed it since),
  * what is not globally reachable; of multicast (RFC 5771); and of the unicast space of IPv6, of which 2000::/3 is given

@@ -8,15 +8,22 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
-/** Something that no key leads to: a detail of the channel or of a person, a reading of a look-up, what has to be searched for in memory. */
+/**
+ * Something that no key leads to: a detail of the channel or of a person, a reading of a look-up, what has to be
+ * searched for in memory.
+ */
 final readonly class Request
 {
     /** Equal for equal requests; "channel.title" and "lookup.tide.high" where there are no arguments. */
     public string $id;
 
     /** @param  array<string, string>  $arguments of a look-up */
-    private function __construct(public string $subject, public string $name, public string $of, public array $arguments)
-    {
+    private function __construct(
+        public string $subject,
+        public string $name,
+        public string $of,
+        public array $arguments,
+    ) {
         $id = $of === '' ? "$subject.$name" : "$subject.$name.$of";
         foreach ($arguments as $argument => $value) {
             // Written as in an address, so that no value can pretend to be another argument.

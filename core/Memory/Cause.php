@@ -19,7 +19,9 @@ final readonly class Cause
 
     public static function person(?Person $person, string $command = ''): self
     {
-        return $person === null || $person->id === '' ? new self(ActorKind::Nobody, '', $command) : new self(ActorKind::Viewer, $person->id, $command);
+        return $person === null || $person->id === ''
+            ? new self(ActorKind::Nobody, '', $command)
+            : new self(ActorKind::Viewer, $person->id, $command);
     }
 
     public static function user(int $number): self

@@ -12,7 +12,8 @@ final readonly class Change
      * @param  null|bool|int|string|array<string, mixed>  $to  null forgets the key
      * @param  string  $what  as an author names it, "counter.planks"
      * @param  string  $scope  "channel", a category's name, or a person's login
-     * @param  int|null  $added  how much more it is, where a whole number was added to or taken from; null for what was set or cleared
+     * @param  int|null  $added  how much more it is, where a whole number was added to or taken from; null for what was
+     *     set or cleared
      */
     public function __construct(
         public Key $key,
@@ -32,7 +33,14 @@ final readonly class Change
     /** Both of one key, as one: what was set in either is set. */
     public function then(self $later): self
     {
-        return new self($later->key, $this->from, $later->to, $later->what, $later->scope, $this->added === null || $later->added === null ? null : $this->added + $later->added);
+        return new self(
+            $later->key,
+            $this->from,
+            $later->to,
+            $later->what,
+            $later->scope,
+            $this->added === null || $later->added === null ? null : $this->added + $later->added,
+        );
     }
 
     /** Whether an author would call it a change of memory; the rest is the parrot's own bookkeeping. */

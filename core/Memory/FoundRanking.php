@@ -10,7 +10,10 @@ use SilverParrot\Chat\Person;
 /** Found in a memory that is all at hand. */
 final readonly class FoundRanking implements Ranking
 {
-    /** @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, looked at only when somebody asks */
+    /**
+     * @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id, looked at only
+     *     when somebody asks
+     */
     public function __construct(private Closure $memory)
     {
     }
@@ -32,8 +35,14 @@ final readonly class FoundRanking implements Ranking
         }
         $has = array_intersect_key($has, $people);
         // Who has as much stands by name, so that the order is the same each time.
-        uksort($has, static fn (string $a, string $b): int => $has[$b] <=> $has[$a] ?: $people[$a]->login <=> $people[$b]->login);
+        uksort(
+            $has,
+            static fn (string $a, string $b): int => $has[$b] <=> $has[$a] ?: $people[$a]->login <=> $people[$b]->login,
+        );
 
-        return array_map(static fn (string $owner): array => [$people[$owner], $has[$owner]], array_slice(array_keys($has), 0, $count));
+        return array_map(
+            static fn (string $owner): array => [$people[$owner], $has[$owner]],
+            array_slice(array_keys($has), 0, $count),
+        );
     }
 }

@@ -19,7 +19,13 @@ final readonly class FoundStore implements Store
         $others = array_filter($reads->keys, fn (Key $key): bool => ! array_key_exists($key->id(), $this->found));
         $now = $this->now->snapshot(Reads::of(...array_values($others)));
 
-        return new PartialView(array_map(fn (Key $key): null|bool|int|string|array => $this->found[$key->id()] ?? (isset($others[$key->id()]) ? $now->value($key) : null), $reads->keys));
+        return new PartialView(
+            array_map(
+                fn (Key $key): null|bool|int|string|array => $this->found[$key->id()]
+                    ?? (isset($others[$key->id()]) ? $now->value($key) : null),
+                $reads->keys,
+            ),
+        );
     }
 
     public function turn(EventKey $key, Reads $reads, Closure $hear): Turn

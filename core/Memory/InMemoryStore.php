@@ -20,21 +20,35 @@ final class InMemoryStore implements Store
     /**
      * @param  array<string, null|bool|int|string|array<string, mixed>>  $values  by key id
      * @param  Store|null  $beneath  where what is not in here is read, and never written
-     * @param  array<string, null|bool|int|string|array<string, mixed>>  $otherwise  what is remembered where neither holds anything, by key id
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $otherwise  what is remembered where neither
+     *     holds anything, by key id
      */
-    public function __construct(private array $values = [], private readonly ?Store $beneath = null, private readonly array $otherwise = [])
-    {
+    public function __construct(
+        private array $values = [],
+        private readonly ?Store $beneath = null,
+        private readonly array $otherwise = [],
+    ) {
     }
 
     public function snapshot(Reads $reads): View
     {
-        $missing = array_filter($reads->keys, fn (Key $key): bool => ! array_key_exists($key->id(), $this->values) && ! array_key_exists($key->id(), $this->read));
+        $missing = array_filter(
+            $reads->keys,
+            fn (Key $key): bool => ! array_key_exists($key->id(), $this->values)
+                && ! array_key_exists($key->id(), $this->read),
+        );
         $beneath = $missing === [] ? null : $this->beneath?->snapshot(Reads::of(...array_values($missing)));
         foreach ($missing as $id => $key) {
             $this->read[$id] = $beneath?->value($key) ?? $this->otherwise[$id] ?? null;
         }
 
-        return new PartialView(array_map(fn (Key $key): null|bool|int|string|array => $this->values[$key->id()] ?? (array_key_exists($key->id(), $this->values) ? null : $this->read[$key->id()]), $reads->keys));
+        return new PartialView(
+            array_map(
+                fn (Key $key): null|bool|int|string|array => $this->values[$key->id()]
+                    ?? (array_key_exists($key->id(), $this->values) ? null : $this->read[$key->id()]),
+                $reads->keys,
+            ),
+        );
     }
 
     public function whole(): View
@@ -66,6 +80,9 @@ final class InMemoryStore implements Store
     /** @return array<string, null|bool|int|string|array<string, mixed>> by key id */
     public function values(): array
     {
-        return array_filter($this->values + $this->read + $this->otherwise, static fn (mixed $value): bool => $value !== null);
+        return array_filter(
+            $this->values + $this->read + $this->otherwise,
+            static fn (mixed $value): bool => $value !== null,
+        );
     }
 }

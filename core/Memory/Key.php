@@ -7,8 +7,8 @@ namespace SilverParrot\Memory;
 use SilverParrot\Source\Fold;
 
 /**
- * The name of one remembered thing: its kind, the id of the definition that it belongs to, and whose it is. Ids are folded,
- * since those of old were names, of which two spellings are one.
+ * The name of one remembered thing: its kind, the id of the definition that it belongs to, and whose it is. Ids are
+ * folded, since those of old were names, of which two spellings are one.
  */
 final readonly class Key
 {

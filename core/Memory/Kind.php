@@ -22,7 +22,10 @@ enum Kind: string
     /** Who has a login: id, name, levels. */
     case Person = 'person';
 
-    /** Who has an id: login, name, levels, when they were seen and how many lines they wrote. Written; read by the login. */
+    /**
+     * Who has an id: login, name, levels, when they were seen and how many lines they wrote. Written; read by the
+     * login.
+     */
     case Seen = 'seen';
 
     /** How far a list has been drawn. */

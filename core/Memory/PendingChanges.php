@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Memory;
 
 /**
- * A view with changes laid over it: all that an event is about to change, by whichever gate, step or verb. Each sees what
- * was changed before it, and of one key there is one change in the end.
+ * A view with changes laid over it: all that an event is about to change, by whichever gate, step or verb. Each sees
+ * what was changed before it, and of one key there is one change in the end.
  */
 final class PendingChanges implements View
 {
@@ -43,6 +43,8 @@ final class PendingChanges implements View
     /** @return list<Change> */
     public function changes(): array
     {
-        return array_values(array_filter($this->changes, static fn (Change $change): bool => ! $change->changesNothing()));
+        return array_values(
+            array_filter($this->changes, static fn (Change $change): bool => ! $change->changesNothing()),
+        );
     }
 }

@@ -11,7 +11,12 @@ use SilverParrot\Value\Value;
 final readonly class Quote implements Value
 {
     /** @param  string  $by  whose words they are; empty where nobody wrote it down */
-    public function __construct(public int $number, public string $text, public string $by = '', public string $category = '', public ?Moment $date = null)
-    {
+    public function __construct(
+        public int $number,
+        public string $text,
+        public string $by = '',
+        public string $category = '',
+        public ?Moment $date = null,
+    ) {
     }
 }

@@ -6,7 +6,10 @@ namespace SilverParrot\Memory;
 
 use SilverParrot\Value\Moment;
 
-/** Which stream is running. It ends when the service says so, or when nothing was heard of it for longer than two minutes. */
+/**
+ * Which stream is running. It ends when the service says so, or when nothing was heard of it for longer than two
+ * minutes.
+ */
 final class RunningStream
 {
     /** A stream that breaks off and comes back within this is the same one (common practice). */
@@ -24,7 +27,12 @@ final class RunningStream
         $isOn = ($state['on'] ?? null) === true;
         $isGone = $last === null || $now->millis - $last->millis > self::GONE_SECONDS * 1000;
         $after = match (true) {
-            $isLive === true && (! $isOn || $isGone) => ['number' => self::number($kept) + 1, 'on' => true, 'started' => $now->iso(), 'last_live' => $now->iso()],
+            $isLive === true && (! $isOn || $isGone) => [
+                'number' => self::number($kept) + 1,
+                'on' => true,
+                'started' => $now->iso(),
+                'last_live' => $now->iso(),
+            ],
             $isLive === true => ['last_live' => $now->iso()] + $state,
             $isOn && ($isLive === false || $isGone) => ['on' => false] + $state,
             default => $state,

@@ -13,7 +13,8 @@ interface Store
     public function snapshot(Reads $reads): View;
 
     /**
-     * The one way by which memory changes: hears the event under the channel's lock, then keeps all of its changes or none.
+     * The one way by which memory changes: hears the event under the channel's lock, then keeps all of its changes or
+     * none.
      *
      * @template T of Turn
      *

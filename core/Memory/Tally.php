@@ -14,7 +14,9 @@ final readonly class Tally implements Turn
 
     public function changesToKeep(): array
     {
-        return array_values(array_filter($this->changes, static fn (Change $change): bool => ! $change->changesNothing()));
+        return array_values(
+            array_filter($this->changes, static fn (Change $change): bool => ! $change->changesNothing()),
+        );
     }
 
     public function cause(): Cause

@@ -9,8 +9,8 @@ use SilverParrot\Source\Unseen;
 
 /**
  * No saying begins with an instruction to the chat that came out of a slot, nor with a mark that another talker listens
- * to that people typed: such leading marks are dropped, and what cannot be seen before them. What the author wrote at the
- * beginning stays; but what is an instruction by the author's own mark is written whole by the author, or not said.
+ * to that people typed: such leading marks are dropped, and what cannot be seen before them. What the author wrote at
+ * the beginning stays; but what is an instruction by the author's own mark is written whole by the author, or not said.
  */
 final readonly class InstructionGuard implements Fitting
 {
@@ -45,7 +45,8 @@ final readonly class InstructionGuard implements Fitting
             }
         }
         if ($dropped !== '') {
-            $draft->notes[] = "“{$dropped}” at the beginning came from a slot and would be an instruction to the chat or to another talker, so it was dropped";
+            $draft->notes[] = "“{$dropped}” at the beginning came from a slot and would be an instruction to the chat "
+                .'or to another talker, so it was dropped';
             // Text that followed a dropped mark may begin with a space now.
             (new OneLine)->fit($draft, $room);
         }

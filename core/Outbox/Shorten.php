@@ -18,7 +18,8 @@ final readonly class Shorten implements Fitting
         }
         $cut = Truncator::toRoom($text, $room->characters(), $room->bytes());
         $limit = $room->characters() === null ? "{$room->bytes()} bytes" : "{$room->characters()} characters";
-        $draft->notes[] = $cut === '' ? "not even its first word fits the chat’s $limit" : "it was cut to the chat’s $limit";
+        $draft->notes[] =
+            $cut === '' ? "not even its first word fits the chat’s $limit" : "it was cut to the chat’s $limit";
         // What is left begins as it did, so where its pieces came from no longer matters.
         $draft->pieces = $cut === '' ? [] : [[$cut, Origin::Author]];
     }

@@ -36,7 +36,10 @@ final readonly class CastMember
     {
         $lowest = null;
         foreach ($cast as $member) {
-            if ($lowest === null || $member->person()->levels->highest()->value < $lowest->person()->levels->highest()->value) {
+            if (
+                $lowest === null
+                || $member->person()->levels->highest()->value < $lowest->person()->levels->highest()->value
+            ) {
                 $lowest = $member;
             }
         }
@@ -46,6 +49,12 @@ final readonly class CastMember
 
     public function person(): Person
     {
-        return Person::known('cast-'.$this->login, $this->login, $this->name, Levels::of(...$this->levels), $this->tier);
+        return Person::known(
+            'cast-'.$this->login,
+            $this->login,
+            $this->name,
+            Levels::of(...$this->levels),
+            $this->tier,
+        );
     }
 }

@@ -22,7 +22,8 @@ final readonly class Command
 
     /**
      * @param  list<CommandResponse>  $responses  one is drawn by weight
-     * @param  array<string, string>  $refusals  what is said where a gate is closed, by the refusal's key; those left out: silence
+     * @param  array<string, string>  $refusals  what is said where a gate is closed, by the refusal's key; those left
+     *     out: silence
      * @param  string  $ifItFails  what is said where a step fails; empty: silence
      * @param  string  $id  empty where it never had another than its trigger; never digits alone
      */
@@ -56,7 +57,9 @@ final readonly class Command
     /** @param  string  $id  of one of its responses */
     public function response(string $id): ?CommandResponse
     {
-        return array_values(array_filter($this->responses, static fn (CommandResponse $response): bool => $response->id === $id))[0] ?? null;
+        return array_values(
+            array_filter($this->responses, static fn (CommandResponse $response): bool => $response->id === $id),
+        )[0] ?? null;
     }
 
     /** @param  class-string<GateSetting>  ...$kinds  whose gates count, and no others */
@@ -82,7 +85,9 @@ final readonly class Command
 
     public function alsoOn(string ...$aliases): self
     {
-        return $this->with(['triggers' => new Triggers($this->trigger, [...$this->triggers->aliases, ...array_values($aliases)])]);
+        return $this->with([
+            'triggers' => new Triggers($this->trigger, [...$this->triggers->aliases, ...array_values($aliases)]),
+        ]);
     }
 
     public function delivered(Delivery $delivery): self
@@ -115,8 +120,13 @@ final readonly class Command
     public function copied(): self
     {
         return $this->with([
-            'triggers' => new Triggers($this->trigger.'2'), 'about' => new CommandMetadata($this->about->group, $this->about->note, $this->about->listed), 'id' => '',
-            'responses' => array_map(static fn (CommandResponse $response): CommandResponse => $response->called(''), $this->responses),
+            'triggers' => new Triggers($this->trigger.'2'),
+            'about' => new CommandMetadata($this->about->group, $this->about->note, $this->about->listed),
+            'id' => '',
+            'responses' => array_map(
+                static fn (CommandResponse $response): CommandResponse => $response->called(''),
+                $this->responses,
+            ),
         ]);
     }
 
@@ -126,7 +136,15 @@ final readonly class Command
         $parts = explode('/', $place, 3);
 
         return match ($parts[0]) {
-            'responses' => $this->with(['responses' => array_map(static fn (CommandResponse $response, int $index): CommandResponse => $parts[1] === (string) $index ? $response->withSource($parts[2] ?? '', $text) : $response, $this->responses, array_keys($this->responses))]),
+            'responses' => $this->with([
+                'responses' => array_map(
+                    static fn (CommandResponse $response, int $index): CommandResponse => $parts[1] === (string) $index
+                        ? $response->withSource($parts[2] ?? '', $text)
+                        : $response,
+                    $this->responses,
+                    array_keys($this->responses),
+                ),
+            ]),
             'refusals' => $this->with(['refusals' => [$parts[1] ?? '' => $text] + $this->refusals]),
             'if_it_fails' => $this->failing($text),
             default => $this,
@@ -146,7 +164,11 @@ final readonly class Command
             $sources["refusals/$key"] = $text;
         }
 
-        return array_filter($sources + ['if_it_fails' => $this->ifItFails], static fn (string $text, string $place): bool => $text !== '' || str_starts_with($place, 'responses/'), ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            $sources + ['if_it_fails' => $this->ifItFails],
+            static fn (string $text, string $place): bool => $text !== '' || str_starts_with($place, 'responses/'),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     /**
@@ -176,12 +198,22 @@ final readonly class Command
         return $responses;
     }
 
-    /** @param  array{triggers?: Triggers, responses?: list<CommandResponse>, gates?: Gates, refusals?: array<string, string>, ifItFails?: string, delivery?: Delivery, about?: CommandMetadata, id?: string}  $other */
+    /**
+     * @param  array{triggers?: Triggers, responses?: list<CommandResponse>, gates?: Gates,
+     *     refusals?: array<string, string>, ifItFails?: string, delivery?: Delivery, about?: CommandMetadata,
+     *     id?: string}  $other
+     */
     private function with(array $other): self
     {
         return new self(
-            $other['triggers'] ?? $this->triggers, $other['responses'] ?? $this->responses, $other['gates'] ?? $this->gates, $other['refusals'] ?? $this->refusals,
-            $other['ifItFails'] ?? $this->ifItFails, $other['delivery'] ?? $this->delivery, $other['about'] ?? $this->about, $other['id'] ?? $this->id,
+            $other['triggers'] ?? $this->triggers,
+            $other['responses'] ?? $this->responses,
+            $other['gates'] ?? $this->gates,
+            $other['refusals'] ?? $this->refusals,
+            $other['ifItFails'] ?? $this->ifItFails,
+            $other['delivery'] ?? $this->delivery,
+            $other['about'] ?? $this->about,
+            $other['id'] ?? $this->id,
         );
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Pack;
 
 /**
- * A text that somebody brings along: lines "trigger, text", or a CSV (RFC 4180) with a comma, a semicolon, a tab or a bar
- * between its cells. Which column is which is guessed, and may be said otherwise.
+ * A text that somebody brings along: lines "trigger, text", or a CSV (RFC 4180) with a comma, a semicolon, a tab or a
+ * bar between its cells. Which column is which is guessed, and may be said otherwise.
  */
 final readonly class CommandImport
 {
@@ -22,8 +22,13 @@ final readonly class CommandImport
      * @param  int  $text  the column that holds responses
      * @param  bool  $isCut  whether there were more rows than are taken
      */
-    private function __construct(public array $rows, public int $columns, public int $trigger, public int $text, public bool $isCut)
-    {
+    private function __construct(
+        public array $rows,
+        public int $columns,
+        public int $trigger,
+        public int $text,
+        public bool $isCut,
+    ) {
     }
 
     public static function read(string $pasted): self
@@ -45,15 +50,18 @@ final readonly class CommandImport
             $best = self::firstWords($pasted);
         }
         $columns = min(self::MOST_COLUMNS, max([1, ...array_map(count(...), $best)]));
-        $rows = array_map(static fn (array $row): array => array_slice(array_pad($row, $columns, ''), 0, $columns), array_slice($best, 0, self::MOST_ROWS));
+        $rows = array_map(
+            static fn (array $row): array => array_slice(array_pad($row, $columns, ''), 0, $columns),
+            array_slice($best, 0, self::MOST_ROWS),
+        );
         [$trigger, $text] = self::guess($rows, $columns);
 
         return new self($rows, $columns, $trigger, $text, count($best) > self::MOST_ROWS);
     }
 
     /**
-     * With the spaces around cells taken away, and empty rows left out. Rows of different lengths are no table: they are a
-     * trigger and a text that has separators of its own, and no part of it is lost.
+     * With the spaces around cells taken away, and empty rows left out. Rows of different lengths are no table: they
+     * are a trigger and a text that has separators of its own, and no part of it is lost.
      *
      * @param  list<list<string>>  $cells
      * @return list<list<string>>
@@ -64,9 +72,19 @@ final readonly class CommandImport
         $isRagged = count(array_unique(array_map(count(...), $rows))) > 1;
         $words = array_filter($rows, static fn (array $row): bool => preg_match('/^\s*+\S++\s*+$/Du', $row[0]) === 1);
         // A comma with a space behind it is prose, a comma alone divides a table.
-        $isProse = array_filter($rows, static fn (array $row): bool => array_filter(array_slice($row, 2), static fn (string $cell): bool => ! str_starts_with($cell, ' ')) !== []) === [];
+        $isProse =
+            array_filter(
+                $rows,
+                static fn (array $row): bool => array_filter(
+                    array_slice($row, 2),
+                    static fn (string $cell): bool => ! str_starts_with($cell, ' '),
+                ) !== [],
+            ) === [];
         if (($isRagged || $isProse) && count($words) === count($rows)) {
-            $rows = array_map(static fn (array $row): array => [$row[0], implode($separator, array_slice($row, 1))], $rows);
+            $rows = array_map(
+                static fn (array $row): array => [$row[0], implode($separator, array_slice($row, 1))],
+                $rows,
+            );
         }
 
         return array_map(static fn (array $row): array => array_map(trim(...), $row), $rows);
@@ -82,7 +100,9 @@ final readonly class CommandImport
             $open[] = $lines[$at];
             $record = implode("\n", $open);
             // A cell in quotes may go on over lines: the record ends where its quotes are even.
-            $goesOn = substr_count($record, '"') % 2 === 1 && preg_match('/(?:^|'.preg_quote($separator, '/').')[ ]*+"/', $record) === 1;
+            $goesOn =
+                substr_count($record, '"') % 2 === 1
+                && preg_match('/(?:^|'.preg_quote($separator, '/').')[ ]*+"/', $record) === 1;
             if ($goesOn && $at + 1 < count($lines)) {
                 continue;
             }

@@ -11,7 +11,11 @@ final readonly class CommandMetadata
      * @param  bool  $listed  on the public list or not
      * @param  list<Expectation>  $expectations
      */
-    public function __construct(public string $group = '', public string $note = '', public bool $listed = true, public array $expectations = [])
-    {
+    public function __construct(
+        public string $group = '',
+        public string $note = '',
+        public bool $listed = true,
+        public array $expectations = [],
+    ) {
     }
 }

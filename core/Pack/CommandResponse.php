@@ -34,7 +34,10 @@ final readonly class CommandResponse
         return '';
     }
 
-    /** @return array<string, string> every text in it that is a response, by its place: "text" where all it does is say it, else "steps/0/say" */
+    /**
+     * @return array<string, string> every text in it that is a response, by its place: "text" where all it does is say
+     *     it, else "steps/0/say"
+     */
     public function sources(): array
     {
         if ($this->isPlain()) {

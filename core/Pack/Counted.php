@@ -27,7 +27,9 @@ final class Counted
     {
         return match (true) {
             is_int($kept) => $kept,
-            is_array($kept) && is_int($kept['n'] ?? null) && ($counter->reset === Reset::Never || ($kept['of'] ?? null) === $period) => $kept['n'],
+            is_array($kept)
+                && is_int($kept['n'] ?? null)
+                && ($counter->reset === Reset::Never || ($kept['of'] ?? null) === $period) => $kept['n'],
             default => $counter->start,
         };
     }
@@ -55,8 +57,15 @@ final class Counted
      * @param  bool  $isAdded  whether it was added to what there was, and not set
      * @return list<Change>
      */
-    public static function changes(Counter $counter, Owner $owner, int $number, View $memory, string $period, string $scope, bool $isAdded = false): array
-    {
+    public static function changes(
+        Counter $counter,
+        Owner $owner,
+        int $number,
+        View $memory,
+        string $period,
+        string $scope,
+        bool $isAdded = false,
+    ): array {
         $key = Key::counter($counter->id, $owner);
         $kept = $memory->value($key);
         $before = self::number($counter, $kept, $period);
@@ -65,11 +74,30 @@ final class Counted
             // What was never counted adds nothing to the sum, whatever a category starts from.
             $fromNought = new Counter($counter->name, reset: $counter->reset, id: $counter->id);
             $total = Key::counter($counter->id, Owner::total());
-            $sum = self::number($fromNought, $memory->value($total), $period) - self::number($fromNought, $kept, $period) + $number;
-            $changes[] = new Change($total, $memory->value($total), self::kept($counter, $sum, $period), "counter.{$counter->name}.total", 'channel');
+            $sum =
+                self::number($fromNought, $memory->value($total), $period)
+                - self::number($fromNought, $kept, $period)
+                + $number;
+            $changes[] = new Change(
+                $total,
+                $memory->value($total),
+                self::kept($counter, $sum, $period),
+                "counter.{$counter->name}.total",
+                'channel',
+            );
         }
 
-        return [...$changes, new Change($key, self::kept($counter, $before, $period), self::kept($counter, $number, $period), "counter.{$counter->name}", $scope, $isAdded ? $number - $before : null)];
+        return [
+            ...$changes,
+            new Change(
+                $key,
+                self::kept($counter, $before, $period),
+                self::kept($counter, $number, $period),
+                "counter.{$counter->name}",
+                $scope,
+                $isAdded ? $number - $before : null,
+            ),
+        ];
     }
 
     /** @return string the stream or day that is counted for; empty where the counter lasts */

@@ -24,6 +24,8 @@ enum CounterScope: string
     /** Whether something of this owner can belong to a counter of this scope. */
     public function hasOwner(Owner $owner): bool
     {
-        return $owner->kind->value === $this->value && strlen($owner->id) <= self::LONGEST_OWNER && preg_match('/[\x00-\x1F\x7F]/', $owner->of) !== 1;
+        return $owner->kind->value === $this->value
+            && strlen($owner->id) <= self::LONGEST_OWNER
+            && preg_match('/[\x00-\x1F\x7F]/', $owner->of) !== 1;
     }
 }

@@ -8,8 +8,8 @@ use Random\Randomizer;
 use SilverParrot\Chance\Shuffled;
 
 /**
- * What draws from a list look things up in, made when it is first needed: once it is there, a draw costs the same from ten
- * items as from ten thousand.
+ * What draws from a list look things up in, made when it is first needed: once it is there, a draw costs the same from
+ * ten items as from ten thousand.
  */
 final class DrawTable
 {

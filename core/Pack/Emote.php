@@ -15,9 +15,16 @@ final readonly class Emote
 
     public string $id;
 
-    /** @param  string  $picture  as a data: address of a PNG, GIF or WebP, or the address where a page gets it from; empty where there is none */
-    public function __construct(public string $word, public string $picture = '', public LevelRule $levels = new LevelRule, string $id = '')
-    {
+    /**
+     * @param  string  $picture  as a data: address of a PNG, GIF or WebP, or the address where a page gets it from;
+     *     empty where there is none
+     */
+    public function __construct(
+        public string $word,
+        public string $picture = '',
+        public LevelRule $levels = new LevelRule,
+        string $id = '',
+    ) {
         $this->id = $id === '' ? $word : $id;
     }
 
@@ -27,7 +34,10 @@ final readonly class Emote
         return $this->levels->admits(Levels::of(Level::Moderator));
     }
 
-    /** Whether it is a picture of a kind that shows pixels and does nothing else: its first bytes decide, not what it says of itself. */
+    /**
+     * Whether it is a picture of a kind that shows pixels and does nothing else: its first bytes decide, not what it
+     * says of itself.
+     */
     public static function isPicture(string $address): bool
     {
         if (preg_match('#^data:image/(png|gif|webp);base64,([A-Za-z0-9+/]+={0,2})$#D', $address, $part) !== 1) {

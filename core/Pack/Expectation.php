@@ -12,7 +12,8 @@ final readonly class Expectation
     /**
      * @param  string  $by  login of somebody in the cast
      * @param  list<string>  $says  the texts that are right; empty: silence is
-     * @param  array<string, null|bool|int|string|array<string, mixed>>  $given  what the line found in memory, by key id
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $given  what the line found in memory, by key
+     *     id
      * @param  array<string, null|bool|int|string>  $channel  details of the channel at that moment
      */
     public function __construct(

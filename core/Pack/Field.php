@@ -11,8 +11,12 @@ final readonly class Field
     public string $id;
 
     /** @param  string|null  $start what a viewer has before anything was set, written as in a response */
-    public function __construct(public string $name, public FieldType $type = FieldType::Text, public ?string $start = null, string $id = '')
-    {
+    public function __construct(
+        public string $name,
+        public FieldType $type = FieldType::Text,
+        public ?string $start = null,
+        string $id = '',
+    ) {
         $this->id = $id === '' ? $name : $id;
     }
 }

@@ -31,7 +31,10 @@ final readonly class Gates
         }
         ksort($settings);
 
-        return new self(array_filter($settings, static fn (GateSetting $setting): bool => $setting != $setting::usual()), $this->lookedAt);
+        return new self(
+            array_filter($settings, static fn (GateSetting $setting): bool => $setting != $setting::usual()),
+            $this->lookedAt,
+        );
     }
 
     /**
@@ -76,6 +79,7 @@ final readonly class Gates
 
     public function admit(Levels $levels): bool
     {
-        return array_filter($this->settings, static fn (GateSetting $setting): bool => ! $setting->admits($levels)) === [];
+        return array_filter($this->settings, static fn (GateSetting $setting): bool => ! $setting->admits($levels))
+            === [];
     }
 }

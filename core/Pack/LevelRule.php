@@ -34,7 +34,8 @@ final readonly class LevelRule
 
     public function isForEveryone(): bool
     {
-        return $this->atLeast === Level::Everyone || ($this->atLeast === null && ($this->anyOf === [] || in_array(Level::Everyone, $this->anyOf, true)));
+        return $this->atLeast === Level::Everyone
+            || ($this->atLeast === null && ($this->anyOf === [] || in_array(Level::Everyone, $this->anyOf, true)));
     }
 
     /** "everyone", "moderators and up", "regulars, VIPs and the streamer" */

@@ -93,13 +93,43 @@ final readonly class Pack
     /** @param  list<Command>  $commands */
     public function withCommands(array $commands): self
     {
-        return new self($this->channel, $this->parrot, $this->talkers, $commands, $this->facts, $this->lists, $this->counters, $this->occasions, $this->fields, $this->cast, $this->flood, $this->goods, $this->ladders, $this->emotes);
+        return new self(
+            $this->channel,
+            $this->parrot,
+            $this->talkers,
+            $commands,
+            $this->facts,
+            $this->lists,
+            $this->counters,
+            $this->occasions,
+            $this->fields,
+            $this->cast,
+            $this->flood,
+            $this->goods,
+            $this->ladders,
+            $this->emotes,
+        );
     }
 
     /** The same pack with one more account that talks by itself. */
     public function withTalker(string $login): self
     {
-        return new self($this->channel, $this->parrot, [...$this->talkers, $login], $this->commands, $this->facts, $this->lists, $this->counters, $this->occasions, $this->fields, $this->cast, $this->flood, $this->goods, $this->ladders, $this->emotes);
+        return new self(
+            $this->channel,
+            $this->parrot,
+            [...$this->talkers, $login],
+            $this->commands,
+            $this->facts,
+            $this->lists,
+            $this->counters,
+            $this->occasions,
+            $this->fields,
+            $this->cast,
+            $this->flood,
+            $this->goods,
+            $this->ladders,
+            $this->emotes,
+        );
     }
 
     /** @param  string  $name  folded; "points" is another name for the first unit of points */

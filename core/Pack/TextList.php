@@ -16,9 +16,16 @@ final readonly class TextList
     /** Null where there is nothing to draw. */
     public ?DrawTable $draws;
 
-    /** @param  list<WeightedText>  $items  those without an id are told apart by their texts, as all were before they had any */
-    public function __construct(public string $name, array $items, public DrawOrder $order = DrawOrder::Free, string $id = '')
-    {
+    /**
+     * @param  list<WeightedText>  $items  those without an id are told apart by their texts, as all were before they
+     *     had any
+     */
+    public function __construct(
+        public string $name,
+        array $items,
+        public DrawOrder $order = DrawOrder::Free,
+        string $id = '',
+    ) {
         $this->id = $id === '' ? $name : $id;
         $ids = self::idsByText($items);
         $taken = [];

@@ -10,13 +10,20 @@ use SilverParrot\Hearing\Trace\ChangePresenter;
 /** An outcome as reports and the command line write it. */
 final class Answer
 {
-    /** @return array{said: list<string>, closed: array{gate: string, sentence: string}|null, failed: array{code: string, sentence: string}|null, changes: list<array{what: string, scope: string, from: string, to: string}>} */
+    /**
+     * @return array{said: list<string>, closed: array{gate: string, sentence: string}|null, failed: array{code: string,
+     *     sentence: string}|null, changes: list<array{what: string, scope: string, from: string, to: string}>}
+     */
     public static function of(Outcome $outcome): array
     {
         return [
             'said' => $outcome->texts(),
-            'closed' => $outcome->closed === null ? null : ['gate' => $outcome->closed->gate, 'sentence' => $outcome->closed->reason],
-            'failed' => $outcome->failed === null ? null : ['code' => $outcome->failed->reason, 'sentence' => $outcome->failed->getMessage()],
+            'closed' => $outcome->closed === null
+                    ? null
+                    : ['gate' => $outcome->closed->gate, 'sentence' => $outcome->closed->reason],
+            'failed' => $outcome->failed === null
+                    ? null
+                    : ['code' => $outcome->failed->reason, 'sentence' => $outcome->failed->getMessage()],
             'changes' => array_map(ChangePresenter::change(...), $outcome->authoredChanges()),
         ];
     }

@@ -20,8 +20,12 @@ final readonly class ChatFile
      * @param  list<TimedLine>  $lines
      * @param  list<Finding>  $findings
      */
-    private function __construct(public array $levels, public array $lines, public array $findings, public array $names = [])
-    {
+    private function __construct(
+        public array $levels,
+        public array $lines,
+        public array $findings,
+        public array $names = [],
+    ) {
     }
 
     /** @param  int  $most  lines that are kept */
@@ -32,8 +36,15 @@ final readonly class ChatFile
         $findings = [];
         $from = 0;
         $last = 0;
-        // A mark of the order of bytes is none of the text's (Unicode, 23.8), and other signs for the end of a line stand in what people write.
-        $parts = preg_split('/(\r\n|\n|\r)/', (string) preg_replace('/^\x{FEFF}/u', '', mb_scrub($text)), flags: PREG_SPLIT_DELIM_CAPTURE) ?: [];
+        // A mark of the order of bytes is none of the text's (Unicode, 23.8), and other signs for the end of a line
+        // stand in what people write.
+        $parts =
+            preg_split(
+                '/(\r\n|\n|\r)/',
+                (string) preg_replace('/^\x{FEFF}/u', '', mb_scrub($text)),
+                flags: PREG_SPLIT_DELIM_CAPTURE,
+            )
+            ?: [];
         for ($index = 0; isset($parts[2 * $index]); $index++) {
             $line = $parts[2 * $index];
             $span = new Span($from, $from + mb_strlen($line));
@@ -49,7 +60,11 @@ final readonly class ChatFile
                 [$levels[$folded], $unknown] = self::levels($words);
                 foreach ($unknown as $word) {
                     $nearest = Suggestions::to($word, Level::words());
-                    $findings[] = new Finding(ChatFlaw::UnknownLevel, $span, data: $number + ['level' => $word] + ($nearest === null ? [] : ['nearest' => $nearest]));
+                    $findings[] = new Finding(
+                        ChatFlaw::UnknownLevel,
+                        $span,
+                        data: $number + ['level' => $word] + ($nearest === null ? [] : ['nearest' => $nearest]),
+                    );
                 }
 
                 continue;
@@ -79,7 +94,15 @@ final readonly class ChatFile
     {
         [$time, $rest] = explode(' ', str_replace("\t", ' ', $line), 2) + [1 => ''];
         [$by, $said] = explode(':', ltrim($rest), 2) + [1 => ''];
-        if (! str_contains($rest, ':') || $by === '' || str_contains($by, ' ') || mb_strlen($by) > 60 || strlen($time) > 12 || preg_match('/^\+(?:(\d+)m)?(?:(\d+)s)?$/D', $time, $part) !== 1 || ! isset($part[1])) {
+        if (
+            ! str_contains($rest, ':')
+            || $by === ''
+            || str_contains($by, ' ')
+            || mb_strlen($by) > 60
+            || strlen($time) > 12
+            || preg_match('/^\+(?:(\d+)m)?(?:(\d+)s)?$/D', $time, $part) !== 1
+            || ! isset($part[1])
+        ) {
             return null;
         }
 
@@ -91,7 +114,11 @@ final readonly class ChatFile
     {
         $levels = [];
         $unknown = [];
-        foreach (array_filter(array_map(trim(...), explode(',', $text)), static fn (string $word): bool => $word !== '') as $word) {
+        foreach (explode(',', $text) as $typed) {
+            $word = trim($typed);
+            if ($word === '') {
+                continue;
+            }
             $level = Level::named($word);
             $level === null ? $unknown[] = $word : $levels[] = $level;
         }

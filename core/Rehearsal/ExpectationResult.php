@@ -14,8 +14,12 @@ final readonly class ExpectationResult
      * @param  list<string>  $saysNow
      * @param  string  $because  why it cannot be looked at, or what stopped the saying; empty where nothing did
      */
-    public function __construct(public Expectation $expectation, public string $by, public array $saysNow, public string $because)
-    {
+    public function __construct(
+        public Expectation $expectation,
+        public string $by,
+        public array $saysNow,
+        public string $because,
+    ) {
     }
 
     public function holds(): bool

@@ -16,14 +16,34 @@ final class Expected
     public static function check(Pack $pack, Expectation $expectation, ChatProfile $profile): ExpectationResult
     {
         // What the line found then comes first; what it did not look at then is as the cast has it.
-        $rehearsal = new Rehearsal($pack, new InitialState($expectation->given, $expectation->channel), $expectation->seed, $profile, traced: false);
+        $rehearsal = new Rehearsal(
+            $pack,
+            new InitialState($expectation->given, $expectation->channel),
+            $expectation->seed,
+            $profile,
+            traced: false,
+        );
         // Whoever is not in the cast was somebody of the real chat, and is known by what was kept of them.
-        $person = $rehearsal->person($expectation->by) ?? Person::fromRecord($expectation->given[Key::person($expectation->by)->id()] ?? null);
+        $person =
+            $rehearsal->person($expectation->by)
+            ?? Person::fromRecord($expectation->given[Key::person($expectation->by)->id()] ?? null);
         if ($person === null) {
-            return new ExpectationResult($expectation, $expectation->by, [], "{$expectation->by} is no longer in the cast");
+            return new ExpectationResult(
+                $expectation,
+                $expectation->by,
+                [],
+                "{$expectation->by} is no longer in the cast",
+            );
         }
         $outcome = $rehearsal->line($expectation->eventKey, $person, $expectation->line, $expectation->at);
 
-        return new ExpectationResult($expectation, $person->name, $outcome->texts(), $outcome->closed->reason ?? $outcome->failed?->getMessage() ?? ($outcome->command === null ? 'the line sets nothing off any more' : ''));
+        return new ExpectationResult(
+            $expectation,
+            $person->name,
+            $outcome->texts(),
+            $outcome->closed->reason
+                ?? ($outcome->failed?->getMessage()
+                    ?? ($outcome->command === null ? 'the line sets nothing off any more' : '')),
+        );
     }
 }

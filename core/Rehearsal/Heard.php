@@ -15,7 +15,11 @@ final readonly class Heard
      * @param  Person|null  $by  null for what nobody did
      * @param  int|null  $number  which of the chat's lines it is, from 0 on; null for what came of one later
      */
-    public function __construct(public TimedLine $line, public ?Person $by, public Outcome $outcome, public ?int $number)
-    {
+    public function __construct(
+        public TimedLine $line,
+        public ?Person $by,
+        public Outcome $outcome,
+        public ?int $number,
+    ) {
     }
 }

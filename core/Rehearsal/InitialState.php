@@ -32,11 +32,21 @@ final readonly class InitialState
      * @param  Store|null  $rest  where what is not in $memory is read when it is asked for; null where $memory is all
      * @param  Ranking|null  $ranking  null to find them in $memory
      */
-    public function __construct(public array $memory = [], public array $channel = [], public array $readings = [], public array $people = [], public array $quotes = [], public ?Store $rest = null, public ?Ranking $ranking = null)
-    {
+    public function __construct(
+        public array $memory = [],
+        public array $channel = [],
+        public array $readings = [],
+        public array $people = [],
+        public array $quotes = [],
+        public ?Store $rest = null,
+        public ?Ranking $ranking = null,
+    ) {
     }
 
-    /** @return array<string, null|bool|int|string|array<string, mixed>> the cast by key id: each is known, and has a record */
+    /**
+     * @return array<string, null|bool|int|string|array<string, mixed>> the cast by key id: each is known, and has a
+     *     record
+     */
     public static function ofCast(Pack $pack): array
     {
         $records = [];
@@ -50,7 +60,15 @@ final readonly class InitialState
     /** With the cast in it. What memory already holds of them stays. */
     public function withCast(Pack $pack): self
     {
-        return new self($this->memory + self::ofCast($pack), $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->ranking);
+        return new self(
+            $this->memory + self::ofCast($pack),
+            $this->channel,
+            $this->readings,
+            $this->people,
+            $this->quotes,
+            $this->rest,
+            $this->ranking,
+        );
     }
 
     /**
@@ -72,26 +90,51 @@ final readonly class InitialState
             return $values;
         };
 
-        return new self($memory + $this->memory, $of('channel') + $this->channel, $of('lookup') + $this->readings, $of('person') + $this->people, $this->quotes, $this->rest, $this->ranking);
+        return new self(
+            $memory + $this->memory,
+            $of('channel') + $this->channel,
+            $of('lookup') + $this->readings,
+            $of('person') + $this->people,
+            $this->quotes,
+            $this->rest,
+            $this->ranking,
+        );
     }
 
     /** @param  array<string, null|bool|int|string>  $channel */
     public function withChannel(array $channel): self
     {
-        return new self($this->memory, $channel + $this->channel, $this->readings, $this->people, $this->quotes, $this->rest, $this->ranking);
+        return new self(
+            $this->memory,
+            $channel + $this->channel,
+            $this->readings,
+            $this->people,
+            $this->quotes,
+            $this->rest,
+            $this->ranking,
+        );
     }
 
-    /** @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>|null  $memory  as it is by then; null for as it was at the beginning */
+    /**
+     * @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>|null  $memory  as it is by then; null
+     *     for as it was at the beginning
+     */
     public function readings(?Closure $memory = null): Readings
     {
         $results = [];
-        foreach (['channel' => $this->channel, 'lookup' => $this->readings, 'person' => $this->people] as $subject => $values) {
+        foreach (
+            ['channel' => $this->channel, 'lookup' => $this->readings, 'person' => $this->people] as $subject => $values
+        ) {
             foreach ($values as $name => $value) {
                 $results["$subject.$name"] = $value;
             }
         }
 
-        return new RememberedReadings(new CannedReadings($results), $this->quotes, $this->ranking ?? new FoundRanking($memory ?? fn (): array => $this->memory));
+        return new RememberedReadings(
+            new CannedReadings($results),
+            $this->quotes,
+            $this->ranking ?? new FoundRanking($memory ?? fn (): array => $this->memory),
+        );
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> */

@@ -19,16 +19,20 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\World;
 
 /**
- * A line that was heard on the air, heard again as it was: by the same person at the same moment, with what it found then
- * and the same luck. What another pack looks at beyond that is as it is now.
+ * A line that was heard on the air, heard again as it was: by the same person at the same moment, with what it found
+ * then and the same luck. What another pack looks at beyond that is as it is now.
  */
 final readonly class LineRerun
 {
     private Talker $talker;
 
     /** @param  array<string, null|bool|int|string>  $channel  details as they are now, by their names */
-    public function __construct(private string $seed, private ChatProfile $profile, private Store $now = new InMemoryStore, private array $channel = [])
-    {
+    public function __construct(
+        private string $seed,
+        private ChatProfile $profile,
+        private Store $now = new InMemoryStore,
+        private array $channel = [],
+    ) {
         $this->talker = new Talker;
     }
 
@@ -42,9 +46,19 @@ final readonly class LineRerun
             $readings += ["channel.$name" => $value];
         }
         $store = new FoundStore($memory, $this->now);
-        $world = new World($pack, new CompleteView, new CannedReadings($readings), $line->at, new KeyedChance($this->seed, $line->key), $this->profile, $traced);
+        $world = new World(
+            $pack,
+            new CompleteView,
+            new CannedReadings($readings),
+            $line->at,
+            new KeyedChance($this->seed, $line->key),
+            $this->profile,
+            $traced,
+        );
         $outcome = (new Driver($this->talker, $store))->hear($line, $world)->outcome;
 
-        return $outcome instanceof Outcome ? $outcome : throw new \LogicException('Nothing lasts here, so nothing was heard before.');
+        return $outcome instanceof Outcome
+            ? $outcome
+            : throw new \LogicException('Nothing lasts here, so nothing was heard before.');
     }
 }

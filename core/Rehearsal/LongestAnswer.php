@@ -27,8 +27,9 @@ use SilverParrot\Value\TimeSpan;
 use SilverParrot\World;
 
 /**
- * The longest that a response was seen to say, and what makes it say that: it is said under imagined circumstances, first
- * the longest of everything, then mixtures with what its conditions compare with, until it comes near what is possible.
+ * The longest that a response was seen to say, and what makes it say that: it is said under imagined circumstances,
+ * first the longest of everything, then mixtures with what its conditions compare with, until it comes near what is
+ * possible.
  */
 final readonly class LongestAnswer
 {
@@ -50,8 +51,14 @@ final readonly class LongestAnswer
     }
 
     /** @param  list<string>  $triggers */
-    public static function of(Response $response, ResponseEstimate $estimate, Pack $pack, ChatProfile $profile, array $triggers, Moment $now): ?self
-    {
+    public static function of(
+        Response $response,
+        ResponseEstimate $estimate,
+        Pack $pack,
+        ChatProfile $profile,
+        array $triggers,
+        Moment $now,
+    ): ?self {
         [$extent, $words] = [$estimate->extent, $estimate->typedRoom];
         $longest = null;
         $name = str_pad('Wwww', $profile->longestName, 'w');
@@ -60,19 +67,45 @@ final readonly class LongestAnswer
         $usesLine = self::usesLine($response);
         $lines = self::lines($name, $words, $texts, $numbers);
         $long = str_repeat('w', OutcomeName::LONGEST);
-        $outcome = ['name' => $triggers[0] ?? '!', 'reason' => $long, 'needs' => $long, 'left' => TimeSpan::between($now, $now->plusMillis(86_400_000 * Lengths::DAYS - 1000))];
+        $outcome = [
+            'name' => $triggers[0] ?? '!',
+            'reason' => $long,
+            'needs' => $long,
+            'left' => TimeSpan::between($now, $now->plusMillis(86_400_000 * Lengths::DAYS - 1000)),
+        ];
         $work = 0;
-        for ($attempt = 0; $attempt < self::MOST && $work < Limits::WORK && ($longest === null || $longest->length < self::NEAR * $extent->longest); $attempt++) {
+        for (
+            $attempt = 0;
+            $attempt < self::MOST
+            && $work < Limits::WORK
+            && ($longest === null || $longest->length < self::NEAR * $extent->longest);
+            $attempt++
+        ) {
             $imagined = new SyntheticWorld($pack, $name, $attempt, $texts, $numbers);
             $typed = $lines[$attempt % count($lines)];
             $trigger = $triggers[$attempt % max(1, count($triggers))] ?? '!';
-            $world = new World($pack, $imagined, $imagined, $now, new KeyedChance('longest', (string) $attempt), $profile);
-            $run = new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome), 'longest', new PendingReads);
+            $world = new World(
+                $pack,
+                $imagined,
+                $imagined,
+                $now,
+                new KeyedChance('longest', (string) $attempt),
+                $profile,
+            );
+            $run = new EvaluationContext(
+                $world,
+                Invocation::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome),
+                'longest',
+                new PendingReads,
+            );
             $said = $response->say($run);
             $work += $run->worked();
             $length = $said instanceof RenderedResponse ? ValueEstimate::length($said->text) : -1;
             if ($said instanceof RenderedResponse && $length > ($longest->length ?? -1)) {
-                $longest = new self($said->text, $length, [...($usesLine ? self::ofTheLine($typed) : []), ...$imagined->given()]);
+                $longest = new self($said->text, $length, [
+                    ...$usesLine ? self::ofTheLine($typed) : [],
+                    ...$imagined->given(),
+                ]);
             }
         }
 

@@ -29,20 +29,34 @@ final class MemoryFormat
         if (is_array($document)) {
             return [new InitialState, $document];
         }
-        $document->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings', 'quotes'])->format(self::FORMAT, 'Silver Parrot memory');
+        $document
+            ->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings', 'quotes'])
+            ->format(self::FORMAT, 'Silver Parrot memory');
         $memory = [];
         foreach ($document->has('counters') ? $document->at('counters')->each() : [] as $name => $value) {
             $counter = $pack->counters[Fold::caseless((string) $name)] ?? null;
             $counter === null ? self::unknown($value, (string) $name) : $memory += self::counter($counter, $value);
         }
         foreach ($document->has('occasions') ? $document->at('occasions')->each() : [] as $name => $value) {
-            isset($pack->occasions[Fold::caseless((string) $name)]) ? $memory[Key::occasion((string) $name)->id()] = $value->moment()->iso() : self::unknown($value, (string) $name);
+            isset($pack->occasions[Fold::caseless((string) $name)])
+                ? ($memory[Key::occasion((string) $name)->id()] = $value->moment()->iso())
+                : self::unknown($value, (string) $name);
         }
         foreach ($document->has('people') ? $document->at('people')->items(10_000) : [] as $person) {
             $memory += InitialState::recordOf(self::person($person), $pack);
         }
 
-        return [new InitialState($memory, self::scalars($document, 'channel'), self::scalars($document, 'readings'), quotes: $document->has('quotes') ? array_map(self::quote(...), $document->at('quotes')->items(10_000)) : []), $document->findings()];
+        return [
+            new InitialState(
+                $memory,
+                self::scalars($document, 'channel'),
+                self::scalars($document, 'readings'),
+                quotes: $document->has('quotes')
+                    ? array_map(self::quote(...), $document->at('quotes')->items(10_000))
+                    : [],
+            ),
+            $document->findings(),
+        ];
     }
 
     /** @return array<string, int> */
@@ -55,7 +69,9 @@ final class MemoryFormat
         $numbers = [];
         foreach ($value->each() as $owner => $one) {
             // A viewer's number is written under the login; the simulated people's ids are made from it.
-            $numbers[$counter->scope === CounterScope::Viewer ? 'cast-'.Fold::caseless((string) $owner) : (string) $owner] = $number($one);
+            $numbers[
+                $counter->scope === CounterScope::Viewer ? 'cast-'.Fold::caseless((string) $owner) : (string) $owner
+            ] = $number($one);
         }
 
         return InitialState::counterKeys($counter, $numbers);
@@ -66,7 +82,13 @@ final class MemoryFormat
         $quote->object(['number', 'text', 'by', 'category', 'date'], ['number', 'text']);
         $text = static fn (string $key): string => $quote->has($key) ? $quote->at($key)->text(Limits::READING) : '';
 
-        return new Quote($quote->at('number')->whole(1, Limits::COUNTER), $text('text'), $text('by'), $text('category'), $quote->has('date') ? $quote->at('date')->moment() : null);
+        return new Quote(
+            $quote->at('number')->whole(1, Limits::COUNTER),
+            $text('text'),
+            $text('by'),
+            $text('category'),
+            $quote->has('date') ? $quote->at('date')->moment() : null,
+        );
     }
 
     private static function person(Document $person): CastMember
@@ -79,7 +101,9 @@ final class MemoryFormat
             $person->has('name') ? $person->at('name')->text(60) : $login,
             $person->has('levels') ? LevelFormat::readAll($person->at('levels')) : [],
             $person->has('tier') ? $person->at('tier')->whole(0, 3) : 0,
-            record: $person->has('record') ? array_map(self::written(...), $person->at('record')->entriesOfNames()) : [],
+            record: $person->has('record')
+                ? array_map(self::written(...), $person->at('record')->entriesOfNames())
+                : [],
         );
     }
 

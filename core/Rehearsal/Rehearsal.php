@@ -82,7 +82,15 @@ final class Rehearsal
 
     public function hear(Event $event): Outcome
     {
-        $world = new World($this->pack, $this->nothing, $this->readings, $event->at(), new KeyedChance($this->seed, $event->key()), $this->profile, $this->traced);
+        $world = new World(
+            $this->pack,
+            $this->nothing,
+            $this->readings,
+            $event->at(),
+            new KeyedChance($this->seed, $event->key()),
+            $this->profile,
+            $this->traced,
+        );
         $carried = $this->driver->hear($event, $world);
         if (! $carried->outcome instanceof Outcome) {
             throw new \LogicException('Two events of a rehearsal have the same key.');
@@ -102,7 +110,9 @@ final class Rehearsal
         return $this->store->values();
     }
 
-    /** @return array<string, null|bool|int|string|array<string, mixed>> what the last line found in memory, by key id */
+    /**
+     * @return array<string, null|bool|int|string|array<string, mixed>> what the last line found in memory, by key id
+     */
     public function given(): array
     {
         return $this->given;
@@ -115,7 +125,11 @@ final class Rehearsal
         $known = $this->store->snapshot(Reads::of($key))->value($key);
         if ($known === null && $person->isKnown()) {
             $record = $person->record();
-            $this->store->turn(EventKey::none(), Reads::of($key), static fn (): Tally => new Tally([new Change($key, null, $record, 'person', $person->login)]));
+            $this->store->turn(
+                EventKey::none(),
+                Reads::of($key),
+                static fn (): Tally => new Tally([new Change($key, null, $record, 'person', $person->login)]),
+            );
         }
     }
 }

@@ -36,9 +36,13 @@ final readonly class RememberedReadings implements Readings
         if (str_starts_with($request->name, 'number ')) {
             $number = (int) substr($request->name, 7);
 
-            return array_values(array_filter($this->quotes, static fn (Quote $quote): bool => $quote->number === $number))[0] ?? null;
+            return array_values(
+                array_filter($this->quotes, static fn (Quote $quote): bool => $quote->number === $number),
+            )[0] ?? null;
         }
-        $found = array_values(array_filter($this->quotes, static fn (Quote $quote): bool => self::has($quote, $request->of)));
+        $found = array_values(
+            array_filter($this->quotes, static fn (Quote $quote): bool => self::has($quote, $request->of)),
+        );
 
         return $request->name === 'count' ? count($found) : $found[(int) substr($request->name, 3) - 1] ?? null;
     }

@@ -15,10 +15,14 @@ final readonly class Report
     /** @param  int  $number  of one of the chat's lines, from 0 on */
     public function line(int $number): ?Heard
     {
-        return array_values(array_filter($this->heard, static fn (Heard $one): bool => $one->number === $number))[0] ?? null;
+        return array_values(array_filter($this->heard, static fn (Heard $one): bool => $one->number === $number))[0]
+            ?? null;
     }
 
-    /** @return array{lines: list<array<string, mixed>>, said: string, silent: string, closed: string, failed: string} numbers as text; docs/rehearsal.schema.json */
+    /**
+     * @return array{lines: list<array<string, mixed>>, said: string, silent: string, closed: string, failed: string}
+     *     numbers as text; docs/rehearsal.schema.json
+     */
     public function toArray(): array
     {
         return [
@@ -33,9 +37,17 @@ final readonly class Report
     /** @return array<string, mixed> */
     private static function entry(Heard $heard): array
     {
-        return ['at' => self::clock($heard->line->millis), 'by' => $heard->by->name ?? '', 'text' => $heard->line->text]
-            + Answer::of($heard->outcome)
-            + ['why' => array_map(static fn ($entry): string => $entry->sentence(), $heard->outcome->trace?->entries() ?? [])];
+        return [
+            'at' => self::clock($heard->line->millis),
+            'by' => $heard->by->name ?? '',
+            'text' => $heard->line->text,
+        ]
+            + Answer::of($heard->outcome) + [
+                'why' => array_map(
+                    static fn ($entry): string => $entry->sentence(),
+                    $heard->outcome->trace?->entries() ?? [],
+                ),
+            ];
     }
 
     /** "+75s" */

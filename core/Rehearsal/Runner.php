@@ -19,18 +19,33 @@ final class Runner
      * @param  array<string, list<Level>>  $levels  by folded name; over those of the cast
      * @param  array<string, string>  $names  as somebody wrote them, by folded name
      */
-    public static function run(Rehearsal $rehearsal, array $lines, array $levels, Moment $start, array $names = []): Report
-    {
+    public static function run(
+        Rehearsal $rehearsal,
+        array $lines,
+        array $levels,
+        Moment $start,
+        array $names = [],
+    ): Report {
         foreach ($levels as $name => $held) {
             $known = $rehearsal->person((string) $name);
-            $rehearsal->enter(Person::known($known->id ?? "cast-$name", $known->login ?? (string) $name, $known->name ?? $names[$name] ?? '', Levels::of(...$held), $known->tier ?? 0));
+            $rehearsal->enter(
+                Person::known(
+                    $known->id ?? "cast-$name",
+                    $known->login ?? (string) $name,
+                    $known->name ?? ($names[$name] ?? ''),
+                    Levels::of(...$held),
+                    $known->tier ?? 0,
+                ),
+            );
         }
         $queue = new EventQueue;
         $numbers = [];
         foreach ($lines as $number => $line) {
             $key = self::key($number, $line);
             $numbers[$key] = $number;
-            $queue->add(new ChatLine($key, self::person($rehearsal, $line->by), $line->text, $start->plusMillis($line->millis)));
+            $queue->add(
+                new ChatLine($key, self::person($rehearsal, $line->by), $line->text, $start->plusMillis($line->millis)),
+            );
         }
         $heard = [];
         while (($event = $queue->next()) !== null) {
@@ -38,7 +53,14 @@ final class Runner
             array_map($queue->add(...), $outcome->later);
             $number = $event instanceof ChatLine ? $numbers[$event->key] ?? null : null;
             $by = $event->person();
-            $heard[] = new Heard($number === null ? new TimedLine($event->at()->millis - $start->millis, $by->login ?? '', $event->line()->text ?? '') : $lines[$number], $by, $outcome, $number);
+            $heard[] = new Heard(
+                $number === null
+                    ? new TimedLine($event->at()->millis - $start->millis, $by->login ?? '', $event->line()->text ?? '')
+                    : $lines[$number],
+                $by,
+                $outcome,
+                $number,
+            );
         }
 
         return new Report($heard);

@@ -21,14 +21,21 @@ use SilverParrot\Response\ResponseCache;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
-/** What each of many texts would say to one person at one moment; memory is asked once a round for all of them together. */
+/**
+ * What each of many texts would say to one person at one moment; memory is asked once a round for all of them together.
+ */
 final readonly class SaidNow
 {
     /** One thing found in memory may lead to another, and hardly to a third. */
     private const ROUNDS = 4;
 
-    public function __construct(private Pack $pack, private InitialState $situation, private ChatProfile $profile, private string $seed, private ResponseCache $prepared = new ResponseCache)
-    {
+    public function __construct(
+        private Pack $pack,
+        private InitialState $situation,
+        private ChatProfile $profile,
+        private string $seed,
+        private ResponseCache $prepared = new ResponseCache,
+    ) {
     }
 
     /**
@@ -45,7 +52,14 @@ final readonly class SaidNow
         $said = array_fill_keys(array_keys($texts), null);
         $reads = Reads::of();
         for ($round = 0; $open !== [] && $round < self::ROUNDS; $round++) {
-            $world = new World($this->pack, $store->snapshot($reads), $readings, $now, new KeyedChance($this->seed, 'now'), $this->profile);
+            $world = new World(
+                $this->pack,
+                $store->snapshot($reads),
+                $readings,
+                $now,
+                new KeyedChance($this->seed, 'now'),
+                $this->profile,
+            );
             $needed = new PendingReads;
             foreach ($open as $place => $response) {
                 $heard = $response->say(new EvaluationContext($world, $scene, "now/$place", $needed));

@@ -36,8 +36,13 @@ final class SyntheticWorld implements Readings, View
      * @param  list<string>  $texts  what a response compares with
      * @param  list<int>  $numbers  likewise
      */
-    public function __construct(private readonly Pack $pack, private readonly string $name, private readonly int $attempt, private readonly array $texts, private readonly array $numbers)
-    {
+    public function __construct(
+        private readonly Pack $pack,
+        private readonly string $name,
+        private readonly int $attempt,
+        private readonly array $texts,
+        private readonly array $numbers,
+    ) {
     }
 
     public function knows(Key $key): bool
@@ -62,7 +67,10 @@ final class SyntheticWorld implements Readings, View
     public function read(Request $request): null|bool|int|string|ListValue
     {
         if ($request->subject === 'top') {
-            $people = array_map(fn (int $place): Person => Person::unknown($this->name), range(1, max(1, (int) $request->of)));
+            $people = array_map(
+                fn (int $place): Person => Person::unknown($this->name),
+                range(1, max(1, (int) $request->of)),
+            );
 
             return new ListValue($people, array_map(fn (): int => Limits::COUNTER, $people));
         }
@@ -73,7 +81,12 @@ final class SyntheticWorld implements Readings, View
                 'live' => [true, false],
                 'started', 'followed', 'subscribed', 'account_made' => [self::LONG_AGO, self::LATELY, null],
                 'next' => ['9999-09-28T22:48:48Z', null],
-                default => [str_repeat('w', Limits::READING), ...$this->texts, ...($request->subject === 'lookup' ? [Limits::COUNTER, ...$this->numbers] : []), null],
+                default => [
+                    str_repeat('w', Limits::READING),
+                    ...$this->texts,
+                    ...$request->subject === 'lookup' ? [Limits::COUNTER, ...$this->numbers] : [],
+                    null,
+                ],
             };
             $this->chosen[$id] = $options[$this->place($id, count($options))];
         }
@@ -115,14 +128,32 @@ final class SyntheticWorld implements Readings, View
             Kind::Counter => $this->counts($key),
             Kind::Field => match ($this->pack->fields[$key->name]->type ?? null) {
                 FieldType::Number => ['-999999999999999.999999', ...$this->numbers],
-                FieldType::Points => [Limits::COUNTER, ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0)],
+                FieldType::Points => [
+                    Limits::COUNTER,
+                    ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0),
+                ],
                 FieldType::Moment => [self::LONG_AGO, self::LATELY, null],
                 FieldType::YesNo => [true, false],
                 default => [str_repeat('w', Limits::FIELD_TEXT), ...$this->texts, null],
             },
-            Kind::Goods => [Limits::COUNTER - 1, ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0)],
+            Kind::Goods => [
+                Limits::COUNTER - 1,
+                ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0),
+            ],
             Kind::Occasion => [self::LONG_AGO, self::LATELY, '9999-09-28T22:48:48Z', null],
-            Kind::Person => [['id' => 'longest', 'login' => Fold::caseless($this->name), 'name' => $this->name, 'levels' => ['subscriber', 'moderator'], 'tier' => 3, 'lines' => Limits::COUNTER, 'first_seen' => self::LONG_AGO, 'last_seen' => self::LONG_AGO], null],
+            Kind::Person => [
+                [
+                    'id' => 'longest',
+                    'login' => Fold::caseless($this->name),
+                    'name' => $this->name,
+                    'levels' => ['subscriber', 'moderator'],
+                    'tier' => 3,
+                    'lines' => Limits::COUNTER,
+                    'first_seen' => self::LONG_AGO,
+                    'last_seen' => self::LONG_AGO,
+                ],
+                null,
+            ],
             default => [null],
         };
     }
@@ -131,9 +162,16 @@ final class SyntheticWorld implements Readings, View
     private function counts(Key $key): array
     {
         $counter = $this->pack->counters[$key->name] ?? null;
-        $of = static fn (int $number): int => $counter === null || $key->owner->kind === OwnerKind::Total ? $number : $counter->within($number);
+        $of = static fn (int $number): int => $counter === null || $key->owner->kind === OwnerKind::Total
+            ? $number
+            : $counter->within($number);
         // One below the highest leaves room to count on.
-        $counts = [$of(Limits::COUNTER - 1), $of(Limits::COUNTER), $of(-Limits::COUNTER), ...array_map($of, $this->numbers)];
+        $counts = [
+            $of(Limits::COUNTER - 1),
+            $of(Limits::COUNTER),
+            $of(-Limits::COUNTER),
+            ...array_map($of, $this->numbers),
+        ];
 
         return array_values(array_unique($counts));
     }
@@ -159,8 +197,8 @@ final class SyntheticWorld implements Readings, View
 
     private function place(string $id, int $count): int
     {
-        // The first attempts take the longest of everything, so that all kinds of lines meet it; after them a third of the
-        // circumstances are others. What is chosen depends on nothing but the attempt.
+        // The first attempts take the longest of everything, so that all kinds of lines meet it; after them a third of
+        // the circumstances are others. What is chosen depends on nothing but the attempt.
         $luck = crc32("{$this->attempt} $id");
 
         return $this->attempt < self::LONGEST_FIRST || $luck % 3 > 0 ? 0 : intdiv($luck, 3) % $count;

@@ -29,12 +29,16 @@ final readonly class RenderedResponse implements Stringable
         return $this->text;
     }
 
-    /** @return list<array{string, Origin}> text, and where it came from; what the author wrote is one text up to the next slot */
+    /**
+     * @return list<array{string, Origin}> text, and where it came from; what the author wrote is one text up to the
+     *     next slot
+     */
     public function pieces(): array
     {
         $pieces = [];
         foreach ($this->pieces as $at => $piece) {
-            foreach ($piece instanceof self ? $piece->pieces() : [[$piece, $this->origins[$at] ?? Origin::People]] as [$text, $origin]) {
+            $inside = $piece instanceof self ? $piece->pieces() : [[$piece, $this->origins[$at] ?? Origin::People]];
+            foreach ($inside as [$text, $origin]) {
                 $last = count($pieces) - 1;
                 if ($text !== '' && $origin === Origin::Author && $last >= 0 && $pieces[$last][1] === Origin::Author) {
                     $pieces[$last][0] .= $text;

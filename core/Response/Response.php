@@ -37,8 +37,11 @@ final class Response
     /** @var list<MemoryUse> uses of names that may read of memory */
     private readonly array $remembering;
 
-    private function __construct(public readonly string $text, private readonly ParsedResponse $parsed, private readonly Vocabulary $vocabulary)
-    {
+    private function __construct(
+        public readonly string $text,
+        private readonly ParsedResponse $parsed,
+        private readonly Vocabulary $vocabulary,
+    ) {
         $this->parts = $parsed->parts;
         $calls = $remembering = [];
         foreach ($parsed->nodes as $node) {
@@ -70,8 +73,12 @@ final class Response
     {
         $findings = $this->found($pack);
 
-        return array_filter($findings, static fn (Finding $one): bool => $one->isError()) === [] ? $findings
-            : (new Mends($pack, fn (string $text): array => self::of($text, $this->vocabulary)->found($pack)))->tried($findings, $this->text);
+        return array_filter($findings, static fn (Finding $one): bool => $one->isError()) === []
+            ? $findings
+            : (new Mends($pack, fn (string $text): array => self::of($text, $this->vocabulary)->found($pack)))->tried(
+                $findings,
+                $this->text,
+            );
     }
 
     /** @return list<Finding> with mends that nobody has tried */
@@ -111,7 +118,9 @@ final class Response
         return array_map(strval(...), array_keys($changed));
     }
 
-    /** All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet. */
+    /**
+     * All or nothing: what it says and changes, or why it fails, or nothing at all while something is not fetched yet.
+     */
     public function say(EvaluationContext $run): RenderedResponse|EvaluationFailure|null
     {
         try {
@@ -122,10 +131,17 @@ final class Response
         if ($run->lacks) {
             return $this->lacking($run);
         }
-        $said = new RenderedResponse($pieces, $this->row->origins, $run->changed === null ? [] : $run->changed->changes());
+        $said = new RenderedResponse(
+            $pieces,
+            $this->row->origins,
+            $run->changed === null ? [] : $run->changed->changes(),
+        );
 
-        // There are no loops, so it is enough to look once. Bytes are a cheap bound: only beyond it are characters counted.
-        return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID ? EvaluationFailure::tooMuchSaid() : $said;
+        // There are no loops, so it is enough to look once. Bytes are a cheap bound: only beyond it are characters
+        // counted.
+        return strlen($said->text) > Limits::SAID && mb_strlen($said->text) > Limits::SAID
+            ? EvaluationFailure::tooMuchSaid()
+            : $said;
     }
 
     /** What cannot be read fails with the sentence of its mistake. */
@@ -136,7 +152,12 @@ final class Response
             return $failed;
         }
         foreach ($this->parsed->mistakes as $mistake) {
-            if ($mistake->isError() && $mistake->span !== null && $span->from <= $mistake->span->from && $mistake->span->to <= $span->to) {
+            if (
+                $mistake->isError()
+                && $mistake->span !== null
+                && $span->from <= $mistake->span->from
+                && $mistake->span->to <= $span->to
+            ) {
                 return EvaluationFailure::unreadable($span, $mistake->sentence());
             }
         }

@@ -30,7 +30,13 @@ final readonly class Finding
     /** @param  array<string, string>  $data  that goes with it; what it says of another mend is left out */
     public function mendedBy(?string $replacement, array $data): self
     {
-        return new self($this->kind, $this->span, $this->at, $data + array_diff_key($this->data, ['nearest' => true]), $replacement);
+        return new self(
+            $this->kind,
+            $this->span,
+            $this->at,
+            $data + array_diff_key($this->data, ['nearest' => true]),
+            $replacement,
+        );
     }
 
     /** Of the text on its own, wherever that stands. */
@@ -58,7 +64,10 @@ final readonly class Finding
         return array_diff($names[1], array_keys($this->data)) === [] ? self::fill($mend, $this->data) : '';
     }
 
-    /** @return array{code: string, severity: string, at: string, from: string|null, to: string|null, sentence: string, mend: string} */
+    /**
+     * @return array{code: string, severity: string, at: string, from: string|null, to: string|null, sentence: string,
+     *     mend: string}
+     */
     public function toArray(): array
     {
         return [

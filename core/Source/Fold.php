@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace SilverParrot\Source;
 
-/** How texts are compared without case: NFC and full case folding, by no language's rules (UAX #15, CaseFolding.txt). */
+/**
+ * How texts are compared without case: NFC and full case folding, by no language's rules (UAX #15, CaseFolding.txt).
+ */
 final class Fold
 {
     public static function caseless(string $text): string

@@ -31,7 +31,9 @@ final class Source
 
     public function slice(Span $span): string
     {
-        return $this->plain ? substr($this->text, $span->from, $span->to - $span->from) : mb_substr($this->text, $span->from, $span->to - $span->from);
+        return $this->plain
+            ? substr($this->text, $span->from, $span->to - $span->from)
+            : mb_substr($this->text, $span->from, $span->to - $span->from);
     }
 
     public function length(): int

@@ -33,7 +33,11 @@ final class Truncator
         if (self::fits($text, $characters, $bytes)) {
             return $text;
         }
-        $end = self::lastBoundary($text, $characters === null ? null : $characters - 1, $bytes === null ? null : $bytes - strlen(self::MARK));
+        $end = self::lastBoundary(
+            $text,
+            $characters === null ? null : $characters - 1,
+            $bytes === null ? null : $bytes - strlen(self::MARK),
+        );
         $end = self::beforeWord($text, $end);
         $kept = TextTrimmer::withoutSpaceBehind(substr($text, 0, $end));
 
@@ -42,7 +46,8 @@ final class Truncator
 
     public static function fits(string $text, ?int $characters, ?int $bytes): bool
     {
-        return ($bytes === null || strlen($text) <= $bytes) && ($characters === null || strlen($text) <= $characters || mb_strlen($text) <= $characters);
+        return ($bytes === null || strlen($text) <= $bytes)
+            && ($characters === null || strlen($text) <= $characters || mb_strlen($text) <= $characters);
     }
 
     /** @return int the byte after the last grapheme that there is room for */
@@ -54,7 +59,11 @@ final class Truncator
         while ($end < strlen($text)) {
             $grapheme = grapheme_extract($text, 1, GRAPHEME_EXTR_COUNT, $end, $next);
             $used += mb_strlen((string) $grapheme);
-            if (! is_int($next) || ($bytes !== null && $next > $bytes) || ($characters !== null && $used > $characters)) {
+            if (
+                ! is_int($next)
+                || ($bytes !== null && $next > $bytes)
+                || ($characters !== null && $used > $characters)
+            ) {
                 break;
             }
             $end = $next;
@@ -75,7 +84,8 @@ final class Truncator
         }
         $to = $cut + strcspn($text, " \t\r\n", $cut);
         $word = substr($text, $from, $to - $from);
-        $mayNotBeCut = str_contains($word, '://') || str_starts_with(strtolower($word), 'www.') || str_starts_with($word, '@');
+        $mayNotBeCut =
+            str_contains($word, '://') || str_starts_with(strtolower($word), 'www.') || str_starts_with($word, '@');
 
         return $mayNotBeCut || mb_strlen($word) <= self::LONGEST_WORD ? $from : $cut;
     }

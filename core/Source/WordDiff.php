@@ -21,7 +21,12 @@ final class WordDiff
     {
         [$old, $new] = [self::words($before), self::words($after)];
         if (count($old) + count($new) > self::MOST) {
-            return array_values(array_filter([[self::GONE, $before], [self::NEW, $after]], static fn (array $part): bool => $part[1] !== ''));
+            return array_values(
+                array_filter(
+                    [[self::GONE, $before], [self::NEW, $after]],
+                    static fn (array $part): bool => $part[1] !== '',
+                ),
+            );
         }
         $common = self::common($old, $new);
         $parts = [];
@@ -39,10 +44,15 @@ final class WordDiff
         return $parts;
     }
 
-    /** @return list<string> each with the space before it, so that spaces alone match nothing; slots stay whole, since half a slot says nothing */
+    /**
+     * @return list<string> each with the space before it, so that spaces alone match nothing; slots stay whole, since
+     *     half a slot says nothing
+     */
     private static function words(string $text): array
     {
-        return preg_match_all('/\s*+(?:\[[^\[\]]*+\]|[\p{L}\p{N}_]++|\S)|\s++/u', $text, $found) === false ? [$text] : $found[0];
+        return preg_match_all('/\s*+(?:\[[^\[\]]*+\]|[\p{L}\p{N}_]++|\S)|\s++/u', $text, $found) === false
+            ? [$text]
+            : $found[0];
     }
 
     /**
@@ -55,7 +65,8 @@ final class WordDiff
         $common = array_fill(0, count($old) + 1, array_fill(0, count($new) + 1, 0));
         for ($i = count($old) - 1; $i >= 0; $i--) {
             for ($j = count($new) - 1; $j >= 0; $j--) {
-                $common[$i][$j] = $old[$i] === $new[$j] ? $common[$i + 1][$j + 1] + 1 : max($common[$i + 1][$j], $common[$i][$j + 1]);
+                $common[$i][$j] =
+                    $old[$i] === $new[$j] ? $common[$i + 1][$j + 1] + 1 : max($common[$i + 1][$j], $common[$i][$j + 1]);
             }
         }
 

@@ -25,10 +25,21 @@ final readonly class Moment implements Value
     /** ISO 8601: a date, or a date with a time; in the zone where none is written. Null where it is none. */
     public static function fromIso(string $text, \DateTimeZone $zone = new \DateTimeZone('UTC')): ?self
     {
-        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)(?:[T ](\d\d):(\d\d)(?::(\d\d)(?:\.(\d{1,6}))?)?(Z|[+-]\d\d:?\d\d)?)?$/D', trim($text), $part) !== 1) {
+        if (
+            preg_match(
+                '/^(\d{4})-(\d\d)-(\d\d)(?:[T ](\d\d):(\d\d)(?::(\d\d)(?:\.(\d{1,6}))?)?(Z|[+-]\d\d:?\d\d)?)?$/D',
+                trim($text),
+                $part,
+            ) !== 1
+        ) {
             return null;
         }
-        if (! checkdate((int) $part[2], (int) $part[3], (int) $part[1]) || (int) ($part[4] ?? 0) > 23 || (int) ($part[5] ?? 0) > 59 || (int) ($part[6] ?? 0) > 59) {
+        if (
+            ! checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+            || (int) ($part[4] ?? 0) > 23
+            || (int) ($part[5] ?? 0) > 59
+            || (int) ($part[6] ?? 0) > 59
+        ) {
             return null;
         }
         $whole = strlen(trim($text)) === 10 ? trim($text).'T00:00:00' : trim($text);
@@ -56,11 +67,16 @@ final readonly class Moment implements Value
     {
         $seconds = intdiv($this->millis - (($this->millis % 1000) + 1000) % 1000, 1000);
 
-        return (new \DateTimeImmutable('@'.$seconds))->setTimezone($zone)->modify(sprintf('+%d milliseconds', $this->millis - $seconds * 1000)) ?: new \DateTimeImmutable('@'.$seconds);
+        return (new \DateTimeImmutable('@'.$seconds))
+            ->setTimezone($zone)
+            ->modify(sprintf('+%d milliseconds', $this->millis - $seconds * 1000))
+            ?: new \DateTimeImmutable('@'.$seconds);
     }
 
     public function iso(): string
     {
-        return $this->in(new \DateTimeZone('UTC'))->format($this->millis % 1000 === 0 ? 'Y-m-d\TH:i:s\Z' : 'Y-m-d\TH:i:s.v\Z');
+        return $this->in(new \DateTimeZone('UTC'))->format(
+            $this->millis % 1000 === 0 ? 'Y-m-d\TH:i:s\Z' : 'Y-m-d\TH:i:s.v\Z',
+        );
     }
 }

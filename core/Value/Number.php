@@ -20,7 +20,9 @@ final readonly class Number implements Value
     /** Characters of a typed number: a sign, 15 digits, a point and six decimals; what is around it may be spaces. */
     public const LONGEST_TYPED = 24;
 
-    /** Numerators and denominators up to this stay ints: their product with a million and twice their size fit into one. */
+    /**
+     * Numerators and denominators up to this stay ints: their product with a million and twice their size fit into one.
+     */
     private const SMALL = 1_000_000_000_000;
 
     /** Invariant: simplified; not a whole number that an int can hold; either small, or the exact form is there. */
@@ -38,7 +40,8 @@ final readonly class Number implements Value
         while ($b !== 0) {
             [$a, $b] = [$b, $a % $b];
         }
-        [$over, $under] = $under < 0 ? [intdiv(-$over, $a), intdiv(-$under, $a)] : [intdiv($over, $a), intdiv($under, $a)];
+        [$over, $under] =
+            $under < 0 ? [intdiv(-$over, $a), intdiv(-$under, $a)] : [intdiv($over, $a), intdiv($under, $a)];
 
         return $under === 1 ? $over : new self($over, $under);
     }
@@ -108,7 +111,9 @@ final readonly class Number implements Value
 
     public static function exactOf(int|self $number): BigRational
     {
-        return is_int($number) ? BigRational::of($number) : ($number->exact ?? BigRational::nd($number->over, $number->under));
+        return is_int($number)
+            ? BigRational::of($number)
+            : $number->exact ?? BigRational::nd($number->over, $number->under);
     }
 
     public function isWhole(): bool
@@ -122,7 +127,10 @@ final readonly class Number implements Value
         if (is_int($number)) {
             return (string) $number;
         }
-        $text = $number->exact === null && $decimals <= self::DECIMALS ? $number->smallDigits($decimals) : (string) self::exactOf($number)->toScale($decimals, RoundingMode::HALF_UP);
+        $text =
+            $number->exact === null && $decimals <= self::DECIMALS
+                ? $number->smallDigits($decimals)
+                : (string) self::exactOf($number)->toScale($decimals, RoundingMode::HALF_UP);
         $text = str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
 
         return $text === '-0' ? '0' : $text;
@@ -135,13 +143,20 @@ final readonly class Number implements Value
         $rounded = intdiv($scaled, $this->under) + (2 * ($scaled % $this->under) >= $this->under ? 1 : 0);
         $sign = $this->over < 0 ? '-' : '';
 
-        return $decimals === 0 ? $sign.$rounded : $sign.intdiv($rounded, $scale).'.'.str_pad((string) ($rounded % $scale), $decimals, '0', STR_PAD_LEFT);
+        return $decimals === 0
+            ? $sign.$rounded
+            : $sign
+                    .intdiv($rounded, $scale)
+                    .'.'
+                    .str_pad((string) ($rounded % $scale), $decimals, '0', STR_PAD_LEFT);
     }
 
     /** Halves go away from zero. */
     public static function rounded(int|self $number, int $decimals): int|self
     {
-        $rounded = is_int($number) ? $number : self::of(BigRational::of(self::exactOf($number)->toScale($decimals, RoundingMode::HALF_UP)));
+        $rounded = is_int($number)
+            ? $number
+            : self::of(BigRational::of(self::exactOf($number)->toScale($decimals, RoundingMode::HALF_UP)));
 
         return $rounded instanceof Gap ? $number : $rounded;
     }
@@ -176,7 +191,11 @@ final readonly class Number implements Value
             $digit = \IntlChar::charDigitValue($character);
             if ($character === "\u{2212}") {
                 $plain .= '-';
-            } elseif ($digit >= 0 && $digit <= 9 && \IntlChar::charType($character) === \IntlChar::CHAR_CATEGORY_DECIMAL_DIGIT_NUMBER) {
+            } elseif (
+                $digit >= 0
+                && $digit <= 9
+                && \IntlChar::charType($character) === \IntlChar::CHAR_CATEGORY_DECIMAL_DIGIT_NUMBER
+            ) {
                 $plain .= $digit;
             } else {
                 return null;

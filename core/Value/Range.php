@@ -36,7 +36,10 @@ final readonly class Range
 
     public function negated(): self
     {
-        return new self($this->high === PHP_INT_MAX ? PHP_INT_MIN : -$this->high, $this->low === PHP_INT_MIN ? PHP_INT_MAX : -$this->low);
+        return new self(
+            $this->high === PHP_INT_MAX ? PHP_INT_MIN : -$this->high,
+            $this->low === PHP_INT_MIN ? PHP_INT_MAX : -$this->low,
+        );
     }
 
     public function times(self $other): self

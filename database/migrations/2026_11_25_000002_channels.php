@@ -6,7 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Every row belongs to a channel. Columns that end in _folded hold what is compared without case, folded by the core. */
+/**
+ * Every row belongs to a channel. Columns that end in _folded hold what is compared without case, folded by the core.
+ */
 return new class extends Migration
 {
     public function up(): void

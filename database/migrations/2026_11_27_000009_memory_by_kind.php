@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * What is remembered stands in a table for each kind. The old table of keys and values stays: what a backup of the first
- * form brings comes in through it.
+ * What is remembered stands in a table for each kind. The old table of keys and values stays: what a backup of the
+ * first form brings comes in through it.
  */
 return new class extends Migration
 {
@@ -20,7 +20,8 @@ return new class extends Migration
         Schema::create('viewers', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('channel_id')->constrained()->cascadeOnDelete();
-            // The service, and the id that it never gives to anybody else; empty for the simulated people of rehearsals.
+            // The service, and the id that it never gives to anybody else; empty for the simulated people of
+            // rehearsals.
             $table->string('service', 20);
             $table->string('service_id', 190);
             // Folded, as those of before; who has it now, or had it last.
@@ -37,7 +38,9 @@ return new class extends Migration
             $table->index(['channel_id', 'login']);
         });
         // In all that follow, viewer_id is 0 for what belongs to no viewer, and a definition stands with its folded id.
-        $this->shelf('counter_numbers', 'counter', ['viewer_id', 'owner_kind', 'category'], static function (Blueprint $table): void {
+        $this->shelf('counter_numbers', 'counter', ['viewer_id', 'owner_kind', 'category'], static function (
+            Blueprint $table,
+        ): void {
             $table->bigInteger('number');
             // The stream or day that it counts for; null where it lasts.
             $table->string('period', 60)->nullable();
@@ -50,7 +53,12 @@ return new class extends Migration
         $this->shelf('viewer_values', 'field', ['viewer_id'], static fn (Blueprint $table) => $table->json('value'));
         $this->shelf('occasion_moments', 'occasion', [], static fn (Blueprint $table) => $table->string('moment', 40));
         $this->shelf('list_positions', 'list', [], static fn (Blueprint $table) => $table->json('position'));
-        $this->shelf('cooldowns', 'command', ['viewer_id'], static fn (Blueprint $table) => $table->bigInteger('last_run'));
+        $this->shelf(
+            'cooldowns',
+            'command',
+            ['viewer_id'],
+            static fn (Blueprint $table) => $table->bigInteger('last_run'),
+        );
         $this->shelf('recent_answers', null, ['viewer_id'], static fn (Blueprint $table) => $table->json('answers'));
         $this->shelf('running_streams', null, [], static fn (Blueprint $table) => $table->json('state'));
         Schema::create('ledger', function (Blueprint $table): void {
@@ -85,7 +93,16 @@ return new class extends Migration
         foreach (DB::table('memory_history')->lazyById(500) as $row) {
             /** @var array<string, null|bool|float|int|string> $row */
             $row = array_diff_key((array) $row, ['kind' => true, 'name' => true, 'owner' => true]);
-            DB::table('memory_history')->where('id', $row['id'])->update(array_intersect_key($older->row('memory_history', $row), ['kind' => true, 'name' => true, 'owner' => true, 'user_id' => true]));
+            DB::table('memory_history')
+                ->where('id', $row['id'])
+                ->update(
+                    array_intersect_key($older->row('memory_history', $row), [
+                        'kind' => true,
+                        'name' => true,
+                        'owner' => true,
+                        'user_id' => true,
+                    ]),
+                );
         }
         foreach (DB::table('channels')->pluck('id') as $channel) {
             (new SortMemory(DB::connection(), is_int($channel) ? $channel : 0))->sort();

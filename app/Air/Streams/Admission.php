@@ -6,7 +6,9 @@ namespace App\Air\Streams;
 
 use App\Air\Capacity;
 
-/** How many connections stand open for pages, in all and from each address; they count from the moment they are taken. */
+/**
+ * How many connections stand open for pages, in all and from each address; they count from the moment they are taken.
+ */
 final class Admission
 {
     private int $open = 0;
@@ -17,7 +19,9 @@ final class Admission
     /** Connections that were turned away and not told of yet. */
     private int $turnedAway = 0;
 
-    /** @param  list<string>  $proxies  addresses of proxies that stand before the port; they tell whom they speak for */
+    /**
+     * @param  list<string>  $proxies  addresses of proxies that stand before the port; they tell whom they speak for
+     */
     public function __construct(private readonly array $proxies)
     {
     }

@@ -19,7 +19,11 @@ final class Grant
     public static function of(string $session, int $user): string
     {
         $id = self::id($session);
-        DB::table('stream_grants')->upsert(['id' => $id, 'user_id' => $user, 'expires_at' => now()->addHours(self::HOURS)], ['id'], ['user_id', 'expires_at']);
+        DB::table('stream_grants')->upsert(
+            ['id' => $id, 'user_id' => $user, 'expires_at' => now()->addHours(self::HOURS)],
+            ['id'],
+            ['user_id', 'expires_at'],
+        );
 
         return $id;
     }

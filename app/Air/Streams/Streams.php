@@ -40,8 +40,11 @@ final class Streams
     private readonly Admission $admission;
 
     /** @param  list<string>  $proxies  addresses of proxies that stand before the port */
-    public function __construct(private readonly Connection $connection, #[SensitiveParameter] private readonly string $secret, array $proxies = [])
-    {
+    public function __construct(
+        private readonly Connection $connection,
+        #[SensitiveParameter] private readonly string $secret,
+        array $proxies = [],
+    ) {
         $this->admission = new Admission($proxies);
     }
 
@@ -67,7 +70,10 @@ final class Streams
     /** @param  array<string, int|string>  $data */
     public function publish(int $channel, int $number, string $event, array $data): void
     {
-        $written = "id: $number\nevent: $event\ndata: ".json_encode($data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)."\n\n";
+        $written =
+            "id: $number\nevent: $event\ndata: "
+            .json_encode($data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)
+            ."\n\n";
         if ($event === 'line') {
             $this->recalled[$channel][$number] = $written;
             if (count($this->recalled[$channel]) > self::RECALLED) {
@@ -88,13 +94,19 @@ final class Streams
         }
     }
 
-    /** Whoever was taken out of a channel, has signed out or has a new password reads no further. One statement for all. */
+    /**
+     * Whoever was taken out of a channel, has signed out or has a new password reads no further. One statement for all.
+     */
     public function closeUnauthorised(): void
     {
         if ($this->readers === []) {
             return;
         }
-        $stands = $this->standing(array_values(array_unique(array_map(static fn (Reader $reader): string => $reader->token->grant, $this->readers))));
+        $stands = $this->standing(
+            array_values(
+                array_unique(array_map(static fn (Reader $reader): string => $reader->token->grant, $this->readers)),
+            ),
+        );
         foreach ($this->readers as $reader) {
             if (! isset($stands[$reader->token->stands()])) {
                 $reader->close();
@@ -111,7 +123,13 @@ final class Streams
         $marks = implode(',', array_fill(0, count($grants), '?'));
         $stands = [];
         /** @var object{id: string, user_id: int, channel_id: int} $row */
-        foreach ($this->connection->select("SELECT g.id, m.user_id, m.channel_id FROM stream_grants g JOIN memberships m ON m.user_id = g.user_id WHERE g.id IN ($marks) AND g.expires_at > UTC_TIMESTAMP()", $grants) as $row) {
+        foreach (
+            $this->connection->select(
+                'SELECT g.id, m.user_id, m.channel_id FROM stream_grants g JOIN memberships m ON m.user_id = '
+                    ."g.user_id WHERE g.id IN ($marks) AND g.expires_at > UTC_TIMESTAMP()",
+                $grants,
+            ) as $row
+        ) {
             $stands["{$row->user_id} {$row->channel_id} {$row->id}"] = true;
         }
 
@@ -144,7 +162,11 @@ final class Streams
     {
         $within = new TimeoutCancellation(self::HEAD_SECONDS);
         $head = '';
-        while (! str_contains($head, "\r\n\r\n") && strlen($head) < self::LONGEST_HEAD && ($bytes = $socket->read($within)) !== null) {
+        while (
+            ! str_contains($head, "\r\n\r\n")
+            && strlen($head) < self::LONGEST_HEAD
+            && ($bytes = $socket->read($within)) !== null
+        ) {
             $head .= $bytes;
         }
         try {
@@ -167,13 +189,22 @@ final class Streams
         if ($token === null || ! isset($this->standing([$token->grant])[$token->stands()])) {
             return $this->refuse($socket, '403 Forbidden');
         }
-        if (count(array_filter($this->readers, static fn (Reader $reader): bool => $reader->token->user === $token->user)) >= Capacity::READERS_A_PERSON) {
+        if (
+            count(
+                array_filter($this->readers, static fn (Reader $reader): bool => $reader->token->user === $token->user),
+            ) >= Capacity::READERS_A_PERSON
+        ) {
             return $this->refuse($socket, '503 Service Unavailable');
         }
         // The token opens it, and nothing that a browser adds by itself; so any page may try.
         $reader = new Reader($socket, $token);
-        $reader->send("HTTP/1.1 200 OK\r\nContent-Type: text/event-stream\r\nCache-Control: no-store\r\nAccess-Control-Allow-Origin: *\r\nX-Content-Type-Options: nosniff\r\nReferrer-Policy: no-referrer\r\nConnection: close\r\n\r\nretry: 2000\n\n");
-        $after = $request->getHeaderLine('Last-Event-ID') ?: (is_string($query['after'] ?? null) ? $query['after'] : '');
+        $reader->send(
+            "HTTP/1.1 200 OK\r\nContent-Type: text/event-stream\r\nCache-Control: "
+                ."no-store\r\nAccess-Control-Allow-Origin: *\r\nX-Content-Type-Options: nosniff\r\nReferrer-Policy: "
+                ."no-referrer\r\nConnection: close\r\n\r\nretry: 2000\n\n",
+        );
+        $after =
+            $request->getHeaderLine('Last-Event-ID') ?: (is_string($query['after'] ?? null) ? $query['after'] : '');
         foreach ($this->recalled[$token->channel] ?? [] as $number => $event) {
             if (ctype_digit($after) && strlen($after) < 19 && $number > (int) $after) {
                 $reader->send($event);
@@ -201,7 +232,11 @@ final class Streams
     private function refuse(Socket $socket, string $status): null
     {
         $again = str_starts_with($status, '503') ? "Retry-After: 15\r\n" : '';
-        $socket->write("HTTP/1.1 $status\r\n{$again}Content-Length: 0\r\nAccess-Control-Allow-Origin: *\r\nX-Content-Type-Options: nosniff\r\nReferrer-Policy: no-referrer\r\nCache-Control: no-store\r\nConnection: close\r\n\r\n");
+        $socket->write(
+            "HTTP/1.1 $status\r\n{$again}Content-Length: 0\r\nAccess-Control-Allow-Origin: "
+                ."*\r\nX-Content-Type-Options: nosniff\r\nReferrer-Policy: no-referrer\r\nCache-Control: "
+                ."no-store\r\nConnection: close\r\n\r\n",
+        );
 
         return null;
     }

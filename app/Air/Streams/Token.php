@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Air\Streams;
 
 /**
- * The key to a channel's stream of events, for one person's session and a short while. It opens a stream; once open, the
- * stream stays until its reader leaves, is no member any more, or the session ends.
+ * The key to a channel's stream of events, for one person's session and a short while. It opens a stream; once open,
+ * the stream stays until its reader leaves, is no member any more, or the session ends.
  */
 final readonly class Token
 {
@@ -34,7 +34,9 @@ final readonly class Token
         }
         $isOurs = hash_equals(self::sign("{$part[1]}.{$part[2]}.{$part[3]}.{$part[4]}", $secret), $part[5]);
 
-        return $isOurs && (int) $part[4] >= $now && (int) $part[4] <= $now + self::SECONDS ? new self((int) $part[1], (int) $part[2], $part[3]) : null;
+        return $isOurs && (int) $part[4] >= $now && (int) $part[4] <= $now + self::SECONDS
+            ? new self((int) $part[1], (int) $part[2], $part[3])
+            : null;
     }
 
     /** Whose it is, and for what, in one word. */

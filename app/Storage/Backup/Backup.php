@@ -26,7 +26,8 @@ final readonly class Backup
     /**
      * @param  string|null  $login  of the channel; null for everything
      * @param  Closure(string, int): void  $progress  table and rows so far
-     * @param  (Closure(string, string): void)|null  $unreadable  told of a row with text that is none: its table and key
+     * @param  (Closure(string, string): void)|null  $unreadable  told of a row with text that is none: its table and
+     *     key
      * @return int rows
      */
     public function write(string $file, ?string $login, Closure $progress, ?Closure $unreadable = null): int
@@ -38,17 +39,37 @@ final readonly class Backup
         }
         try {
             // One moment for all tables, without holding anybody up; a slow disk may keep it waiting.
-            $this->connection->unprepared('SET @idle = @@SESSION.idle_transaction_timeout, SESSION idle_transaction_timeout = 0');
+            $this->connection->unprepared(
+                'SET @idle = @@SESSION.idle_transaction_timeout, SESSION idle_transaction_timeout = 0',
+            );
             $this->connection->unprepared('SET SESSION TRANSACTION ISOLATION LEVEL REPEATABLE READ');
             $this->connection->unprepared('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
             $rows = $this->lines($login, $progress, static function (array $line) use ($out, $file, $unreadable): void {
                 $json = json_encode($line, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
                 if ($json === false) {
                     // One row whose text is none must not keep all others from being saved.
-                    $json = json_encode($line, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
+                    $json = json_encode(
+                        $line,
+                        JSON_THROW_ON_ERROR
+                            | JSON_UNESCAPED_UNICODE
+                            | JSON_UNESCAPED_SLASHES
+                            | JSON_INVALID_UTF8_SUBSTITUTE,
+                    );
                     $table = is_string($line['in'] ?? null) ? Table::all()[$line['in']] : null;
                     $row = is_array($line['row'] ?? null) ? $line['row'] : [];
-                    $unreadable !== null && $unreadable($table->name ?? '', implode(' ', array_map(static fn (string $column): string => is_scalar($row[$column] ?? null) ? mb_scrub("$column {$row[$column]}") : '', $table->key ?? [])));
+                    $unreadable !== null
+                        && $unreadable(
+                            $table->name ?? '',
+                            implode(
+                                ' ',
+                                array_map(
+                                    static fn (string $column): string => is_scalar($row[$column] ?? null)
+                                        ? mb_scrub("$column {$row[$column]}")
+                                        : '',
+                                    $table->key ?? [],
+                                ),
+                            ),
+                        );
                 }
                 $json .= "\n";
                 if (gzwrite($out, $json) !== strlen($json)) {
@@ -79,7 +100,12 @@ final readonly class Backup
     private function lines(?string $login, Closure $progress, Closure $line): int
     {
         $channel = $login === null ? null : $this->channel($login);
-        $line(['format' => self::FORMAT, 'version' => self::VERSION, 'made' => gmdate('Y-m-d\TH:i:s\Z'), 'channel' => $login]);
+        $line([
+            'format' => self::FORMAT,
+            'version' => self::VERSION,
+            'made' => gmdate('Y-m-d\TH:i:s\Z'),
+            'channel' => $login,
+        ]);
         $emails = $this->emails();
         $rows = 0;
         foreach ($channel === null ? Table::all() : Table::ofChannel() as $table) {
@@ -109,10 +135,16 @@ final readonly class Backup
         $marks = implode(', ', array_fill(0, count($table->key), '?'));
         $after = null;
         do {
-            $where = array_filter([$channel === null ? '' : "`{$table->owner}` = ?", $after === null ? '' : "($columns) > ($marks)"]);
+            $where = array_filter([
+                $channel === null ? '' : "`{$table->owner}` = ?",
+                $after === null ? '' : "($columns) > ($marks)",
+            ]);
             $rows = $this->connection->select(
-                "SELECT * FROM `{$table->name}`".($where === [] ? '' : ' WHERE '.implode(' AND ', $where))." ORDER BY $columns LIMIT ".self::AT_ONCE,
-                [...($channel === null ? [] : [$channel]), ...($after ?? [])],
+                "SELECT * FROM `{$table->name}`"
+                    .($where === [] ? '' : ' WHERE '.implode(' AND ', $where))
+                    ." ORDER BY $columns LIMIT "
+                    .self::AT_ONCE,
+                [...$channel === null ? [] : [$channel], ...$after ?? []],
             );
             foreach ($rows as $row) {
                 /** @var array<string, mixed> $row */

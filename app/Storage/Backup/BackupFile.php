@@ -10,8 +10,13 @@ final readonly class BackupFile
     /** Bytes of one line; an edition of a full pack is the longest. */
     private const LONGEST_LINE = 134_217_728;
 
-    private function __construct(private string $file, private int $version, public ?string $channel, public string $made, public int $rows)
-    {
+    private function __construct(
+        private string $file,
+        private int $version,
+        public ?string $channel,
+        public string $made,
+        public int $rows,
+    ) {
     }
 
     public static function open(string $file): self
@@ -26,7 +31,11 @@ final readonly class BackupFile
                 throw BackupFailed::broken($file, $number);
             } elseif (isset($line['end'])) {
                 $end = $line['end'];
-            } elseif (! is_string($line['in'] ?? null) || ! isset(Table::all()[$line['in']]) || ! is_array($line['row'] ?? null)) {
+            } elseif (
+                ! is_string($line['in'] ?? null)
+                || ! isset(Table::all()[$line['in']])
+                || ! is_array($line['row'] ?? null)
+            ) {
                 throw BackupFailed::broken($file, $number);
             } else {
                 $rows++;
@@ -39,7 +48,13 @@ final readonly class BackupFile
             throw BackupFailed::broken($file, $rows + 2);
         }
 
-        return new self($file, $head['version'], is_string($head['channel'] ?? null) ? $head['channel'] : null, is_string($head['made'] ?? null) ? $head['made'] : '', $rows);
+        return new self(
+            $file,
+            $head['version'],
+            is_string($head['channel'] ?? null) ? $head['channel'] : null,
+            is_string($head['made'] ?? null) ? $head['made'] : '',
+            $rows,
+        );
     }
 
     public function name(): string
@@ -47,7 +62,10 @@ final readonly class BackupFile
         return $this->file;
     }
 
-    /** @return iterable<array{string, array<string, null|bool|float|int|string>, int}> table, row as the tables have it today, and its line in the file */
+    /**
+     * @return iterable<array{string, array<string, null|bool|float|int|string>, int}> table, row as the tables have it
+     *     today, and its line in the file
+     */
     public function rows(): iterable
     {
         $older = $this->version === 1 ? new RowsOfVersionOne : null;

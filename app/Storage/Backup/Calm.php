@@ -28,10 +28,20 @@ final class Calm
             $row['state'] = 'stale';
         }
         if ($table === 'channels') {
-            $row = ['paused' => 1, 'lease_epoch' => max($this->epoch, (int) ($row['lease_epoch'] ?? 0)) + 1, 'lease_holder' => null, 'lease_until' => null, 'air_state' => 'away', 'air_seen_at' => null, 'air_troubles' => null] + $row;
+            $row =
+                [
+                    'paused' => 1,
+                    'lease_epoch' => max($this->epoch, (int) ($row['lease_epoch'] ?? 0)) + 1,
+                    'lease_holder' => null,
+                    'lease_until' => null,
+                    'air_state' => 'away',
+                    'air_seen_at' => null,
+                    'air_troubles' => null,
+                ] + $row;
             if (is_string($row['chat_secret'] ?? null) && ! $this->isReadable($row['chat_secret'])) {
                 $row['chat_secret'] = null;
-                $this->notes['secret'] = 'A secret for a chat server was encrypted with the key of another machine; give it anew.';
+                $this->notes['secret'] =
+                    'A secret for a chat server was encrypted with the key of another machine; give it anew.';
             }
         }
 

@@ -11,7 +11,10 @@ final readonly class Columns
 {
     private const WHOLE = ['tinyint', 'smallint', 'mediumint', 'int', 'bigint'];
 
-    /** @param  array<string, array{type: string, longest: int|null, isNullable: bool, isNeeded: bool, isJson: bool}>  $columns */
+    /**
+     * @param  array<string, array{type: string, longest: int|null, isNullable: bool, isNeeded: bool,
+     *     isJson: bool}>  $columns
+     */
     private function __construct(private array $columns)
     {
     }
@@ -19,16 +22,25 @@ final readonly class Columns
     public static function of(Connection $connection, string $table): self
     {
         $columns = [];
-        /** @var object{name: string, type: string, longest: int|null, nullable: string, standard: string|null, extra: string, rule: string|null} $row */
-        foreach ($connection->select(
-            'SELECT c.column_name AS name, c.data_type AS type, c.character_maximum_length AS longest, c.is_nullable AS nullable, c.column_default AS standard, c.extra AS extra,
-                (SELECT k.check_clause FROM information_schema.check_constraints k WHERE k.constraint_schema = c.table_schema AND k.table_name = c.table_name AND k.constraint_name = c.column_name LIMIT 1) AS rule
-             FROM information_schema.columns c WHERE c.table_schema = DATABASE() AND c.table_name = ?',
-            [$table],
-        ) as $row) {
+        /**
+         * @var object{name: string, type: string, longest: int|null, nullable: string, standard: string|null,
+         *     extra: string, rule: string|null} $row
+         */
+        foreach (
+            $connection->select(
+                'SELECT c.column_name AS name, c.data_type AS type, c.character_maximum_length AS longest,
+                    c.is_nullable AS nullable, c.column_default AS standard, c.extra AS extra,
+                    (SELECT k.check_clause FROM information_schema.check_constraints k
+                     WHERE k.constraint_schema = c.table_schema AND k.table_name = c.table_name
+                        AND k.constraint_name = c.column_name LIMIT 1) AS rule
+                 FROM information_schema.columns c WHERE c.table_schema = DATABASE() AND c.table_name = ?',
+                [$table],
+            ) as $row
+        ) {
             $columns[$row->name] = [
                 'type' => $row->type, 'longest' => $row->longest, 'isNullable' => $row->nullable === 'YES',
-                'isNeeded' => $row->nullable !== 'YES' && $row->standard === null && ! str_contains($row->extra, 'auto_increment'),
+                'isNeeded' => $row->nullable !== 'YES' && $row->standard === null
+                    && ! str_contains($row->extra, 'auto_increment'),
                 'isJson' => str_contains((string) $row->rule, 'json_valid'),
             ];
         }

@@ -7,8 +7,8 @@ namespace App\Storage\Backup;
 use Illuminate\Database\Connection;
 
 /**
- * Which number each row of a file has here. A number that another channel's row has here is exchanged for a new one; what
- * refers to it follows.
+ * Which number each row of a file has here. A number that another channel's row has here is exchanged for a new one;
+ * what refers to it follows.
  */
 final class Numbers
 {
@@ -33,12 +33,18 @@ final class Numbers
         $marks = implode(',', array_fill(0, count($numbers), '?'));
         $taken = [];
         /** @var object{id: int} $row */
-        foreach ($this->connection->select("SELECT id FROM `{$table->name}` WHERE id IN ($marks) AND `{$table->owner}` <> ?", [...$numbers, $this->channel]) as $row) {
+        foreach (
+            $this->connection->select(
+                "SELECT id FROM `{$table->name}` WHERE id IN ($marks) AND `{$table->owner}` <> ?",
+                [...$numbers, $this->channel],
+            ) as $row
+        ) {
             $taken[$row->id] = true;
         }
         foreach ($numbers as $number) {
             // Behind the first new number all are new, so that their order stays.
-            $this->here[$table->name][$number] = isset($taken[$number]) || isset($this->last[$table->name]) ? $this->next($table->name) : $number;
+            $this->here[$table->name][$number] =
+                isset($taken[$number]) || isset($this->last[$table->name]) ? $this->next($table->name) : $number;
         }
     }
 

@@ -11,8 +11,8 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
 
 /**
- * Puts a backup back, whole or not at all. What is put back is paused, its lease's epoch is raised, so that a talker which
- * still speaks for it is fenced off, and what was queued to be said is stale.
+ * Puts a backup back, whole or not at all. What is put back is paused, its lease's epoch is raised, so that a talker
+ * which still speaks for it is fenced off, and what was queued to be said is stale.
  */
 final readonly class Restore
 {
@@ -32,7 +32,9 @@ final readonly class Restore
         }
         $calm = new Calm($this->encrypter, $this->highestEpoch());
         // A slow disk, or somebody who halts the terminal, may keep it waiting longer than a turn may wait.
-        $this->connection->unprepared('SET @idle = @@SESSION.idle_transaction_timeout, SESSION idle_transaction_timeout = 0');
+        $this->connection->unprepared(
+            'SET @idle = @@SESSION.idle_transaction_timeout, SESSION idle_transaction_timeout = 0',
+        );
         try {
             if ($login !== null) {
                 return (new RestoreChannel($this->connection, $calm, $progress))->from($file, $login);
@@ -48,7 +50,8 @@ final readonly class Restore
     /** @param  Closure(string, int): void  $progress */
     private function everything(BackupFile $file, Calm $calm, Closure $progress): void
     {
-        // Whoever is signed in would be somebody else afterwards, and whoever is invited would come into another channel.
+        // Whoever is signed in would be somebody else afterwards, and whoever is invited would come into another
+        // channel.
         foreach (['sessions', 'stream_grants', 'sign_in_links', 'invitations'] as $table) {
             $this->connection->delete("DELETE FROM `$table`");
         }
@@ -65,7 +68,12 @@ final readonly class Restore
             try {
                 $this->connection->table($name)->insert($calm->row($name, $row));
             } catch (QueryException) {
-                throw BackupFailed::malformed($file->name(), $line, $name, 'a column that refers to another row, or is there twice');
+                throw BackupFailed::malformed(
+                    $file->name(),
+                    $line,
+                    $name,
+                    'a column that refers to another row, or is there twice',
+                );
             }
             $progress($name, $count[$name] = ($count[$name] ?? 0) + 1);
         }

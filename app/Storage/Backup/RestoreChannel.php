@@ -10,8 +10,9 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
 
 /**
- * Puts one channel back, whole or not at all. Its rows are looked at and laid out beside the real tables first; only then
- * the channel is taken off the air, and the rows change places under its lock alone. Other channels' rows are not touched.
+ * Puts one channel back, whole or not at all. Its rows are looked at and laid out beside the real tables first; only
+ * then the channel is taken off the air, and the rows change places under its lock alone. Other channels' rows are not
+ * touched.
  */
 final class RestoreChannel
 {
@@ -28,8 +29,11 @@ final class RestoreChannel
     private array $count = [];
 
     /** @param  Closure(string, int): void  $progress  table and rows so far */
-    public function __construct(private readonly Connection $connection, private readonly Calm $calm, private readonly Closure $progress)
-    {
+    public function __construct(
+        private readonly Connection $connection,
+        private readonly Calm $calm,
+        private readonly Closure $progress,
+    ) {
     }
 
     /** @return list<string> what the person should know */
@@ -37,7 +41,9 @@ final class RestoreChannel
     {
         $inFile = $this->find($file, $login);
         foreach (Table::ofChannel() as $table) {
-            $this->connection->unprepared("CREATE OR REPLACE TEMPORARY TABLE `beside_{$table->name}` LIKE `{$table->name}`");
+            $this->connection->unprepared(
+                "CREATE OR REPLACE TEMPORARY TABLE `beside_{$table->name}` LIKE `{$table->name}`",
+            );
         }
         try {
             $this->layOut($file, $login, $inFile);
@@ -80,7 +86,9 @@ final class RestoreChannel
         /** @var object{highest: int|null} $row */
         $row = $this->connection->selectOne('SELECT MAX(id) AS highest FROM channels');
 
-        return $this->connection->selectOne('SELECT 1 FROM channels WHERE id = ?', [$wanted]) === null ? $wanted : ($row->highest ?? 0) + 1;
+        return $this->connection->selectOne('SELECT 1 FROM channels WHERE id = ?', [$wanted]) === null
+            ? $wanted
+            : ($row->highest ?? 0) + 1;
     }
 
     private function layOut(BackupFile $file, string $login, int $inFile): void
@@ -101,7 +109,9 @@ final class RestoreChannel
 
                 continue;
             }
-            $wrong = ($columns[$name] ??= Columns::of($this->connection, $name))->wrong($people->numbered($tables[$name], $row));
+            $wrong = ($columns[$name] ??= Columns::of($this->connection, $name))->wrong(
+                $people->numbered($tables[$name], $row),
+            );
             if ($wrong !== null) {
                 throw BackupFailed::malformed($file->name(), $line, $name, $wrong);
             }
@@ -116,7 +126,9 @@ final class RestoreChannel
         }
     }
 
-    /** @param  non-empty-list<array{string, array<string, null|bool|float|int|string>, int}>  $group  rows of one table */
+    /**
+     * @param  non-empty-list<array{string, array<string, null|bool|float|int|string>, int}>  $group  rows of one table
+     */
     private function lay(Table $table, array $group, People $people, string $file): void
     {
         if ($table->key === ['id'] && $table->name !== 'channels') {
@@ -168,7 +180,8 @@ final class RestoreChannel
                 ! is_int($row[$column] ?? null) => null,
                 // What an old change was of may be gone; only that it was the same thing matters.
                 in_array($column, $table->gone, true) => $this->numbers->ofGone($to, $row[$column]),
-                default => $this->numbers->of($to, $row[$column]) ?? throw BackupFailed::unknownReference($file, $line, $table->name, $column),
+                default => $this->numbers->of($to, $row[$column])
+                    ?? throw BackupFailed::unknownReference($file, $line, $table->name, $column),
             };
         }
         if ($table->name === 'memberships' && $row['user_id'] === null) {
@@ -191,8 +204,14 @@ final class RestoreChannel
     private function takeOffTheAir(): array
     {
         /** @var array{edition_on_air?: int|null, paused?: int} $before */
-        $before = (array) $this->connection->selectOne('SELECT edition_on_air, paused FROM channels WHERE id = ?', [$this->channel]);
-        $this->connection->update('UPDATE channels SET lease_epoch = lease_epoch + 1, lease_holder = NULL, lease_until = NULL, edition_on_air = NULL, paused = 1 WHERE id = ?', [$this->channel]);
+        $before = (array) $this->connection->selectOne('SELECT edition_on_air, paused FROM channels WHERE id = ?', [
+            $this->channel,
+        ]);
+        $this->connection->update(
+            'UPDATE channels SET lease_epoch = lease_epoch + 1, lease_holder = NULL, lease_until = NULL, '
+                .'edition_on_air = NULL, paused = 1 WHERE id = ?',
+            [$this->channel],
+        );
 
         return $before;
     }
@@ -210,10 +229,17 @@ final class RestoreChannel
                 // The row stays where it is one's own: invitations and what is put in while this goes on hang on it.
                 $set = [];
                 /** @var object{name: string} $column */
-                foreach ($this->connection->select("SELECT column_name AS name FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name = 'channels' AND column_name <> 'id'") as $column) {
+                foreach (
+                    $this->connection->select(
+                        'SELECT column_name AS name FROM information_schema.columns WHERE table_schema = DATABASE() '
+                            ."AND table_name = 'channels' AND column_name <> 'id'",
+                    ) as $column
+                ) {
                     $set[] = "channels.`{$column->name}` = VALUES(`{$column->name}`)";
                 }
-                $this->connection->statement('INSERT INTO channels SELECT * FROM beside_channels ON DUPLICATE KEY UPDATE '.implode(', ', $set));
+                $this->connection->statement(
+                    'INSERT INTO channels SELECT * FROM beside_channels ON DUPLICATE KEY UPDATE '.implode(', ', $set),
+                );
             } else {
                 $this->connection->statement("INSERT INTO `{$table->name}` SELECT * FROM `beside_{$table->name}`");
             }
@@ -223,6 +249,12 @@ final class RestoreChannel
 
     private static function columnIn(QueryException $failed): string
     {
-        return preg_match("/column (?:`[^`]+`\.)*[`']([A-Za-z_]+)[`']/", $failed->getPrevious()?->getMessage() ?? '', $found) === 1 ? $found[1] : 'a column';
+        return preg_match(
+            "/column (?:`[^`]+`\.)*[`']([A-Za-z_]+)[`']/",
+            $failed->getPrevious()?->getMessage() ?? '',
+            $found,
+        ) === 1
+            ? $found[1]
+            : 'a column';
     }
 }

@@ -13,14 +13,24 @@ final readonly class Table
      * @param  array<string, string>  $refers  column => the table whose number stands in it
      * @param  list<string>  $gone  columns of these that may name what is gone
      */
-    private function __construct(public string $name, public array $key, public string $owner, public array $refers, public array $gone = [])
-    {
+    private function __construct(
+        public string $name,
+        public array $key,
+        public string $owner,
+        public array $refers,
+        public array $gone = [],
+    ) {
     }
 
     /** @return array<string, self> by name, each behind those that it refers to */
     public static function ofChannel(): array
     {
-        $numbered = static fn (string $name, string $column = '', string $to = '', string $owner = 'channel_id'): self => new self($name, ['id'], $owner, $column === '' ? [] : [$column => $to]);
+        $numbered = static fn (
+            string $name,
+            string $column = '',
+            string $to = '',
+            string $owner = 'channel_id',
+        ): self => new self($name, ['id'], $owner, $column === '' ? [] : [$column => $to]);
 
         return self::byName([
             $numbered('channels', owner: 'id'),
@@ -39,7 +49,13 @@ final readonly class Table
             $numbered('emotes'),
             $numbered('goods'),
             $numbered('ladders'),
-            new self('changes', ['id'], 'channel_id', ['user_id' => 'users', 'command_id' => 'commands'], ['command_id']),
+            new self(
+                'changes',
+                ['id'],
+                'channel_id',
+                ['user_id' => 'users', 'command_id' => 'commands'],
+                ['command_id'],
+            ),
             $numbered('definition_changes', 'user_id', 'users'),
             $numbered('editions', 'user_id', 'users'),
             $numbered('viewers'),
@@ -54,7 +70,11 @@ final readonly class Table
             $numbered('ledger', 'viewer_id', 'viewers'),
             // What a backup of the first form holds of memory comes in here, and is put where it belongs.
             new self('memory', ['channel_id', 'key'], 'channel_id', []),
-            new self('memory_history', ['id'], 'channel_id', ['viewer_id' => 'viewers', 'by_viewer_id' => 'viewers', 'user_id' => 'users']),
+            new self('memory_history', ['id'], 'channel_id', [
+                'viewer_id' => 'viewers',
+                'by_viewer_id' => 'viewers',
+                'user_id' => 'users',
+            ]),
             new self('heard_events', ['channel_id', 'event_key'], 'channel_id', []),
             $numbered('outgoing'),
             new self('heard_lines', ['channel_id', 'number'], 'channel_id', []),

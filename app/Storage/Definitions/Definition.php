@@ -6,7 +6,10 @@ namespace App\Storage\Definitions;
 
 use App\Models\Channel;
 
-/** A kind of thing that is set for a channel besides its commands: how it is read, put back, and told. A new one is one class and one line in DefinitionHistory. */
+/**
+ * A kind of thing that is set for a channel besides its commands: how it is read, put back, and told. A new one is one
+ * class and one line in DefinitionHistory.
+ */
 interface Definition
 {
     public function key(): string;

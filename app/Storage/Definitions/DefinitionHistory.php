@@ -22,26 +22,38 @@ final class DefinitionHistory
 
     public static function kind(string $key): ?Definition
     {
-        return array_values(array_filter(self::kinds(), static fn (Definition $one): bool => $one->key() === $key))[0] ?? null;
+        return array_values(array_filter(self::kinds(), static fn (Definition $one): bool => $one->key() === $key))[0]
+            ?? null;
     }
 
     /** @return int what a form keeps, to tell whether somebody changed it meanwhile; 0 before the first change */
     public static function revision(Channel $channel, Definition $kind): int
     {
-        return DefinitionChange::query()->where('channel_id', $channel->id)->where('kind', $kind->key())->orderByDesc('id')->first()->id ?? 0;
+        return DefinitionChange::query()
+            ->where('channel_id', $channel->id)
+            ->where('kind', $kind->key())
+            ->orderByDesc('id')
+            ->first()->id ?? 0;
     }
 
     /**
      * @template T
      *
-     * @param  int|null  $seen  the revision that the person had before them; null where two cannot be in each other's way
+     * @param  int|null  $seen  the revision that the person had before them; null where two cannot be in each other's
+     *     way
      * @param  Closure(): T  $do
      * @return T
      *
      * @throws ChangedMeanwhile
      */
-    public function change(Channel $channel, Definition $kind, string $subject, User $by, ?int $seen, Closure $do): mixed
-    {
+    public function change(
+        Channel $channel,
+        Definition $kind,
+        string $subject,
+        User $by,
+        ?int $seen,
+        Closure $do,
+    ): mixed {
         return DB::transaction(function () use ($channel, $kind, $subject, $by, $seen, $do): mixed {
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
             if ($seen !== null && $seen !== self::revision($channel, $kind)) {
@@ -51,7 +63,14 @@ final class DefinitionHistory
             $done = $do();
             $after = $kind->read($channel->refresh(), $subject);
             if ($before != $after) {
-                DefinitionChange::query()->create(['channel_id' => $channel->id, 'user_id' => $by->id, 'kind' => $kind->key(), 'subject' => $subject, 'before' => $before, 'after' => $after]);
+                DefinitionChange::query()->create([
+                    'channel_id' => $channel->id,
+                    'user_id' => $by->id,
+                    'kind' => $kind->key(),
+                    'subject' => $subject,
+                    'before' => $before,
+                    'after' => $after,
+                ]);
             }
 
             return $done;
@@ -63,20 +82,35 @@ final class DefinitionHistory
     {
         $kind = self::kind($change->kind);
 
-        return $kind !== null && $this->change($channel, $kind, $change->subject, $by, null, static function () use ($channel, $kind, $change): bool {
-            $fresh = DefinitionChange::query()->whereKey($change->id)->where('channel_id', $channel->id)->whereNull('undone_at')->first();
-            if ($fresh === null || $kind->read($channel, $change->subject) != $change->after) {
-                return false;
-            }
-            $kind->put($channel, $change->subject, $change->before);
+        return $kind !== null
+            && $this->change($channel, $kind, $change->subject, $by, null, static function () use (
+                $channel,
+                $kind,
+                $change,
+            ): bool {
+                $fresh = DefinitionChange::query()
+                    ->whereKey($change->id)
+                    ->where('channel_id', $channel->id)
+                    ->whereNull('undone_at')
+                    ->first();
+                if ($fresh === null || $kind->read($channel, $change->subject) != $change->after) {
+                    return false;
+                }
+                $kind->put($channel, $change->subject, $change->before);
 
-            return $fresh->update(['undone_at' => now()]);
-        });
+                return $fresh->update(['undone_at' => now()]);
+            });
     }
 
     /** @return Collection<int, DefinitionChange> the last ones, newest first */
     public static function last(Channel $channel, Definition $kind, int $most = 5): Collection
     {
-        return DefinitionChange::query()->with('user')->where('channel_id', $channel->id)->where('kind', $kind->key())->orderByDesc('id')->limit($most)->get();
+        return DefinitionChange::query()
+            ->with('user')
+            ->where('channel_id', $channel->id)
+            ->where('kind', $kind->key())
+            ->orderByDesc('id')
+            ->limit($most)
+            ->get();
     }
 }

@@ -24,7 +24,14 @@ final class Emotes implements Definition
     {
         $row = $channel->emotes()->where('word', $subject)->first();
 
-        return $row === null ? null : ['stable_id' => $row->stable_id, 'picture' => $row->picture, 'any_of' => $row->any_of, 'at_least' => $row->at_least];
+        return $row === null
+            ? null
+            : [
+                'stable_id' => $row->stable_id,
+                'picture' => $row->picture,
+                'any_of' => $row->any_of,
+                'at_least' => $row->at_least,
+            ];
     }
 
     public function put(Channel $channel, string $subject, ?array $state): void

@@ -33,6 +33,8 @@ final class Limits implements Definition
     {
         $number = static fn (?array $of, string $key): string => is_int($of[$key] ?? null) ? (string) $of[$key] : '–';
 
-        return "answers to one person: {$number($before, 'flood_person')} → {$number($after, 'flood_person')}, to everybody: {$number($before, 'flood_channel')} → {$number($after, 'flood_channel')}";
+        $told = static fn (string $key): string => $number($before, $key).' → '.$number($after, $key);
+
+        return "answers to one person: {$told('flood_person')}, to everybody: {$told('flood_channel')}";
     }
 }

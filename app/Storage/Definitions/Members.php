@@ -32,9 +32,15 @@ final class Members implements Definition
     public function put(Channel $channel, string $subject, ?array $state): void
     {
         $role = is_string($state['role'] ?? null) ? Role::tryFrom($state['role']) : null;
-        // Nobody becomes the streamer, or stops being the streamer, by an undo; and whoever has no account any more stays away.
+        // Nobody becomes the streamer, or stops being the streamer, by an undo; and whoever has no account any more
+        // stays away.
         $channel->memberships()->where('user_id', (int) $subject)->where('role', '!=', Role::Streamer)->delete();
-        if ($role !== null && $role !== Role::Streamer && User::query()->whereKey((int) $subject)->exists() && ! $channel->memberships()->where('user_id', (int) $subject)->exists()) {
+        if (
+            $role !== null
+            && $role !== Role::Streamer
+            && User::query()->whereKey((int) $subject)->exists()
+            && ! $channel->memberships()->where('user_id', (int) $subject)->exists()
+        ) {
             Membership::query()->create(['channel_id' => $channel->id, 'user_id' => (int) $subject, 'role' => $role]);
         }
     }

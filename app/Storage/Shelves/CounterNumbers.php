@@ -16,7 +16,10 @@ final class CounterNumbers extends Shelf
     {
         return match (true) {
             is_int($value) => ['number' => $value, 'period' => null],
-            is_array($value) && is_int($value['n'] ?? null) && is_string($value['of'] ?? null) => ['number' => $value['n'], 'period' => $value['of']],
+            is_array($value) && is_int($value['n'] ?? null) && is_string($value['of'] ?? null) => [
+                'number' => $value['n'],
+                'period' => $value['of'],
+            ],
             default => [],
         };
     }

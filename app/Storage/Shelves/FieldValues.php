@@ -11,8 +11,10 @@ use SilverParrot\Memory\Change;
 /** Viewers' fields: whole numbers among the balances, which rankings go by, all else as it is. */
 final class FieldValues implements Keeps
 {
-    public function __construct(private readonly Balances $balances = new Balances(Balances::FIELD), private readonly ViewerValues $values = new ViewerValues)
-    {
+    public function __construct(
+        private readonly Balances $balances = new Balances(Balances::FIELD),
+        private readonly ViewerValues $values = new ViewerValues,
+    ) {
     }
 
     /**
@@ -21,7 +23,8 @@ final class FieldValues implements Keeps
      */
     public function read(Connection $connection, int $channel, array $keys, Viewers $viewers): array
     {
-        return $this->balances->read($connection, $channel, $keys, $viewers) + $this->values->read($connection, $channel, $keys, $viewers);
+        return $this->balances->read($connection, $channel, $keys, $viewers)
+            + $this->values->read($connection, $channel, $keys, $viewers);
     }
 
     /** @param  list<Change>  $changes */
@@ -29,7 +32,12 @@ final class FieldValues implements Keeps
     {
         // What is kept in one is forgotten in the other, where it may have been another kind of value before.
         $this->balances->keep($connection, $channel, $changes, $viewers);
-        $others = array_values(array_filter($changes, static fn (Change $change): bool => ! is_int($change->to) || ! is_int($change->from)));
+        $others = array_values(
+            array_filter(
+                $changes,
+                static fn (Change $change): bool => ! is_int($change->to) || ! is_int($change->from),
+            ),
+        );
         if ($others !== []) {
             $this->values->keep($connection, $channel, $others, $viewers);
         }

@@ -44,34 +44,67 @@ final class People implements Keeps
             if ($number === null) {
                 continue;
             }
-            $moment = static fn (string $key): ?string => is_string($record[$key] ?? null) ? Moment::fromIso($record[$key])?->in(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s.v') : null;
+            $moment = static fn (string $key): ?string => is_string($record[$key] ?? null)
+                ? Moment::fromIso($record[$key])?->in(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s.v')
+                : null;
             $lines = is_int($record['lines'] ?? null) ? $record['lines'] : null;
             $connection->update(
-                "UPDATE viewers SET logins_before = IF(login <> ? AND name <> '' AND JSON_LENGTH(logins_before) < 50, JSON_ARRAY_APPEND(logins_before, '$', login), logins_before), login = ?, name = ?, levels = ?, tier = ?,
-                    first_seen = COALESCE(first_seen, ?), last_seen = COALESCE(?, last_seen), `lines` = IF(?, COALESCE(`lines`, 0) + COALESCE(?, 0), COALESCE(?, `lines`)) WHERE channel_id = ? AND id = ?",
+                "UPDATE viewers SET logins_before = IF(login <> ? AND name <> '' AND JSON_LENGTH(logins_before) < 50,
+                        JSON_ARRAY_APPEND(logins_before, '$', login), logins_before),
+                    login = ?, name = ?, levels = ?, tier = ?,
+                    first_seen = COALESCE(first_seen, ?), last_seen = COALESCE(?, last_seen),
+                    `lines` = IF(?, COALESCE(`lines`, 0) + COALESCE(?, 0), COALESCE(?, `lines`))
+                 WHERE channel_id = ? AND id = ?",
                 [
-                    $record['login'] ?? '', $record['login'] ?? '', $record['name'] ?? '', json_encode($record['levels'] ?? [], JSON_THROW_ON_ERROR), is_int($record['tier'] ?? null) ? $record['tier'] : 0,
-                    $moment('first_seen'), $moment('last_seen'), $viewers->wasClaimed($number) ? 1 : 0, $lines, $lines, $channel, $number,
+                    $record['login'] ?? '',
+                    $record['login'] ?? '',
+                    $record['name'] ?? '',
+                    json_encode($record['levels'] ?? [], JSON_THROW_ON_ERROR),
+                    is_int($record['tier'] ?? null) ? $record['tier'] : 0,
+                    $moment('first_seen'),
+                    $moment('last_seen'),
+                    $viewers->wasClaimed($number) ? 1 : 0,
+                    $lines,
+                    $lines,
+                    $channel,
+                    $number,
                 ],
             );
         }
     }
 
     /**
-     * @param  object{service: string, service_id: string, login: string, name: string, levels: string, tier: int, first_seen: string|null, last_seen: string|null, lines: int|null}  $row
+     * @param  object{service: string, service_id: string, login: string, name: string, levels: string, tier: int,
+     *     first_seen: string|null, last_seen: string|null, lines: int|null}  $row
      * @return array<string, mixed> as Person::fromRecord reads it
      */
     public static function record(object $row): array
     {
-        $moment = static fn (?string $at): ?string => $at === null ? null : Moment::fromIso(str_replace(' ', 'T', $at).'Z')?->iso();
+        $moment = static fn (?string $at): ?string => $at === null
+            ? null
+            : Moment::fromIso(str_replace(' ', 'T', $at).'Z')?->iso();
 
-        return ['id' => Viewers::personId($row->service, $row->service_id), 'login' => $row->login, 'name' => $row->name, 'levels' => json_decode($row->levels, true), 'tier' => $row->tier]
-            + array_filter(['first_seen' => $moment($row->first_seen), 'last_seen' => $moment($row->last_seen), 'lines' => $row->lines], static fn (int|string|null $value): bool => $value !== null);
+        return [
+            'id' => Viewers::personId($row->service, $row->service_id),
+            'login' => $row->login,
+            'name' => $row->name,
+            'levels' => json_decode($row->levels, true),
+            'tier' => $row->tier,
+        ]
+            + array_filter(
+                [
+                    'first_seen' => $moment($row->first_seen),
+                    'last_seen' => $moment($row->last_seen),
+                    'lines' => $row->lines,
+                ],
+                static fn (int|string|null $value): bool => $value !== null,
+            );
     }
 
     /**
      * @param  list<int|string>  $those
-     * @return list<object{id: int, service: string, service_id: string, login: string, name: string, levels: string, tier: int, first_seen: string|null, last_seen: string|null, lines: int|null}>
+     * @return list<object{id: int, service: string, service_id: string, login: string, name: string, levels: string,
+     *     tier: int, first_seen: string|null, last_seen: string|null, lines: int|null}>
      */
     private function rows(Connection $connection, int $channel, string $column, array $those): array
     {
@@ -79,8 +112,14 @@ final class People implements Keeps
             return [];
         }
         $marks = implode(',', array_fill(0, count($those), '?'));
-        /** @var list<object{id: int, service: string, service_id: string, login: string, name: string, levels: string, tier: int, first_seen: string|null, last_seen: string|null, lines: int|null}> $rows */
-        $rows = $connection->select("SELECT * FROM viewers WHERE channel_id = ? AND $column IN ($marks) AND name <> '' ORDER BY last_seen, id", [$channel, ...$those]);
+        /**
+         * @var list<object{id: int, service: string, service_id: string, login: string, name: string, levels: string,
+         *     tier: int, first_seen: string|null, last_seen: string|null, lines: int|null}> $rows
+         */
+        $rows = $connection->select(
+            "SELECT * FROM viewers WHERE channel_id = ? AND $column IN ($marks) AND name <> '' ORDER BY last_seen, id",
+            [$channel, ...$those],
+        );
 
         return $rows;
     }

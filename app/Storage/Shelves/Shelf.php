@@ -11,14 +11,19 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Memory\OwnerKind;
 
 /**
- * Where one kind of thing is remembered: a table of its own, with a row for each definition and owner. A new kind is one
- * class and one line in Shelves. Columns are of our own writing, never people's text.
+ * Where one kind of thing is remembered: a table of its own, with a row for each definition and owner. A new kind is
+ * one class and one line in Shelves. Columns are of our own writing, never people's text.
  */
 abstract class Shelf implements Keeps
 {
     /** @param  array<string, string>  $fixed  columns that are the same in all rows of this kind */
-    protected function __construct(private readonly string $table, private readonly string $named, private readonly bool $hasViewers = false, private readonly bool $hasCategories = false, private readonly array $fixed = [])
-    {
+    protected function __construct(
+        private readonly string $table,
+        private readonly string $named,
+        private readonly bool $hasViewers = false,
+        private readonly bool $hasCategories = false,
+        private readonly array $fixed = [],
+    ) {
     }
 
     /**
@@ -58,10 +63,21 @@ abstract class Shelf implements Keeps
         $marks = implode(',', array_fill(0, count($wanted), '('.implode(',', array_fill(0, count($columns), '?')).')'));
         $where = $columns === [] ? '' : ' AND ('.implode(',', $columns).") IN ($marks)";
         $values = [];
-        foreach ($connection->select("SELECT * FROM {$this->table} WHERE channel_id = ?$where", [$channel, ...$asked]) as $row) {
+        foreach (
+            $connection->select("SELECT * FROM {$this->table} WHERE channel_id = "
+                ."?$where", [$channel, ...$asked]) as $row
+        ) {
             /** @var array<string, mixed> $row */
             $row = (array) $row;
-            $identity = implode("\x1F", array_map(static fn (string $column): string => is_scalar($value = $row[trim($column, '`')] ?? null) ? (string) $value : '', $columns));
+            $identity = implode(
+                "\x1F",
+                array_map(
+                    static fn (string $column): string => is_scalar($value = $row[trim($column, '`')] ?? null)
+                        ? (string) $value
+                        : '',
+                    $columns,
+                ),
+            );
             if (isset($wanted[$identity])) {
                 $values[$wanted[$identity]] = $this->decode($row);
             }
@@ -76,18 +92,44 @@ abstract class Shelf implements Keeps
         $rows = [];
         $gone = [];
         foreach ($changes as $change) {
-            $identity = ['channel_id' => $channel] + array_combine($this->identifying(), $this->identity($change->key, $this->viewerOf($change->key, $viewers) ?? 0));
+            $identity =
+                ['channel_id' => $channel]
+                + array_combine(
+                    $this->identifying(),
+                    $this->identity($change->key, $this->viewerOf($change->key, $viewers) ?? 0),
+                );
             $kept = $change->to === null ? [] : $this->encode($change->to);
             $kept === [] ? $gone[] = $identity : $rows[] = $identity + $kept;
         }
         if ($rows !== []) {
             $columns = array_keys($rows[0]);
-            $marks = implode(',', array_fill(0, count($rows), '('.implode(',', array_fill(0, count($columns), '?')).')'));
-            $put = implode(',', array_map(static fn (string $column): string => "$column = VALUES($column)", array_slice($columns, 1 + count($this->identifying()))));
-            $connection->insert("INSERT INTO {$this->table} (".implode(',', $columns).") VALUES $marks ON DUPLICATE KEY UPDATE $put", array_merge(...array_map(array_values(...), $rows)));
+            $marks = implode(
+                ',',
+                array_fill(0, count($rows), '('.implode(',', array_fill(0, count($columns), '?')).')'),
+            );
+            $put = implode(
+                ',',
+                array_map(
+                    static fn (string $column): string => "$column = VALUES($column)",
+                    array_slice($columns, 1 + count($this->identifying())),
+                ),
+            );
+            $connection->insert(
+                "INSERT INTO {$this->table} ("
+                    .implode(',', $columns)
+                    .") VALUES $marks ON DUPLICATE KEY UPDATE $put",
+                array_merge(...array_map(array_values(...), $rows)),
+            );
         }
         foreach ($gone as $identity) {
-            $connection->delete("DELETE FROM {$this->table} WHERE ".implode(' AND ', array_map(static fn (string $column): string => "$column = ?", array_keys($identity))), array_values($identity));
+            $connection->delete(
+                "DELETE FROM {$this->table} WHERE "
+                    .implode(
+                        ' AND ',
+                        array_map(static fn (string $column): string => "$column = ?", array_keys($identity)),
+                    ),
+                array_values($identity),
+            );
         }
     }
 
@@ -106,7 +148,9 @@ abstract class Shelf implements Keeps
         return $value;
     }
 
-    /** @return int|null the row's number of whoever owns it, 0 for what no viewer does; null for a viewer who has no row */
+    /**
+     * @return int|null the row's number of whoever owns it, 0 for what no viewer does; null for a viewer who has no row
+     */
     private function viewerOf(Key $key, Viewers $viewers): ?int
     {
         return $key->owner->kind === OwnerKind::Viewer ? $viewers->numberOf($key->owner->of) : 0;
@@ -115,15 +159,24 @@ abstract class Shelf implements Keeps
     /** @return list<string> the columns that tell rows of a channel apart */
     private function identifying(): array
     {
-        return [...array_keys($this->fixed), ...($this->named === '' ? [] : ["`{$this->named}`"]), ...($this->hasViewers ? ['viewer_id'] : []), ...($this->hasCategories ? ['owner_kind', 'category'] : [])];
+        return [
+            ...array_keys($this->fixed),
+            ...$this->named === '' ? [] : ["`{$this->named}`"],
+            ...$this->hasViewers ? ['viewer_id'] : [],
+            ...$this->hasCategories ? ['owner_kind', 'category'] : [],
+        ];
     }
 
     /** @return list<int|string> */
     private function identity(Key $key, int $viewer): array
     {
         return [
-            ...array_values($this->fixed), ...($this->named === '' ? [] : [$key->name]), ...($this->hasViewers ? [$viewer] : []),
-            ...($this->hasCategories ? [$key->owner->kind->value, $key->owner->kind === OwnerKind::Category ? $key->owner->of : ''] : []),
+            ...array_values($this->fixed),
+            ...$this->named === '' ? [] : [$key->name],
+            ...$this->hasViewers ? [$viewer] : [],
+            ...$this->hasCategories
+                ? [$key->owner->kind->value, $key->owner->kind === OwnerKind::Category ? $key->owner->of : '']
+                : [],
         ];
     }
 }

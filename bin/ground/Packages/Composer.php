@@ -25,11 +25,17 @@ final readonly class Composer
     public function install(bool $withTools, bool $exact = false): void
     {
         $pins = Pins::read($this->paths->project.'/composer.pins');
-        if ($pins->differences($this->installed(), $withTools) === [] && is_file($this->paths->project.'/vendor/autoload.php')) {
+        if (
+            $pins->differences($this->installed(), $withTools) === []
+            && is_file($this->paths->project.'/vendor/autoload.php')
+        ) {
             return;
         }
         if (Shell::find('composer') === null) {
-            throw Trouble::installFailed('Composer packages (the program “composer” is not there: apt-get install composer)', $this->paths->log('packages.log'));
+            throw Trouble::installFailed(
+                'Composer packages (the program “composer” is not there: apt-get install composer)',
+                $this->paths->log('packages.log'),
+            );
         }
         $this->terminal->say('Installing Composer packages at the versions in composer.pins …');
         $this->resolve($pins->versions(), $withTools, $exact);
@@ -52,7 +58,10 @@ final readonly class Composer
         $read = is_file($file) ? (json_decode((string) file_get_contents($file), true) ?? []) : [];
         $installed = [];
         foreach ($read['packages'] ?? [] as $package) {
-            $installed[$package['name']] = [$package['version'], in_array($package['name'], $read['dev-package-names'] ?? [], true)];
+            $installed[$package['name']] = [
+                $package['version'],
+                in_array($package['name'], $read['dev-package-names'] ?? [], true),
+            ];
         }
         ksort($installed);
 
@@ -70,7 +79,15 @@ final readonly class Composer
             }
             $folder = $this->paths->project;
             [$code, $printed] = Shell::run(
-                ['composer', 'update', '--no-interaction', '--no-progress', '--no-audit', ...($withTools ? [] : ['--no-dev']), ...$with],
+                [
+                    'composer',
+                    'update',
+                    '--no-interaction',
+                    '--no-progress',
+                    '--no-audit',
+                    ...$withTools ? [] : ['--no-dev'],
+                    ...$with,
+                ],
                 $folder,
                 ['COMPOSER_ALLOW_SUPERUSER' => '1'],
                 $log,
@@ -89,7 +106,8 @@ final readonly class Composer
     }
 
     /**
-     * The registry keeps only some versions. For a pin that has gone, the nearest later patch of the same minor is taken.
+     * The registry keeps only some versions. For a pin that has gone, the nearest later patch of the same minor is
+     * taken.
      *
      * @param  array<string, string>  $versions
      * @return array<string, string>
@@ -100,7 +118,10 @@ final readonly class Composer
             if (! str_contains($printed, $name)) {
                 continue;
             }
-            [, $json] = Shell::run(['composer', 'show', '--all', '--format=json', '--no-interaction', $name], $this->paths->project);
+            [, $json] = Shell::run(
+                ['composer', 'show', '--all', '--format=json', '--no-interaction', $name],
+                $this->paths->project,
+            );
             $start = strpos($json, '{');
             /** @var array{versions?: list<string>} $shown */
             $shown = $start === false ? [] : (json_decode(substr($json, $start), true) ?? []);
@@ -118,8 +139,14 @@ final readonly class Composer
     public static function nearest(string $version, array $offered): ?string
     {
         $minor = implode('.', array_slice(explode('.', ltrim($version, 'v')), 0, 2)).'.';
-        $later = array_values(array_filter($offered, static fn (string $one): bool => str_starts_with(ltrim($one, 'v'), $minor)
-            && version_compare(ltrim($one, 'v'), ltrim($version, 'v'), '>=') && preg_match('/^v?[0-9.]+$/D', $one) === 1));
+        $later = array_values(
+            array_filter(
+                $offered,
+                static fn (string $one): bool => str_starts_with(ltrim($one, 'v'), $minor)
+                    && version_compare(ltrim($one, 'v'), ltrim($version, 'v'), '>=')
+                    && preg_match('/^v?[0-9.]+$/D', $one) === 1,
+            ),
+        );
         usort($later, static fn (string $a, string $b): int => version_compare(ltrim($a, 'v'), ltrim($b, 'v')));
 
         return $later[0] ?? null;

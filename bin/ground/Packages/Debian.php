@@ -12,9 +12,28 @@ use Ground\Trouble;
 /** The system packages that Silver Parrot stands on. */
 final readonly class Debian
 {
-    public const TO_RUN = ['mariadb-server', 'php8.2-curl', 'php8.2-intl', 'php8.2-mbstring', 'php8.2-mysql', 'php8.2-xml', 'php8.2-zip', 'unzip'];
+    public const TO_RUN = [
+        'mariadb-server',
+        'php8.2-curl',
+        'php8.2-intl',
+        'php8.2-mbstring',
+        'php8.2-mysql',
+        'php8.2-xml',
+        'php8.2-zip',
+        'unzip',
+    ];
 
-    public const TO_TEST = [...self::TO_RUN, 'chromium', 'chromium-driver', 'faketime', 'ii', 'ngircd', 'nodejs', 'npm', 'unicode-data'];
+    public const TO_TEST = [
+        ...self::TO_RUN,
+        'chromium',
+        'chromium-driver',
+        'faketime',
+        'ii',
+        'ngircd',
+        'nodejs',
+        'npm',
+        'unicode-data',
+    ];
 
     /** A package is not asked for where its program is there already by another road. */
     private const PROGRAM = ['nodejs' => 'node', 'npm' => 'npm', 'unzip' => 'unzip'];
@@ -37,7 +56,11 @@ final readonly class Debian
         }
         $log = $this->paths->log('packages.log');
         Shell::run([...$apt, '-o', 'DPkg::Lock::Timeout=300', 'update'], log: $log);
-        [$code] = Shell::run([...$apt, '-o', 'DPkg::Lock::Timeout=300', 'install', '-y', '--no-install-recommends', ...$missing], environment: ['DEBIAN_FRONTEND' => 'noninteractive'], log: $log);
+        [$code] = Shell::run(
+            [...$apt, '-o', 'DPkg::Lock::Timeout=300', 'install', '-y', '--no-install-recommends', ...$missing],
+            environment: ['DEBIAN_FRONTEND' => 'noninteractive'],
+            log: $log,
+        );
         $still = $this->missing($missing);
         if ($code !== 0 || $still !== []) {
             throw Trouble::installFailed(implode(' ', $still === [] ? $missing : $still), $log);
@@ -61,10 +84,13 @@ final readonly class Debian
             }
         }
 
-        return array_values(array_filter(
-            array_diff($wanted, $there),
-            static fn (string $package): bool => ! isset(self::PROGRAM[$package]) || Shell::find(self::PROGRAM[$package]) === null,
-        ));
+        return array_values(
+            array_filter(
+                array_diff($wanted, $there),
+                static fn (string $package): bool => ! isset(self::PROGRAM[$package])
+                    || Shell::find(self::PROGRAM[$package]) === null,
+            ),
+        );
     }
 
     /**
@@ -76,7 +102,10 @@ final readonly class Debian
         if (posix_geteuid() === 0) {
             return ['apt-get'];
         }
-        if (Shell::find('sudo') !== null && ($this->terminal->asksPeople() || Shell::run(['sudo', '-n', 'true'])[0] === 0)) {
+        if (
+            Shell::find('sudo') !== null
+            && ($this->terminal->asksPeople() || Shell::run(['sudo', '-n', 'true'])[0] === 0)
+        ) {
             return ['sudo', 'apt-get'];
         }
 

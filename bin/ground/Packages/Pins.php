@@ -30,7 +30,9 @@ final readonly class Pins
     /** @param  array<string, array{string, bool}>  $installed */
     public static function write(string $file, array $installed): void
     {
-        $lines = ['# Every PHP package, direct and indirect, at its exact version. Written by: bin/parrot pins --renew'];
+        $lines = [
+            '# Every PHP package, direct and indirect, at its exact version. Written by: bin/parrot pins --renew',
+        ];
         foreach ($installed as $name => [$version, $tool]) {
             $lines[] = "$name $version".($tool ? ' tool' : '');
         }

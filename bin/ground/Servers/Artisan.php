@@ -24,7 +24,15 @@ final readonly class Artisan implements Server
     /** Does what takes too long for a page; it begins anew now and then, so that nothing piles up in it. */
     public static function queue(Paths $paths): self
     {
-        return new self($paths, 'queue', ['queue:work', '--sleep=2', '--tries=3', '--backoff=10', '--timeout=240', '--max-time=3600', '--quiet']);
+        return new self($paths, 'queue', [
+            'queue:work',
+            '--sleep=2',
+            '--tries=3',
+            '--backoff=10',
+            '--timeout=240',
+            '--max-time=3600',
+            '--quiet',
+        ]);
     }
 
     /** Does at its hour what nobody asks for: forgetting. */

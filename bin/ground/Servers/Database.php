@@ -38,8 +38,15 @@ final readonly class Database implements Server
     public function command(): array
     {
         return [
-            Shell::find('mariadbd') ?? 'mariadbd', '--no-defaults', ...$this->owner(), "--datadir={$this->data}", '--bind-address=127.0.0.1',
-            "--port={$this->port}", "--socket={$this->socket}", "--pid-file={$this->data}/server.pid", "--log-error={$this->log}",
+            Shell::find('mariadbd') ?? 'mariadbd',
+            '--no-defaults',
+            ...$this->owner(),
+            "--datadir={$this->data}",
+            '--bind-address=127.0.0.1',
+            "--port={$this->port}",
+            "--socket={$this->socket}",
+            "--pid-file={$this->data}/server.pid",
+            "--log-error={$this->log}",
             // Of its own: a server that starts takes away what others have left in a shared one, though they still run.
             "--tmpdir={$this->temporary()}",
             '--skip-name-resolve', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_nopad_bin',
@@ -66,7 +73,14 @@ final readonly class Database implements Server
     public function isReady(): bool
     {
         return file_exists($this->socket)
-            && Shell::run(['mariadb-admin', '--no-defaults', '--connect-timeout=2', "--socket={$this->socket}", '--silent', 'ping'])[0] === 0;
+            && Shell::run([
+                'mariadb-admin',
+                '--no-defaults',
+                '--connect-timeout=2',
+                "--socket={$this->socket}",
+                '--silent',
+                'ping',
+            ])[0] === 0;
     }
 
     /** Makes the data directory where there is none; a half-made one is made again. */
@@ -87,12 +101,23 @@ final readonly class Database implements Server
         if (! @mkdir($this->data, 0o700, true)) {
             throw Trouble::cannotWrite(dirname($this->data));
         }
-        [$code] = Shell::run([
-            'mariadb-install-db', '--no-defaults', ...$this->owner(), "--datadir={$this->data}", "--tmpdir={$this->temporary()}", '--auth-root-authentication-method=socket',
-            '--auth-root-socket-user='.self::user(), '--skip-test-db',
-        ], log: $this->log);
+        [$code] = Shell::run(
+            [
+                'mariadb-install-db',
+                '--no-defaults',
+                ...$this->owner(),
+                "--datadir={$this->data}",
+                "--tmpdir={$this->temporary()}",
+                '--auth-root-authentication-method=socket',
+                '--auth-root-socket-user='.self::user(),
+                '--skip-test-db',
+            ],
+            log: $this->log,
+        );
         if ($code !== 0) {
-            throw Disk::isFull(dirname($this->data)) ? Trouble::diskFull(dirname($this->data)) : Trouble::notReady('The data directory of the database', $this->log);
+            throw Disk::isFull(dirname($this->data))
+                ? Trouble::diskFull(dirname($this->data))
+                : Trouble::notReady('The data directory of the database', $this->log);
         }
         touch($this->data.'/.complete');
     }
@@ -102,16 +127,24 @@ final readonly class Database implements Server
         return dirname($this->data).'/database-tmp';
     }
 
-    /** The database and its user; the password is set anew each time, so the settings file is the one place that counts. */
+    /**
+     * The database and its user; the password is set anew each time, so the settings file is the one place that counts.
+     */
     public function grant(string $database, string $account, string $password): void
     {
         $statements = "CREATE DATABASE IF NOT EXISTS `$database` CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin;";
         foreach (['127.0.0.1', 'localhost'] as $host) {
-            $statements .= "CREATE USER IF NOT EXISTS '$account'@'$host'; ALTER USER '$account'@'$host' IDENTIFIED BY '".addslashes($password)."';"
+            $statements
+                .= "CREATE USER IF NOT EXISTS '$account'@'$host'; ALTER USER '$account'@'$host' IDENTIFIED BY '"
+                .addslashes($password)
+                ."';"
                 ."GRANT ALL ON `$database`.* TO '$account'@'$host';";
         }
         // By standard input: what stands in a command line, every user of the machine can read.
-        [$code, $printed] = Shell::run(['mariadb', '--no-defaults', "--socket={$this->socket}", '--user='.self::user()], input: $statements);
+        [$code, $printed] = Shell::run(
+            ['mariadb', '--no-defaults', "--socket={$this->socket}", '--user='.self::user()],
+            input: $statements,
+        );
         if ($code !== 0) {
             file_put_contents($this->log, $printed, FILE_APPEND);
             throw Trouble::notReady('The database', $this->log);

@@ -25,8 +25,12 @@ final readonly class Harbour implements Server
     public function command(): array
     {
         return [
-            PHP_BINARY, $this->paths->project.'/harbour/run.php',
-            '--chat-port='.$this->settings->port('HARBOUR_CHAT_PORT'), '--details-port='.$this->settings->port('HARBOUR_DETAILS_PORT'), '--pace='.$this->settings->get('HARBOUR_PACE'), '--moderators='.$this->settings->get('HARBOUR_MODERATORS'),
+            PHP_BINARY,
+            $this->paths->project.'/harbour/run.php',
+            '--chat-port='.$this->settings->port('HARBOUR_CHAT_PORT'),
+            '--details-port='.$this->settings->port('HARBOUR_DETAILS_PORT'),
+            '--pace='.$this->settings->get('HARBOUR_PACE'),
+            '--moderators='.$this->settings->get('HARBOUR_MODERATORS'),
         ];
     }
 

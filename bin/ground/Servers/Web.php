@@ -14,8 +14,22 @@ final readonly class Web implements Server
 
     /** What a request may bring; more is not even kept. A picture of an emote, and a long paste, are the largest. */
     private const LIMITS = [
-        '-d', 'post_max_size=2M', '-d', 'upload_max_filesize=64K', '-d', 'max_file_uploads=1', '-d', 'max_input_vars=4000', '-d', 'max_input_nesting_level=8',
-        '-d', 'memory_limit=192M', '-d', 'max_execution_time=20', '-d', 'zend.exception_ignore_args=1',
+        '-d',
+        'post_max_size=2M',
+        '-d',
+        'upload_max_filesize=64K',
+        '-d',
+        'max_file_uploads=1',
+        '-d',
+        'max_input_vars=4000',
+        '-d',
+        'max_input_nesting_level=8',
+        '-d',
+        'memory_limit=192M',
+        '-d',
+        'max_execution_time=20',
+        '-d',
+        'zend.exception_ignore_args=1',
     ];
 
     public function __construct(private Paths $paths, private int $port)
@@ -32,7 +46,23 @@ final readonly class Web implements Server
     {
         return [
             // Quiet: addresses of requests hold links that sign people in, and stay out of logs.
-            PHP_BINARY, '-q', '-d', 'pcov.enabled=0', '-d', 'variables_order=EGPCS', '-d', 'expose_php=0', '-d', 'display_errors=0', '-d', 'display_startup_errors=0', ...self::LIMITS, '-S', "127.0.0.1:{$this->port}", '-t', $this->paths->project.'/public',
+            PHP_BINARY,
+            '-q',
+            '-d',
+            'pcov.enabled=0',
+            '-d',
+            'variables_order=EGPCS',
+            '-d',
+            'expose_php=0',
+            '-d',
+            'display_errors=0',
+            '-d',
+            'display_startup_errors=0',
+            ...self::LIMITS,
+            '-S',
+            "127.0.0.1:{$this->port}",
+            '-t',
+            $this->paths->project.'/public',
             $this->paths->project.'/bin/ground/router.php',
         ];
     }

@@ -15,7 +15,10 @@ final readonly class Backup implements Verb
 {
     public const SENTENCE = 'write everything, or one channel, into a file';
 
-    public const OPTIONS = ['--to=' => 'the file (parrot-DATE.backup here)', '--channel=' => 'one channel, by its login'];
+    public const OPTIONS = [
+        '--to=' => 'the file (parrot-DATE.backup here)',
+        '--channel=' => 'one channel, by its login',
+    ];
 
     public function __construct(private Paths $paths, private Terminal $terminal)
     {
@@ -26,6 +29,10 @@ final readonly class Backup implements Verb
         $channel = $arguments->text('--channel');
         $file = $arguments->text('--to') ?? ($channel === null ? 'parrot-' : "$channel-").gmdate('Y-m-d-His').'.backup';
 
-        return Artisan::run($this->paths, $this->terminal, ['parrot:backup', Artisan::absolute($file), ...($channel === null ? [] : ["--channel=$channel"])]);
+        return Artisan::run($this->paths, $this->terminal, [
+            'parrot:backup',
+            Artisan::absolute($file),
+            ...$channel === null ? [] : ["--channel=$channel"],
+        ]);
     }
 }

@@ -15,7 +15,8 @@ use Ground\Verb;
 /** Ratios, not seconds: subject and reference in turn on the same machine. */
 final readonly class Bench implements Verb
 {
-    public const SENTENCE = 'print the benchmark’s ratios, how long the preview takes to follow a key, and the talker’s figures';
+    public const SENTENCE = 'print the benchmark’s ratios, how long the preview takes to follow a key, and the '
+        .'talker’s figures';
 
     public const OPTIONS = ['--rounds=' => 'rounds, medians of which are printed (9)'];
 
@@ -31,10 +32,18 @@ final readonly class Bench implements Verb
         // JIT off and no coverage, so that figures compare between machines.
         $php = [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=disable', '-d', 'pcov.enabled=0'];
         $bench = $this->paths->project.'/tests/Bench';
-        [$ratios] = Shell::run([...$php, "$bench/run.php", $arguments->text('--rounds') ?? '9'], $this->paths->project, heard: $this->terminal->say(...));
+        [$ratios] = Shell::run(
+            [...$php, "$bench/run.php", $arguments->text('--rounds') ?? '9'],
+            $this->paths->project,
+            heard: $this->terminal->say(...),
+        );
         [$cliffs] = Shell::run([...$php, "$bench/cliffs.php"], $this->paths->project, heard: $this->terminal->say(...));
         [$pages] = Shell::run([...$php, "$bench/pages.php"], $this->paths->project, heard: $this->terminal->say(...));
-        [$latency] = Shell::run([...$php, "$bench/latency.php"], $this->paths->project, heard: $this->terminal->say(...));
+        [$latency] = Shell::run(
+            [...$php, "$bench/latency.php"],
+            $this->paths->project,
+            heard: $this->terminal->say(...),
+        );
         [$air] = Shell::run([...$php, "$bench/air.php"], $this->paths->project, heard: $this->terminal->say(...));
 
         return max($ratios, $cliffs, $pages, $latency, $air);

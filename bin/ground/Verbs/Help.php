@@ -31,10 +31,22 @@ final readonly class Help implements Verb
             }
         }
         $this->terminal->say("\nPARROT_HOME=folder keeps data, settings and logs of an instance in that folder.");
-        $this->terminal->say(sprintf(
-            'Exit codes: 0 done, %d something unforeseen or a failed test, %d not understood, %d port taken, %d no rights, %d another start under way, %d disk full, %d settings broken, %d not ready in time, %d not installed.',
-            Trouble::GENERAL, Trouble::USAGE, Trouble::PORT_TAKEN, Trouble::NO_RIGHTS, Trouble::ALREADY_STARTING, Trouble::DISK_FULL, Trouble::BROKEN_SETTINGS, Trouble::NOT_READY, Trouble::INSTALL_FAILED,
-        ));
+        $this->terminal->say(
+            sprintf(
+                'Exit codes: 0 done, %d something unforeseen or a failed test, %d not understood, %d port taken, %d '
+                    .'no rights, %d another start under way, %d disk full, %d settings broken, %d not ready in time, '
+                    .'%d not installed.',
+                Trouble::GENERAL,
+                Trouble::USAGE,
+                Trouble::PORT_TAKEN,
+                Trouble::NO_RIGHTS,
+                Trouble::ALREADY_STARTING,
+                Trouble::DISK_FULL,
+                Trouble::BROKEN_SETTINGS,
+                Trouble::NOT_READY,
+                Trouble::INSTALL_FAILED,
+            ),
+        );
 
         return 0;
     }

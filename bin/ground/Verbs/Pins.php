@@ -38,7 +38,9 @@ final readonly class Pins implements Verb
         foreach ($differences as $difference) {
             $this->terminal->say($difference);
         }
-        $this->terminal->say($differences === [] ? 'The packages are those of composer.pins.' : count($differences).' differ.');
+        $this->terminal->say(
+            $differences === [] ? 'The packages are those of composer.pins.' : count($differences).' differ.',
+        );
 
         return $differences === [] ? 0 : 1;
     }

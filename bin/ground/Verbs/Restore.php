@@ -16,7 +16,11 @@ final readonly class Restore implements Verb
 {
     public const SENTENCE = 'put a backup back: everything, or one channel beside the others';
 
-    public const OPTIONS = ['--from=' => 'the file', '--channel=' => 'only this channel, by its login', '--yes' => 'replace what is there without asking'];
+    public const OPTIONS = [
+        '--from=' => 'the file',
+        '--channel=' => 'only this channel, by its login',
+        '--yes' => 'replace what is there without asking',
+    ];
 
     public function __construct(private Paths $paths, private Terminal $terminal)
     {
@@ -27,10 +31,17 @@ final readonly class Restore implements Verb
         $file = $arguments->text('--from') ?? throw Trouble::missingOption('--from=', 'the backup');
         $channel = $arguments->text('--channel');
         $what = $channel === null ? 'Everything that is there now' : "All that is there now of the channel {$channel}";
-        if (! $arguments->has('--yes') && ! ($this->terminal->asksPeople() && $this->terminal->agrees("{$what} will be replaced. Go on?"))) {
+        if (
+            ! $arguments->has('--yes')
+            && ! ($this->terminal->asksPeople() && $this->terminal->agrees("{$what} will be replaced. Go on?"))
+        ) {
             throw Trouble::notAgreed($what);
         }
 
-        return Artisan::run($this->paths, $this->terminal, ['parrot:restore', Artisan::absolute($file), ...($channel === null ? [] : ["--channel=$channel"])]);
+        return Artisan::run($this->paths, $this->terminal, [
+            'parrot:restore',
+            Artisan::absolute($file),
+            ...$channel === null ? [] : ["--channel=$channel"],
+        ]);
     }
 }

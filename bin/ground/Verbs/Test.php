@@ -19,12 +19,14 @@ use Ground\Verb;
 /** Everything that must hold, on a machine where nothing was installed by hand. */
 final readonly class Test implements Verb
 {
-    public const SENTENCE = 'install what the tests need, then run form check, static analysis, architecture test and all suites';
+    public const SENTENCE = 'install what the tests need, then run form check, static analysis, architecture test and '
+        .'all suites';
 
     public const OPTIONS = [
         '--long' => 'the long forms too (more fuzzing, more rounds, all faults and not a third)',
         '--exact' => 'refuse Composer packages that differ from composer.pins',
-        '--only=' => 'one part: form, analysis, a suite (core, architecture, feature, ground, air, kills, browser, pathological), or faults',
+        '--only=' => 'one part: form, analysis, a suite (core, architecture, feature, ground, air, kills, browser, '
+            .'pathological), or faults',
     ];
 
     public const SUITES = ['core', 'architecture', 'pathological', 'feature', 'ground', 'air', 'kills', 'browser'];
@@ -45,7 +47,10 @@ final readonly class Test implements Verb
         $only = $arguments->text('--only');
         $parts = ['form', 'analysis', ...self::SUITES, 'faults'];
         if ($only !== null && ! in_array($only, $parts, true)) {
-            throw Trouble::unknownOption("--only=$only", array_map(static fn (string $part): string => "--only=$part", $parts));
+            throw Trouble::unknownOption(
+                "--only=$only",
+                array_map(static fn (string $part): string => "--only=$part", $parts),
+            );
         }
         $this->paths->make();
         (new Debian($this->paths, $this->terminal))->install(Debian::TO_TEST, withoutAsking: true);
@@ -59,7 +64,13 @@ final readonly class Test implements Verb
                 @unlink(self::counts($part));
             };
             $environment = $database->environment() + ['PARROT_LONG' => $arguments->has('--long') ? '1' : ''];
-            (new TestLanes($this->paths->project, $this->terminal, fn (string $part): array => $this->command($part, $arguments->has('--long')), $environment, $ended))->run($only === null ? self::LANES : [[$only]]);
+            (new TestLanes(
+                $this->paths->project,
+                $this->terminal,
+                fn (string $part): array => $this->command($part, $arguments->has('--long')),
+                $environment,
+                $ended,
+            ))->run($only === null ? self::LANES : [[$only]]);
         } finally {
             $database->end();
         }
@@ -71,7 +82,10 @@ final readonly class Test implements Verb
     private function node(): void
     {
         $project = $this->paths->project;
-        if (is_file("$project/node_modules/.package-lock.json") && filemtime("$project/node_modules/.package-lock.json") >= filemtime("$project/package-lock.json")) {
+        if (
+            is_file("$project/node_modules/.package-lock.json")
+            && filemtime("$project/node_modules/.package-lock.json") >= filemtime("$project/package-lock.json")
+        ) {
             return;
         }
         $this->terminal->say('Installing the npm packages of the lock file …');
@@ -91,9 +105,30 @@ final readonly class Test implements Verb
         return match ($part) {
             'form' => [...$php, "$vendor/pint", '--test', '--no-interaction'],
             // Lines made wrong one by one: each must be noticed.
-            'faults' => [...$php, $this->paths->project.'/tests/Faults/run.php', '--at-once=1', ...($isLong ? [] : ['--third='.gmdate('Y-m-d')])],
-            'analysis' => [...$php, "$vendor/phpstan", 'analyse', '--no-progress', '--no-interaction', '--memory-limit=2G'],
-            default => [...$php, "$vendor/phpunit", '--testsuite', $part, '--log-junit', self::counts($part), '--colors=never', '--do-not-cache-result'],
+            'faults' => [
+                ...$php,
+                $this->paths->project.'/tests/Faults/run.php',
+                '--at-once=1',
+                ...$isLong ? [] : ['--third='.gmdate('Y-m-d')],
+            ],
+            'analysis' => [
+                ...$php,
+                "$vendor/phpstan",
+                'analyse',
+                '--no-progress',
+                '--no-interaction',
+                '--memory-limit=2G',
+            ],
+            default => [
+                ...$php,
+                "$vendor/phpunit",
+                '--testsuite',
+                $part,
+                '--log-junit',
+                self::counts($part),
+                '--colors=never',
+                '--do-not-cache-result',
+            ],
         };
     }
 

@@ -25,7 +25,8 @@ use Ground\Verb;
 /** From an empty machine, or from yesterday, to an address with a sign-in link. */
 final readonly class Up implements Verb
 {
-    public const SENTENCE = 'install what is missing, start Silver Parrot, print its address and a one-time sign-in link';
+    public const SENTENCE = 'install what is missing, start Silver Parrot, print its address and a one-time sign-in '
+        .'link';
 
     public const OPTIONS = [
         '--port=' => 'the port on 127.0.0.1 for the application (8080)',
@@ -44,7 +45,10 @@ final readonly class Up implements Verb
         $this->paths->make();
         $lock = Lock::take($this->paths->run().'/up.lock') ?? throw Trouble::alreadyStarting('start');
         if (! Instance::isUp($this->paths)) {
-            $this->terminal->say('Silver Parrot: installs what is missing, starts its own database and web server on 127.0.0.1, and fills the demo at the first start.');
+            $this->terminal->say(
+                'Silver Parrot: installs what is missing, starts its own database and web server on 127.0.0.1, and '
+                    .'fills the demo at the first start.',
+            );
         }
         (new Debian($this->paths, $this->terminal))->install(Debian::TO_RUN, $arguments->has('--yes'));
         (new Composer($this->paths, $this->terminal))->install(withTools: false, exact: $arguments->has('--exact'));
@@ -92,7 +96,9 @@ final readonly class Up implements Verb
         while (! $server->isReady()) {
             if (microtime(true) > $until || Disk::isFull($this->paths->home)) {
                 (new Down($this->paths, $this->terminal))->stop();
-                throw Disk::isFull($this->paths->home) ? Trouble::diskFull($this->paths->home) : Trouble::notReady("The {$server->name()} server", $this->paths->log($server->name().'.log'));
+                throw Disk::isFull($this->paths->home)
+                    ? Trouble::diskFull($this->paths->home)
+                    : Trouble::notReady("The {$server->name()} server", $this->paths->log($server->name().'.log'));
             }
             usleep(50_000);
         }
@@ -101,9 +107,19 @@ final readonly class Up implements Verb
     private function prepare(int $port): void
     {
         // What it prints holds a link that signs in: it goes to the terminal, and into no log unless it failed.
-        [$code, $printed] = Shell::run([PHP_BINARY, $this->paths->project.'/artisan', 'parrot:prepare', '--no-ansi'], $this->paths->project, ['APP_URL' => "http://127.0.0.1:$port"]);
+        [$code, $printed] = Shell::run(
+            [PHP_BINARY, $this->paths->project.'/artisan', 'parrot:prepare', '--no-ansi'],
+            $this->paths->project,
+            ['APP_URL' => "http://127.0.0.1:$port"],
+        );
         if ($code !== 0) {
-            throw Trouble::notReady('The application', $this->paths->note('prepare.log', (string) preg_replace('~/sign-in/link/\S+~', '/sign-in/link/…', $printed)));
+            throw Trouble::notReady(
+                'The application',
+                $this->paths->note(
+                    'prepare.log',
+                    (string) preg_replace('~/sign-in/link/\S+~', '/sign-in/link/…', $printed),
+                ),
+            );
         }
         $this->terminal->say(rtrim($printed));
         $this->terminal->say('Stop it with: bin/parrot down');

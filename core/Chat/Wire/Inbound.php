@@ -13,8 +13,8 @@ use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 
 /**
- * The border of the chat: whatever a server sends becomes UTF-8, bounded and of one form here, before anything else sees
- * it. A line of the wire is bytes; what comes out of here fits every row, and is the same for the same sender.
+ * The border of the chat: whatever a server sends becomes UTF-8, bounded and of one form here, before anything else
+ * sees it. A line of the wire is bytes; what comes out of here fits every row, and is the same for the same sender.
  */
 final readonly class Inbound
 {
@@ -35,19 +35,35 @@ final readonly class Inbound
      * @param  list<Level>  $levels  that the channel's modes give whoever wrote it
      * @param  string  $numbered  the line's key where the server gives no ids
      */
-    public static function line(IrcLine $line, PersonTags $tags, array $capabilities, array $levels, string $numbered, Moment $now): ChatLine
-    {
-        $tag = static fn (string $name, string $capability): string => in_array($capability, $capabilities, true) ? $line->tag($name) : '';
+    public static function line(
+        IrcLine $line,
+        PersonTags $tags,
+        array $capabilities,
+        array $levels,
+        string $numbered,
+        Moment $now,
+    ): ChatLine {
+        $tag = static fn (string $name, string $capability): string => in_array($capability, $capabilities, true)
+            ? $line->tag($name)
+            : '';
         $nick = $line->nick();
         $account = $tag('account', 'account-tag');
         $login = self::login($account === '' ? $nick : $account);
         $name = self::text($line->tag($tags->name), Limits::NAME);
-        $claimed = array_map(Level::named(...), explode(',', self::text($line->tag($tags->levels), Limits::READING), self::MOST_LEVELS));
+        $claimed = array_map(
+            Level::named(...),
+            explode(',', self::text($line->tag($tags->levels), Limits::READING), self::MOST_LEVELS),
+        );
         $id = $tag('msgid', 'message-tags');
 
         return new ChatLine(
             $id === '' ? $numbered : self::key($id),
-            Person::known(self::id($line, $tags, $account, $login), $login, $name === '' ? self::text($account === '' ? $nick : $account, Limits::NAME) : $name, Levels::of(...$levels, ...array_filter($claimed))),
+            Person::known(
+                self::id($line, $tags, $account, $login),
+                $login,
+                $name === '' ? self::text($account === '' ? $nick : $account, Limits::NAME) : $name,
+                Levels::of(...$levels, ...array_filter($claimed)),
+            ),
             self::text($line->param(1), Limits::LINE),
             self::moment($tag('time', 'server-time'), $now),
             // A private answer goes where the line came from. Where it could not be addressed exactly it goes nowhere.
@@ -55,7 +71,10 @@ final readonly class Inbound
         );
     }
 
-    /** Whoever has an account is another than who only took its name; whoever has an id of the service stays the same under any name. */
+    /**
+     * Whoever has an account is another than who only took its name; whoever has an id of the service stays the same
+     * under any name.
+     */
     private static function id(IrcLine $line, PersonTags $tags, string $account, string $login): string
     {
         $id = $tags->id === '' ? '' : $line->tag($tags->id);
@@ -81,13 +100,19 @@ final readonly class Inbound
     {
         $login = Fold::caseless(mb_scrub(substr($bytes, 0, 4 * self::LONGEST_LOGIN)));
 
-        return mb_check_encoding($bytes, 'UTF-8') && strlen($login) <= self::LONGEST_LOGIN && strlen($bytes) <= self::LONGEST_LOGIN && preg_match('/[\p{Z}\p{C}]/u', $login) !== 1
-            ? $login : mb_strcut(self::text($login, 20), 0, 40).'~'.substr(hash('sha256', $bytes), 0, 16);
+        return mb_check_encoding($bytes, 'UTF-8')
+            && strlen($login) <= self::LONGEST_LOGIN
+            && strlen($bytes) <= self::LONGEST_LOGIN
+            && preg_match('/[\p{Z}\p{C}]/u', $login) !== 1
+            ? $login
+            : mb_strcut(self::text($login, 20), 0, 40).'~'.substr(hash('sha256', $bytes), 0, 16);
     }
 
     private static function key(string $id): string
     {
-        return preg_match('/^[\x21\x22\x24-\x7E][\x21-\x7E]*+$/D', $id) === 1 && strlen($id) <= self::LONGEST_ID ? $id : ChatLine::HASHED.hash('sha256', $id);
+        return preg_match('/^[\x21\x22\x24-\x7E][\x21-\x7E]*+$/D', $id) === 1 && strlen($id) <= self::LONGEST_ID
+            ? $id
+            : ChatLine::HASHED.hash('sha256', $id);
     }
 
     private static function moment(string $time, Moment $now): Moment

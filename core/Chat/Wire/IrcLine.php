@@ -25,8 +25,12 @@ final readonly class IrcLine
      * @param  string  $prefix  "nick!user@host" or a server's name; empty for none
      * @param  array<array-key, string>  $tags  a name of digits is a whole number here
      */
-    public function __construct(public string $command, public array $params = [], public string $prefix = '', public array $tags = [])
-    {
+    public function __construct(
+        public string $command,
+        public array $params = [],
+        public string $prefix = '',
+        public array $tags = [],
+    ) {
     }
 
     /** Null for a line without a command. */
@@ -57,13 +61,22 @@ final readonly class IrcLine
     {
         $line = '';
         foreach ($this->tags as $name => $value) {
-            $line .= ($line === '' ? '@' : ';').$name.($value === '' ? '' : '='.strtr($value, array_flip(self::ESCAPES)));
+            $line
+                .= ($line === '' ? '@' : ';')
+                .$name
+                .($value === '' ? '' : '='.strtr($value, array_flip(self::ESCAPES)));
         }
-        $line .= ($line === '' ? '' : ' ').($this->prefix === '' ? '' : ':'.self::word($this->prefix).' ').self::word($this->command);
+        $line
+            .= ($line === '' ? '' : ' ')
+            .($this->prefix === '' ? '' : ':'.self::word($this->prefix).' ')
+            .self::word($this->command);
         $last = count($this->params) - 1;
         foreach ($this->params as $index => $param) {
             $param = strtr($param, ["\r" => ' ', "\n" => ' ', "\0" => ' ']);
-            $line .= $index === $last && ($param === '' || $param[0] === ':' || str_contains($param, ' ')) ? " :$param" : ' '.self::word($param);
+            $line
+                .= $index === $last && ($param === '' || $param[0] === ':' || str_contains($param, ' '))
+                    ? " :$param"
+                    : ' '.self::word($param);
         }
 
         return $line."\r\n";
@@ -98,7 +111,11 @@ final readonly class IrcLine
             [$name, $value] = explode('=', $tag, 2) + [1 => ''];
             if ($name !== '') {
                 // A lone backslash at the end is dropped, one before any other letter means that letter.
-                $tags[$name] = (string) preg_replace_callback('/\\\\(.?)/s', static fn (array $part): string => self::ESCAPES[$part[0]] ?? $part[1], $value);
+                $tags[$name] = (string) preg_replace_callback(
+                    '/\\\\(.?)/s',
+                    static fn (array $part): string => self::ESCAPES[$part[0]] ?? $part[1],
+                    $value,
+                );
             }
         }
 

@@ -16,8 +16,12 @@ final readonly class PersonTags
      * @param  string  $id  of the id that the service never gives to anybody else; empty where it gives none
      * @param  string  $service  whose ids they are
      */
-    private function __construct(public string $name, public string $levels, public string $id = '', public string $service = '')
-    {
+    private function __construct(
+        public string $name,
+        public string $levels,
+        public string $id = '',
+        public string $service = '',
+    ) {
     }
 
     /** A server that nobody has described: what it says beyond the open standards is not looked at. */

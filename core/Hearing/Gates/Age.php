@@ -9,7 +9,10 @@ use SilverParrot\Value\Moment;
 /** How long ago something was, as gates count it. */
 final class Age
 {
-    /** A line that waits for the outside is decided after later ones; their moments lie ahead of its own by so much at most. */
+    /**
+     * A line that waits for the outside is decided after later ones; their moments lie ahead of its own by so much at
+     * most.
+     */
     private const AHEAD_MILLIS = 10_000;
 
     /** @return int|null null for what lies ahead: it was noted under a clock that was wrong, and counts for nothing */

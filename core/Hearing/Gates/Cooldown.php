@@ -58,7 +58,12 @@ final readonly class Cooldown extends GateSetting
     {
         $seconds = ['$ref' => 'pack.schema.json#/$defs/seconds'];
 
-        return ['description' => 'seconds; 10 and 60 where they are not given', 'type' => 'object', 'additionalProperties' => false, 'properties' => ['channel' => $seconds, 'person' => $seconds]];
+        return [
+            'description' => 'seconds; 10 and 60 where they are not given',
+            'type' => 'object',
+            'additionalProperties' => false,
+            'properties' => ['channel' => $seconds, 'person' => $seconds],
+        ];
     }
 
     public static function typed(mixed $fields): mixed

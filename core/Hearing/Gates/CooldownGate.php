@@ -34,7 +34,10 @@ final readonly class CooldownGate implements Gate
             return Pending::key($key);
         }
         $last = $memory->value($key);
-        $opens = is_int($last) && Age::millis($last, $context->at) !== null ? new Moment($last + $this->seconds * 1000) : null;
+        $opens =
+            is_int($last) && Age::millis($last, $context->at) !== null
+                ? new Moment($last + $this->seconds * 1000)
+                : null;
 
         return $opens !== null && $context->at->millis < $opens->millis
             ? $this->closed($context->at, $opens)
@@ -46,6 +49,13 @@ final readonly class CooldownGate implements Gate
         $seconds = (int) ceil(($opens->millis - $now->millis) / 1000);
         $whose = $this->reach === GateScope::Person ? 'this person’s cooldown' : 'the channel cooldown';
 
-        return new GateRefusal($this->name(), 'cooldown', "$whose runs another $seconds s", "turn the clock on by $seconds s", ['left' => TimeSpan::between($now, $now->plusMillis($seconds * 1000))], Cooldown::refusal());
+        return new GateRefusal(
+            $this->name(),
+            'cooldown',
+            "$whose runs another $seconds s",
+            "turn the clock on by $seconds s",
+            ['left' => TimeSpan::between($now, $now->plusMillis($seconds * 1000))],
+            Cooldown::refusal(),
+        );
     }
 }

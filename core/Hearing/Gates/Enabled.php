@@ -70,7 +70,9 @@ final readonly class Enabled extends GateSetting implements Gate
 
     public function stand(GateContext $context): Open|GateRefusal
     {
-        return $this->isOn ? new Open : new GateRefusal($this->name(), 'switched-off', 'the command is switched off', 'switch it on');
+        return $this->isOn
+            ? new Open
+            : new GateRefusal($this->name(), 'switched-off', 'the command is switched off', 'switch it on');
     }
 
     public function isOn(): bool

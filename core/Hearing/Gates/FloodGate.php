@@ -36,7 +36,15 @@ final readonly class FloodGate implements Gate
         $recent = self::recent($kept, $context);
 
         return count($recent) < $limit
-            ? new Open([new Change($key, $kept, ['at' => [...$recent, $context->at->millis]], $this->name(), $this->reach->scope($context))])
+            ? new Open([
+                new Change(
+                    $key,
+                    $kept,
+                    ['at' => [...$recent, $context->at->millis]],
+                    $this->name(),
+                    $this->reach->scope($context),
+                ),
+            ])
             : $this->closed($context, $recent[count($recent) - $limit] + Flood::WINDOW_SECONDS * 1000);
     }
 
@@ -48,7 +56,12 @@ final readonly class FloodGate implements Gate
     {
         $window = Flood::WINDOW_SECONDS * 1000;
 
-        return array_values(array_filter(is_array($kept) && is_array($kept['at'] ?? null) ? $kept['at'] : [], static fn (mixed $at): bool => is_int($at) && (Age::millis($at, $context->at) ?? $window) < $window));
+        return array_values(
+            array_filter(
+                is_array($kept) && is_array($kept['at'] ?? null) ? $kept['at'] : [],
+                static fn (mixed $at): bool => is_int($at) && (Age::millis($at, $context->at) ?? $window) < $window,
+            ),
+        );
     }
 
     private function closed(GateContext $context, int $opensAt): GateRefusal
@@ -56,6 +69,11 @@ final readonly class FloodGate implements Gate
         $seconds = max(1, (int) ceil(($opensAt - $context->at->millis) / 1000));
         $who = $this->reach === GateScope::Person ? 'this person has had' : 'the channel has had';
 
-        return new GateRefusal($this->name(), 'flood', "$who as many answers as there may be in half a minute; the next in $seconds s", "turn the clock on by $seconds s");
+        return new GateRefusal(
+            $this->name(),
+            'flood',
+            "$who as many answers as there may be in half a minute; the next in $seconds s",
+            "turn the clock on by $seconds s",
+        );
     }
 }

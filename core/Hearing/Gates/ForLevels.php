@@ -95,7 +95,14 @@ final readonly class ForLevels extends GateSetting implements Gate
         }
         $needs = $this->rule->inWords();
 
-        return new GateRefusal($this->name(), 'level', "it is for $needs", 'speak as one of them', ['needs' => $needs], self::refusal());
+        return new GateRefusal(
+            $this->name(),
+            'level',
+            "it is for $needs",
+            'speak as one of them',
+            ['needs' => $needs],
+            self::refusal(),
+        );
     }
 
     public function admits(Levels $levels): bool

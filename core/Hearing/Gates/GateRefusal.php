@@ -23,8 +23,15 @@ final readonly class GateRefusal
      * @param  Refusal|null  $refusal  which reply of the command is for it; null: silence
      * @param  list<Change>  $kept  kept because it closed: a chance that was not lucky
      */
-    public function __construct(public string $gate, public string $code, public string $reason, public string $opens, public array $data = [], public ?Refusal $refusal = null, public array $kept = [])
-    {
+    public function __construct(
+        public string $gate,
+        public string $code,
+        public string $reason,
+        public string $opens,
+        public array $data = [],
+        public ?Refusal $refusal = null,
+        public array $kept = [],
+    ) {
         $this->outcome = ['reason' => $reason] + $data;
     }
 }

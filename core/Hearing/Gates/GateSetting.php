@@ -10,9 +10,9 @@ use SilverParrot\Pack\GateSetting as PackGateSetting;
 use SilverParrot\Pack\Refusal;
 
 /**
- * What an author may set of a command's gates, with all that is its own: the value, how documents and rows keep it, what
- * its fields in a form mean, its part of the command's sentence, its checks, its gates. Its form fragment is the view
- * write/gates/KEY. A new one is one class, that view, and one line in GateSettings.
+ * What an author may set of a command's gates, with all that is its own: the value, how documents and rows keep it,
+ * what its fields in a form mean, its part of the command's sentence, its checks, its gates. Its form fragment is the
+ * view write/gates/KEY. A new one is one class, that view, and one line in GateSettings.
  */
 abstract readonly class GateSetting extends PackGateSetting
 {
@@ -31,12 +31,16 @@ abstract readonly class GateSetting extends PackGateSetting
     abstract public static function schema(): array;
 
     /**
-     * @param  mixed  $fields  what a form holds under its key; null where that is nothing, as of a box that is not ticked
-     * @return mixed as read takes it, null where it is as usual; what cannot be is left as it was typed, for read to find
+     * @param  mixed  $fields  what a form holds under its key; null where that is nothing, as of a box that is not
+     *     ticked
+     * @return mixed as read takes it, null where it is as usual; what cannot be is left as it was typed, for read to
+     *     find
      */
     abstract public static function typed(mixed $fields): mixed;
 
-    /** A part of the command's sentence ("every 10 s"), a whole one that stands before it ("Switched off."), or nothing. */
+    /**
+     * A part of the command's sentence ("every 10 s"), a whole one that stands before it ("Switched off."), or nothing.
+     */
     abstract public function inWords(): string;
 
     /** The reply that may be given where one of its gates is closed; null where there is none. */

@@ -13,8 +13,8 @@ use SilverParrot\Pack\Refusal;
 final class GateSettings
 {
     /**
-     * In the order in which their gates are looked at, their fields stand on the screen, and their words in the sentence.
-     * A new one is one class, its view, and one line here.
+     * In the order in which their gates are looked at, their fields stand on the screen, and their words in the
+     * sentence. A new one is one class, its view, and one line here.
      *
      * @var list<class-string<GateSetting>>
      */
@@ -41,7 +41,13 @@ final class GateSettings
     /** @return list<Gate> that are asked, in their order */
     public static function gates(Gates $gates): array
     {
-        return array_merge([], ...array_map(static fn (GateSetting $setting): array => $gates->counts($setting::class) ? $setting->gates() : [], self::all($gates)));
+        return array_merge(
+            [],
+            ...array_map(
+                static fn (GateSetting $setting): array => $gates->counts($setting::class) ? $setting->gates() : [],
+                self::all($gates),
+            ),
+        );
     }
 
     /** @param  Document  $of  what has the settings under their keys, among others */
@@ -86,7 +92,10 @@ final class GateSettings
      */
     public static function typed(array $fields): array
     {
-        $typed = array_combine(self::keys(), array_map(static fn (string $kind): mixed => $kind::typed($fields[$kind::key()] ?? null), self::KINDS));
+        $typed = array_combine(
+            self::keys(),
+            array_map(static fn (string $kind): mixed => $kind::typed($fields[$kind::key()] ?? null), self::KINDS),
+        );
 
         return array_filter($typed, static fn (mixed $value): bool => $value !== null);
     }
@@ -106,6 +115,9 @@ final class GateSettings
     /** @return list<Check> */
     public static function checks(): array
     {
-        return array_merge([new RefusalNeverSaid, new OutcomeOutOfPlace], ...array_map(static fn (string $kind): array => $kind::checks(), self::KINDS));
+        return array_merge(
+            [new RefusalNeverSaid, new OutcomeOutOfPlace],
+            ...array_map(static fn (string $kind): array => $kind::checks(), self::KINDS),
+        );
     }
 }

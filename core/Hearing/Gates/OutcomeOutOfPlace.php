@@ -13,7 +13,10 @@ use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
-/** A part of `outcome` where there is none: in a response, or in a reply for another gate. Silent where an “or” or “default” stands behind it, and in conditions. */
+/**
+ * A part of `outcome` where there is none: in a response, or in a reply for another gate. Silent where an “or” or
+ * “default” stands behind it, and in conditions.
+ */
 final readonly class OutcomeOutOfPlace extends AbstractCheck
 {
     public function code(): string
@@ -55,7 +58,16 @@ final readonly class OutcomeOutOfPlace extends AbstractCheck
             foreach (self::required($text) as $call) {
                 $part = $call->folded[1] ?? '';
                 if ($part !== '' && ! in_array($part, $gives, true)) {
-                    $findings[] = new Finding($this, $call->span(), $text->at, ['name' => "outcome.$part", 'mend' => $gives === [] ? 'Write it in a refusal reply, where something was refused' : 'Write '.implode(' or ', array_map(static fn (string $one): string => "“outcome.{$one}”", $gives))]);
+                    $findings[] = new Finding($this, $call->span(), $text->at, [
+                        'name' => "outcome.$part",
+                        'mend' => $gives === []
+                                ? 'Write it in a refusal reply, where something was refused'
+                                : 'Write '
+                                    .implode(
+                                        ' or ',
+                                        array_map(static fn (string $one): string => "“outcome.{$one}”", $gives),
+                                    ),
+                    ]);
                 }
             }
         }

@@ -10,7 +10,9 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
-/** A refusal of a gate that the command does not have: of levels where everybody may, of a cooldown where there is none. */
+/**
+ * A refusal of a gate that the command does not have: of levels where everybody may, of a cooldown where there is none.
+ */
 final readonly class RefusalNeverSaid extends AbstractCheck
 {
     public function code(): string
@@ -44,8 +46,15 @@ final readonly class RefusalNeverSaid extends AbstractCheck
         foreach ($at->pack->commands as $index => $command) {
             foreach (GateSettings::all($command->gates) as $setting) {
                 $refusal = $setting::refusal();
-                if ($refusal !== null && $setting->neverCloses() && ! Fold::isBlank($command->refusals[$refusal->key] ?? '')) {
-                    $findings[] = new Finding($this, null, "/commands/$index/refusals/{$refusal->key}", ['trigger' => $command->trigger, 'when' => $refusal->when]);
+                if (
+                    $refusal !== null
+                    && $setting->neverCloses()
+                    && ! Fold::isBlank($command->refusals[$refusal->key] ?? '')
+                ) {
+                    $findings[] = new Finding($this, null, "/commands/$index/refusals/{$refusal->key}", [
+                        'trigger' => $command->trigger,
+                        'when' => $refusal->when,
+                    ]);
                 }
             }
         }

@@ -10,7 +10,9 @@ use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Refusal;
 use SilverParrot\Value\Gap;
 
-/** Whether the stream must be live, or must not. Where the service does not say which it is, nobody is refused for it. */
+/**
+ * Whether the stream must be live, or must not. Where the service does not say which it is, nobody is refused for it.
+ */
 final readonly class WhileStream extends GateSetting implements Gate
 {
     /** @param  StreamState|null  $state  null: either */
@@ -40,7 +42,10 @@ final readonly class WhileStream extends GateSetting implements Gate
 
     public static function schema(): array
     {
-        return ['description' => 'only then; either, where it is not given', 'enum' => array_column(StreamState::cases(), 'value')];
+        return [
+            'description' => 'only then; either, where it is not given',
+            'enum' => array_column(StreamState::cases(), 'value'),
+        ];
     }
 
     public static function typed(mixed $fields): mixed
@@ -85,6 +90,13 @@ final readonly class WhileStream extends GateSetting implements Gate
             return new Open;
         }
 
-        return new GateRefusal($this->name(), 'stream', "it is only for while the stream is {$this->state->value}", $this->state === StreamState::Live ? 'start the stream' : 'end the stream', ['needs' => $this->state->value], self::refusal());
+        return new GateRefusal(
+            $this->name(),
+            'stream',
+            "it is only for while the stream is {$this->state->value}",
+            $this->state === StreamState::Live ? 'start the stream' : 'end the stream',
+            ['needs' => $this->state->value],
+            self::refusal(),
+        );
     }
 }

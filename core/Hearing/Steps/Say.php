@@ -19,7 +19,15 @@ final readonly class Say implements Step
     /** The plain command: any number of texts, one of which is said. */
     public static function on(string $trigger, string|CommandResponse ...$responses): Command
     {
-        return new Command(new Triggers($trigger), array_map(static fn (string|CommandResponse $one): CommandResponse => is_string($one) ? self::response($one) : $one, array_values($responses)));
+        return new Command(
+            new Triggers($trigger),
+            array_map(
+                static fn (string|CommandResponse $one): CommandResponse => is_string($one)
+                    ? self::response($one)
+                    : $one,
+                array_values($responses),
+            ),
+        );
     }
 
     /** A response that says a text and does nothing else. */

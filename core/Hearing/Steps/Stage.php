@@ -43,7 +43,17 @@ final readonly class Stage
     /** The same stage for one of the steps, or for a reply. */
     public function at(string $place): self
     {
-        return new self($this->command, $this->event, $this->scene, $this->world, $this->changes, $this->needed, $this->trace, $this->prepared, $place);
+        return new self(
+            $this->command,
+            $this->event,
+            $this->scene,
+            $this->world,
+            $this->changes,
+            $this->needed,
+            $this->trace,
+            $this->prepared,
+            $place,
+        );
     }
 
     /** A text is filled in and fitted to the chat. Null while something is not fetched yet. */

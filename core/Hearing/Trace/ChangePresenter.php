@@ -12,7 +12,12 @@ final class ChangePresenter
     /** @return array{what: string, scope: string, from: string, to: string} */
     public static function change(Change $change): array
     {
-        return ['what' => $change->what, 'scope' => $change->scope, 'from' => self::value($change->from), 'to' => self::value($change->to)];
+        return [
+            'what' => $change->what,
+            'scope' => $change->scope,
+            'from' => self::value($change->from),
+            'to' => self::value($change->to),
+        ];
     }
 
     /** @param  null|bool|int|string|array<string, mixed>  $value */

@@ -56,16 +56,24 @@ enum EntryKind: string
             self::Heard => "heard: “{$data['line']}” from {$data['by']}",
             self::Talker => 'silent: this is a talker’s own line, and what talkers say sets nothing off',
             self::NoTrigger => 'silent: the line begins with no trigger',
-            self::Mistyped => "silent: nothing is called {$data['typed']}".($data['nearest'] === '' ? '' : ": did you mean {$data['nearest']}?"),
-            self::Triggered => $data['typed'] === $data['trigger'] ? "{$data['trigger']} was set off" : "{$data['trigger']} was set off by “{$data['typed']}”",
+            self::Mistyped => "silent: nothing is called {$data['typed']}"
+                .($data['nearest'] === '' ? '' : ": did you mean {$data['nearest']}?"),
+            self::Triggered => $data['typed'] === $data['trigger']
+                ? "{$data['trigger']} was set off"
+                : "{$data['trigger']} was set off by “{$data['typed']}”",
             self::WentOn => "the pause is over, and {$data['trigger']} goes on",
             self::GateOpen => "open: {$data['gate']}",
             self::GateClosed => "closed: {$data['sentence']}; to open it, {$data['opens']}",
             self::Drew => "response {$data['number']} of {$data['of']} was drawn",
-            self::Slot => $data['text'] === '' ? "{$data['slot']} said nothing" : "{$data['slot']} said “{$data['text']}”",
+            self::Slot => $data['text'] === ''
+                ? "{$data['slot']} said nothing"
+                : "{$data['slot']} said “{$data['text']}”",
             self::SlotGap => "{$data['slot']} has no value: {$data['reason']}",
             self::Choice => "{$data['slot']} ".($data['holds'] === 'yes' ? 'holds' : 'does not hold'),
-            self::Changed => "{$data['what']} ({$data['scope']}): ".($data['from'] === '' ? 'nothing' : $data['from']).' → '.($data['to'] === '' ? 'nothing' : $data['to']),
+            self::Changed => "{$data['what']} ({$data['scope']}): "
+                .($data['from'] === '' ? 'nothing' : $data['from'])
+                .' → '
+                .($data['to'] === '' ? 'nothing' : $data['to']),
             self::Failed => "failed, nothing was kept: {$data['sentence']}",
             self::Fitted => "fitted: {$data['note']}",
         };

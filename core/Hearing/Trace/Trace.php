@@ -19,7 +19,10 @@ use SilverParrot\Value\Value;
 /** The why: what the parrot did for one line, in the order in which it did it. */
 final class Trace implements SlotTrace
 {
-    /** @var list<Entry|array{Pack, string}|array{string, Span, string|null, null|bool|int|string|Value}|array{string, Span, bool}> what slots said and choices chose is put into words only when somebody asks */
+    /**
+     * @var list<Entry|array{Pack, string}|array{string, Span, string|null, null|bool|int|string|Value}|array{string,
+     *     Span, bool}> what slots said and choices chose is put into words only when somebody asks
+     */
     private array $entries = [];
 
     /** The text that is said now. */
@@ -61,7 +64,9 @@ final class Trace implements SlotTrace
     {
         $mistyped = TriggerMatch::mistyped($pack, $line);
 
-        return $mistyped === null ? new Entry(EntryKind::NoTrigger, []) : new Entry(EntryKind::Mistyped, ['typed' => $mistyped[0], 'nearest' => $mistyped[1] ?? '']);
+        return $mistyped === null
+            ? new Entry(EntryKind::NoTrigger, [])
+            : new Entry(EntryKind::Mistyped, ['typed' => $mistyped[0], 'nearest' => $mistyped[1] ?? '']);
     }
 
     public function triggered(TriggerMatch $triggered): void
@@ -78,7 +83,11 @@ final class Trace implements SlotTrace
     {
         $closed === null
             ? $this->add(EntryKind::GateOpen, ['gate' => $name])
-            : $this->add(EntryKind::GateClosed, ['gate' => $name, 'sentence' => $closed->reason, 'opens' => $closed->opens]);
+            : $this->add(EntryKind::GateClosed, [
+                'gate' => $name,
+                'sentence' => $closed->reason,
+                'opens' => $closed->opens,
+            ]);
     }
 
     public function drew(int $index, int $of): void
@@ -103,7 +112,9 @@ final class Trace implements SlotTrace
     {
         $data = self::where($source, $span);
 
-        return $value instanceof Gap ? new Entry(EntryKind::SlotGap, $data + ['reason' => $value->sentence()]) : new Entry(EntryKind::Slot, $data + ['text' => (string) $text]);
+        return $value instanceof Gap
+            ? new Entry(EntryKind::SlotGap, $data + ['reason' => $value->sentence()])
+            : new Entry(EntryKind::Slot, $data + ['text' => (string) $text]);
     }
 
     public function choice(Span $span, bool $holds): void
@@ -119,7 +130,11 @@ final class Trace implements SlotTrace
     /** @return array{slot: string, from: string, to: string} */
     private static function where(string $source, Span $span): array
     {
-        return ['slot' => (new Source($source))->slice($span), 'from' => (string) $span->from, 'to' => (string) $span->to];
+        return [
+            'slot' => (new Source($source))->slice($span),
+            'from' => (string) $span->from,
+            'to' => (string) $span->to,
+        ];
     }
 
     /** @param  list<Change>  $changes */
@@ -145,7 +160,14 @@ final class Trace implements SlotTrace
     /** @return list<array{kind: string, sentence: string, data: array<string, string>}> */
     public function toArray(): array
     {
-        return array_map(static fn (Entry $entry): array => ['kind' => $entry->kind->value, 'sentence' => $entry->sentence(), 'data' => $entry->data], $this->entries());
+        return array_map(
+            static fn (Entry $entry): array => [
+                'kind' => $entry->kind->value,
+                'sentence' => $entry->sentence(),
+                'data' => $entry->data,
+            ],
+            $this->entries(),
+        );
     }
 
     /** @param  array<string, string>  $data */

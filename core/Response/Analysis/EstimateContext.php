@@ -15,8 +15,12 @@ use SilverParrot\Source\Limits;
 abstract class EstimateContext
 {
     /** @param  list<string>  $triggers  any of which sets the response off */
-    public function __construct(public readonly Pack $pack, public readonly ChatProfile $profile, public readonly array $triggers, public readonly Lengths $lengths)
-    {
+    public function __construct(
+        public readonly Pack $pack,
+        public readonly ChatProfile $profile,
+        public readonly array $triggers,
+        public readonly Lengths $lengths,
+    ) {
     }
 
     /** What an expression can be where it stands. */
@@ -42,7 +46,10 @@ abstract class EstimateContext
     /** Code points that can be typed after the shortest trigger, in one line of this chat. */
     public function typedRoom(): int
     {
-        return max(1, $this->line() - 1 - ($this->triggers === [] ? 1 : min(array_map(mb_strlen(...), $this->triggers))));
+        return max(
+            1,
+            $this->line() - 1 - ($this->triggers === [] ? 1 : min(array_map(mb_strlen(...), $this->triggers))),
+        );
     }
 
     /** Code points of a whole line. */

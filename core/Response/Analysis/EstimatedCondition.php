@@ -14,7 +14,11 @@ final readonly class EstimatedCondition
      * @param  Span  $span  of the slot that it stands in
      * @param  bool  $isInBranch  whether another condition decides if it is asked
      */
-    public function __construct(public Expression $condition, public ValueEstimate $estimate, public Span $span, public bool $isInBranch = false)
-    {
+    public function __construct(
+        public Expression $condition,
+        public ValueEstimate $estimate,
+        public Span $span,
+        public bool $isInBranch = false,
+    ) {
     }
 }

@@ -29,7 +29,12 @@ final readonly class LengthBounds
 
     public function plus(self $other): self
     {
-        return new self($this->shortest + $other->shortest, $this->longest + $other->longest, $this->typed + $other->typed, $this->bytes + $other->bytes);
+        return new self(
+            $this->shortest + $other->shortest,
+            $this->longest + $other->longest,
+            $this->typed + $other->typed,
+            $this->bytes + $other->bytes,
+        );
     }
 
     /** At its shortest. */
@@ -41,11 +46,21 @@ final readonly class LengthBounds
     /** One or the other. */
     public function or(self $other): self
     {
-        return new self(min($this->shortest, $other->shortest), max($this->longest, $other->longest), max($this->typed, $other->typed), max($this->bytes, $other->bytes));
+        return new self(
+            min($this->shortest, $other->shortest),
+            max($this->longest, $other->longest),
+            max($this->typed, $other->typed),
+            max($this->bytes, $other->bytes),
+        );
     }
 
     public function atMost(int $characters): self
     {
-        return new self(max(0, min($this->shortest, $characters)), min($this->longest, $characters), min($this->typed, $characters), $this->bytes);
+        return new self(
+            max(0, min($this->shortest, $characters)),
+            min($this->longest, $characters),
+            min($this->typed, $characters),
+            $this->bytes,
+        );
     }
 }

@@ -38,12 +38,18 @@ final class Lengths
 
     public function yesNo(): ValueEstimate
     {
-        return $this->found['yes or no'] ??= $this->sampled(ValueKind::YesNo, [$this->printer->print(true), $this->printer->print(false)]);
+        return $this->found['yes or no'] ??= $this->sampled(ValueKind::YesNo, [
+            $this->printer->print(true),
+            $this->printer->print(false),
+        ]);
     }
 
     public function moment(): ValueEstimate
     {
-        return $this->found['moment'] ??= $this->sampled(ValueKind::Moment, array_map($this->printer->print(...), $this->moments()));
+        return $this->found['moment'] ??= $this->sampled(
+            ValueKind::Moment,
+            array_map($this->printer->print(...), $this->moments()),
+        );
     }
 
     public function span(): ValueEstimate
@@ -54,16 +60,36 @@ final class Lengths
     /** A moment by a pattern (UTS #35); empty for the day as the language writes it. */
     public function date(string $pattern): ValueEstimate
     {
-        return $this->found["date $pattern"] ??= $this->sampled(ValueKind::Text, array_map(fn (Moment $moment): string => $this->printer->date($moment, $pattern), $this->moments()));
+        return $this->found["date $pattern"] ??= $this->sampled(
+            ValueKind::Text,
+            array_map(fn (Moment $moment): string => $this->printer->date($moment, $pattern), $this->moments()),
+        );
     }
 
     /** A number, a span or a moment in few letters. */
     public function short(): ValueEstimate
     {
-        return $this->found['short'] ??= $this->spanIn('unitsNarrow')->orElse($this->sampled(ValueKind::Text, [
-            ...array_map($this->printer->shortMoment(...), $this->moments()),
-            ...array_map($this->printer->compact(...), [0, 999, -999, 88_888, 888_888, 8_888_888, 88_888_888, 888_888_888, 8_888_888_888, 888_888_888_888, -888_888_888_888, 888_888_888_888_888, PHP_INT_MAX, PHP_INT_MIN]),
-        ]));
+        return $this->found['short'] ??= $this->spanIn('unitsNarrow')->orElse(
+            $this->sampled(ValueKind::Text, [
+                ...array_map($this->printer->shortMoment(...), $this->moments()),
+                ...array_map($this->printer->compact(...), [
+                    0,
+                    999,
+                    -999,
+                    88_888,
+                    888_888,
+                    8_888_888,
+                    88_888_888,
+                    888_888_888,
+                    8_888_888_888,
+                    888_888_888_888,
+                    -888_888_888_888,
+                    888_888_888_888_888,
+                    PHP_INT_MAX,
+                    PHP_INT_MIN,
+                ]),
+            ]),
+        );
     }
 
     public function ago(): ValueEstimate
@@ -73,7 +99,16 @@ final class Lengths
         }
         $now = Moment::fromIso('9999-12-31T23:59:59Z') ?? new Moment(0);
         $texts = [];
-        foreach (['year' => [8_888, 9_998], 'month' => [8, 11], 'day' => [8, 28], 'hour' => [8, 23], 'minute' => [8, 58], 'second' => [8, 58]] as $unit => $counts) {
+        foreach (
+            [
+                'year' => [8_888, 9_998],
+                'month' => [8, 11],
+                'day' => [8, 28],
+                'hour' => [8, 23],
+                'minute' => [8, 58],
+                'second' => [8, 58],
+            ] as $unit => $counts
+        ) {
             foreach ([...$counts, 1, 2, 5] as $count) {
                 $other = Moment::of($now->in(new \DateTimeZone('UTC'))->modify("-$count $unit"));
                 $texts[] = $this->printer->relative($other, $now);
@@ -88,17 +123,35 @@ final class Lengths
     /** @return int characters that a number of so many digits gets by grouping, its sign left out */
     public function grouped(int $digits): int
     {
-        return $this->counted["grouped $digits"] ??= ValueEstimate::length($this->printer->grouped((int) str_repeat('8', min(18, $digits)))) + max(0, $digits - 18);
+        return $this->counted["grouped $digits"] ??=
+            ValueEstimate::length($this->printer->grouped((int) str_repeat('8', min(18, $digits))))
+            + max(0, $digits - 18);
     }
 
     public function ordinal(int $digits): int
     {
-        return $this->counted["ordinal $digits"] ??= 1 + max(array_map(fn (int $ending): int => ValueEstimate::length($this->printer->ordinal((int) (str_repeat('8', max(0, min(18, $digits) - 2)).str_pad((string) $ending, 2, '8', STR_PAD_LEFT)))), self::ENDINGS)) + max(0, $digits - 18);
+        return $this->counted["ordinal $digits"] ??=
+            1
+            + max(
+                array_map(
+                    fn (int $ending): int => ValueEstimate::length(
+                        $this->printer->ordinal(
+                            (int) (str_repeat('8', max(0, min(18, $digits) - 2))
+                                .str_pad((string) $ending, 2, '8', STR_PAD_LEFT)),
+                        ),
+                    ),
+                    self::ENDINGS,
+                ),
+            )
+            + max(0, $digits - 18);
     }
 
     public function level(): ValueEstimate
     {
-        return $this->found['level'] ??= $this->sampled(ValueKind::Level, array_map(static fn (Level $level): string => $level->label(), Level::cases()));
+        return $this->found['level'] ??= $this->sampled(
+            ValueKind::Level,
+            array_map(static fn (Level $level): string => $level->label(), Level::cases()),
+        );
     }
 
     /** @return int characters between two parts of a list, at most */
@@ -118,13 +171,20 @@ final class Lengths
         return ValueEstimate::of($kind, min($lengths), max($lengths), max(array_map(strlen(...), $texts)));
     }
 
-    /** @return non-empty-list<Moment> every month with every day of the week, mornings and evenings, and a beginning of a day */
+    /**
+     * @return non-empty-list<Moment> every month with every day of the week, mornings and evenings, and a beginning of
+     *     a day
+     */
     private function moments(): array
     {
         $moments = [];
         for ($month = 1; $month <= 12; $month++) {
             for ($day = 22; $day <= 28; $day++) {
-                $moments[] = Moment::fromIso(sprintf('2888-%02d-%02dT%02d:48:48', $month, $day, $day % 2 === 0 ? 10 : 22), $this->printer->zone()) ?? new Moment(0);
+                $moments[] =
+                    Moment::fromIso(
+                        sprintf('2888-%02d-%02dT%02d:48:48', $month, $day, $day % 2 === 0 ? 10 : 22),
+                        $this->printer->zone(),
+                    ) ?? new Moment(0);
             }
         }
         foreach (['2888-05-01', '2888-05-01T00:00:01', '0001-05-01T08:08'] as $iso) {
@@ -143,7 +203,11 @@ final class Lengths
         foreach (['second' => 59, 'minute' => 59, 'hour' => 23, 'day' => self::DAYS] as $unit => $most) {
             $texts = [];
             foreach (self::ENDINGS as $ending) {
-                $texts[] = $this->printer->quantity($most < 100 ? min($most, $ending) : 3_000_000 + $ending, $unit, $style);
+                $texts[] = $this->printer->quantity(
+                    $most < 100 ? min($most, $ending) : 3_000_000 + $ending,
+                    $unit,
+                    $style,
+                );
             }
             $here = [max(array_map(ValueEstimate::length(...), $texts)), max(array_map(strlen(...), $texts))];
             $longest = max($longest, $here[0] + 1 + $before[0]);
@@ -151,6 +215,18 @@ final class Lengths
             $before = $here;
         }
 
-        return ValueEstimate::of(ValueKind::Span, min(array_map(fn (string $unit): int => ValueEstimate::length($this->printer->quantity(1, $unit, $style)), ['second', 'minute', 'hour', 'day'])) - 1, $longest, $bytes);
+        return ValueEstimate::of(
+            ValueKind::Span,
+            min(
+                array_map(fn (string $unit): int => ValueEstimate::length($this->printer->quantity(1, $unit, $style)), [
+                    'second',
+                    'minute',
+                    'hour',
+                    'day',
+                ]),
+            ) - 1,
+            $longest,
+            $bytes,
+        );
     }
 }

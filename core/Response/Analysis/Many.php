@@ -24,16 +24,29 @@ final readonly class Many
     /** What one text is divided into: no part is empty, and something stands between them. */
     public static function divided(ValueEstimate $text): self
     {
-        return new self($text->asText(1, $text->longest, $text->bytes), intdiv($text->longest + 1, 2), $text->longest, $text->bytes);
+        return new self(
+            $text->asText(1, $text->longest, $text->bytes),
+            intdiv($text->longest + 1, 2),
+            $text->longest,
+            $text->bytes,
+        );
     }
 
     /** @param  Closure(ValueEstimate): ValueEstimate  $change */
     public function each(Closure $change): self
     {
         // What is put on to each is put on to none as well, and comes as often as there are parts.
-        [$all, $none] = [$change(ValueEstimate::text(0, $this->together, $this->bytes)), $change(ValueEstimate::text(0, 0))];
+        [$all, $none] = [
+            $change(ValueEstimate::text(0, $this->together, $this->bytes)),
+            $change(ValueEstimate::text(0, 0)),
+        ];
 
-        return new self($change($this->item), $this->most, $all->longest + max(0, $this->most - 1) * $none->longest, $all->bytes + max(0, $this->most - 1) * $none->bytes);
+        return new self(
+            $change($this->item),
+            $this->most,
+            $all->longest + max(0, $this->most - 1) * $none->longest,
+            $all->bytes + max(0, $this->most - 1) * $none->bytes,
+        );
     }
 
     /** How long they are with something between each two. */
@@ -41,11 +54,20 @@ final readonly class Many
     {
         $joints = max(0, $this->most - 1);
 
-        return ValueEstimate::text(0, min(self::MOST, $this->together + $joints * $joint), min(self::MOST, $this->bytes + $joints * $bytes));
+        return ValueEstimate::text(
+            0,
+            min(self::MOST, $this->together + $joints * $joint),
+            min(self::MOST, $this->bytes + $joints * $bytes),
+        );
     }
 
     public function orElse(self $other): self
     {
-        return new self($this->item->orElse($other->item), max($this->most, $other->most), max($this->together, $other->together), max($this->bytes, $other->bytes));
+        return new self(
+            $this->item->orElse($other->item),
+            max($this->most, $other->most),
+            max($this->together, $other->together),
+            max($this->bytes, $other->bytes),
+        );
     }
 }

@@ -10,11 +10,18 @@ final readonly class ResponseEstimate
     /**
      * @param  list<EstimatedSlot>  $slots
      * @param  list<EstimatedCondition>  $conditions
-     * @param  array<string, ValueEstimate>  $values  of everything that has one value within the response, by its key (see Asked)
+     * @param  array<string, ValueEstimate>  $values  of everything that has one value within the response, by its key
+     *     (see Asked)
      * @param  int  $typedRoom  code points that can be typed after the trigger
      * @param  int  $work  steps of all filters together, at most
      */
-    public function __construct(public LengthBounds $extent, public array $slots, public array $conditions, public array $values, public int $typedRoom, public int $work)
-    {
+    public function __construct(
+        public LengthBounds $extent,
+        public array $slots,
+        public array $conditions,
+        public array $values,
+        public int $typedRoom,
+        public int $work,
+    ) {
     }
 }

@@ -52,12 +52,24 @@ final class StaticAnalyzer extends EstimateContext
      * @param  list<string>  $triggers  any of which sets it off
      * @param  Lengths|null  $lengths  of the pack's channel, where several responses are looked at
      */
-    public static function of(Response $response, Pack $pack, ChatProfile $profile, array $triggers, ?Lengths $lengths = null): ResponseEstimate
-    {
+    public static function of(
+        Response $response,
+        Pack $pack,
+        ChatProfile $profile,
+        array $triggers,
+        ?Lengths $lengths = null,
+    ): ResponseEstimate {
         $analyzer = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel));
         $extent = $analyzer->parts($response->parts)->atMost(Limits::SAID);
 
-        return new ResponseEstimate($extent, $analyzer->slots, $analyzer->conditions, $analyzer->values, $analyzer->typedRoom(), $analyzer->work);
+        return new ResponseEstimate(
+            $extent,
+            $analyzer->slots,
+            $analyzer->conditions,
+            $analyzer->values,
+            $analyzer->typedRoom(),
+            $analyzer->work,
+        );
     }
 
     public function value(Expression $expression): ValueEstimate
@@ -72,7 +84,10 @@ final class StaticAnalyzer extends EstimateContext
 
         return match (true) {
             $key === null => $estimate,
-            isset($this->numbers[$key]) && $estimate->isOnly(ValueKind::Text) => ValueEstimate::text(1, Number::LONGEST_TYPED),
+            isset($this->numbers[$key]) && $estimate->isOnly(ValueKind::Text) => ValueEstimate::text(
+                1,
+                Number::LONGEST_TYPED,
+            ),
             isset($this->there[$key]) => $estimate->known(),
             default => $estimate,
         };
@@ -93,7 +108,11 @@ final class StaticAnalyzer extends EstimateContext
         }
         [$this->there, $this->numbers, $kept] = $before;
         // What is known from before a branch holds behind it only where nothing in the branch has changed it.
-        $this->kept = array_filter($kept, fn (ValueEstimate $one, string $key): bool => ($this->kept[$key] ?? null) === $one, ARRAY_FILTER_USE_BOTH);
+        $this->kept = array_filter(
+            $kept,
+            fn (ValueEstimate $one, string $key): bool => ($this->kept[$key] ?? null) === $one,
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return $extent;
     }
@@ -113,9 +132,19 @@ final class StaticAnalyzer extends EstimateContext
             return LengthBounds::none();
         }
         // What others have chosen can begin with a sign that melts with the one before it.
-        $isFree = $estimate->written === null && array_intersect([ValueKind::Text->name, ValueKind::Person->name, ValueKind::Items->name], array_column($estimate->kinds, 'name')) !== [];
+        $isFree =
+            $estimate->written === null
+            && array_intersect(
+                [ValueKind::Text->name, ValueKind::Person->name, ValueKind::Items->name],
+                array_column($estimate->kinds, 'name'),
+            ) !== [];
 
-        return new LengthBounds(max(0, $estimate->shortest - ($isFree ? 1 : 0)), $estimate->longest, $estimate->isTyped ? $estimate->longest : 0, $estimate->bytes);
+        return new LengthBounds(
+            max(0, $estimate->shortest - ($isFree ? 1 : 0)),
+            $estimate->longest,
+            $estimate->isTyped ? $estimate->longest : 0,
+            $estimate->bytes,
+        );
     }
 
     public function choice(Choice $choice): LengthBounds
@@ -126,7 +155,12 @@ final class StaticAnalyzer extends EstimateContext
         $afterwards = [];
         foreach ($choice->branches as $branch) {
             $this->there = $there;
-            $this->conditions[] = new EstimatedCondition($branch->condition, $this->value($branch->condition), $branch->span, $this->branches > 0 || $extent !== null);
+            $this->conditions[] = new EstimatedCondition(
+                $branch->condition,
+                $this->value($branch->condition),
+                $branch->span,
+                $this->branches > 0 || $extent !== null,
+            );
             $this->there = $there + array_fill_keys($branch->condition->thereWhen(true), true);
             $inside = $this->inBranch($branch->parts);
             $extent = $extent === null ? $inside : $extent->or($inside);
@@ -137,7 +171,8 @@ final class StaticAnalyzer extends EstimateContext
         $this->there = $there;
         $otherwise = $this->inBranch($choice->otherwise);
         $afterwards += array_diff_key($this->bound, $bound);
-        $this->bound = $bound + array_map(static fn (ValueEstimate $one): ValueEstimate => $one->orNothing(), $afterwards);
+        $this->bound =
+            $bound + array_map(static fn (ValueEstimate $one): ValueEstimate => $one->orNothing(), $afterwards);
 
         return $extent === null ? $otherwise : $extent->or($otherwise);
     }
@@ -157,10 +192,17 @@ final class StaticAnalyzer extends EstimateContext
         return $this->bound[$name] ?? ValueEstimate::nothing();
     }
 
-    /** What was set is read back as it is now. Another way to the same place (the target may be the caller) is not known any more. */
+    /**
+     * What was set is read back as it is now. Another way to the same place (the target may be the caller) is not known
+     * any more.
+     */
     public function keep(Expression $place, string $part, ValueEstimate $kept): void
     {
-        $this->kept = array_filter($this->kept, static fn (string $key): bool => ! str_ends_with($key, ".$part"), ARRAY_FILTER_USE_KEY);
+        $this->kept = array_filter(
+            $this->kept,
+            static fn (string $key): bool => ! str_ends_with($key, ".$part"),
+            ARRAY_FILTER_USE_KEY,
+        );
         $key = $place->key();
         if ($key !== null && $kept->kinds !== []) {
             $this->kept[$key] = $kept->withoutGaps();

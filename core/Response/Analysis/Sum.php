@@ -13,18 +13,31 @@ use SilverParrot\Value\TimeSpan;
 /** What comes of calculating with two values. */
 final class Sum
 {
-    public static function of(Operation $operation, ValueEstimate $left, ValueEstimate $right, EstimateContext $in): ValueEstimate
-    {
-        $moment = in_array(ValueKind::Moment, $left->kinds, true) ? self::shifted($operation, $left, $right, $in) : null;
+    public static function of(
+        Operation $operation,
+        ValueEstimate $left,
+        ValueEstimate $right,
+        EstimateContext $in,
+    ): ValueEstimate {
+        $moment = in_array(ValueKind::Moment, $left->kinds, true)
+            ? self::shifted($operation, $left, $right, $in)
+            : null;
         if ($moment !== null && $left->isOnly(ValueKind::Moment)) {
             return $moment;
         }
         [$left, $right] = [$left->asNumber(), $right->asNumber()];
         $gaps = [...$left->gaps, ...$right->gaps];
-        if ($operation->needsDivisor() && ($right->range === null ? ! $right->written instanceof Number : $right->range->contains(0))) {
+        if (
+            $operation->needsDivisor()
+            && ($right->range === null ? ! $right->written instanceof Number : $right->range->contains(0))
+        ) {
             $gaps[] = GapReason::DivisionByZero;
         }
-        $isNought = $operation->needsDivisor() && $right->range !== null && $right->range->low === 0 && $right->range->high === 0;
+        $isNought =
+            $operation->needsDivisor()
+            && $right->range !== null
+            && $right->range->low === 0
+            && $right->range->high === 0;
         [$a, $b] = [$left->range, $right->range];
         $range = $a === null || $b === null ? null : match ($operation) {
             Operation::Plus => $a->plus($b),
@@ -40,20 +53,37 @@ final class Sum
             default => ValueEstimate::number(),
         };
 
-        $number = $number->orGap(...$gaps)->failing($left->fails ?? $right->fails ?? ($isNought ? CertainFailure::DivisionByZero : null));
+        $number = $number
+            ->orGap(...$gaps)
+            ->failing($left->fails ?? ($right->fails ?? ($isNought ? CertainFailure::DivisionByZero : null)));
 
         return $moment === null ? $number : $number->orElse($moment);
     }
 
     /** A moment and a length of time. */
-    private static function shifted(Operation $operation, ValueEstimate $left, ValueEstimate $right, EstimateContext $in): ValueEstimate
-    {
-        $isLength = is_string($right->written) ? TimeSpan::secondsOf($right->written) !== null : $right->isOnly(ValueKind::Span) && ! $right->canBeNothing;
+    private static function shifted(
+        Operation $operation,
+        ValueEstimate $left,
+        ValueEstimate $right,
+        EstimateContext $in,
+    ): ValueEstimate {
+        $isLength = is_string($right->written)
+            ? TimeSpan::secondsOf($right->written) !== null
+            : $right->isOnly(ValueKind::Span) && ! $right->canBeNothing;
         $isShift = $operation === Operation::Plus || $operation === Operation::Minus;
 
-        $isNever = ! $isShift || $right->cannotBeRead(static fn (string $text): bool => TimeSpan::secondsOf($text) !== null, ValueKind::Span);
+        $isReadable = static fn (string $text): bool => TimeSpan::secondsOf($text) !== null;
+        $isNever = ! $isShift || $right->cannotBeRead($isReadable, ValueKind::Span);
 
-        return $in->lengths->moment()->orGap(GapReason::TooFar, ...$left->gaps, ...($left->canBeNothing ? [GapReason::NothingToCount] : []), ...$right->gaps, ...($isLength && $isShift ? [] : [GapReason::WrongKind]))
-            ->failing($left->fails ?? $right->fails ?? ($isNever ? CertainFailure::NotALength : null));
+        return $in->lengths
+            ->moment()
+            ->orGap(
+                GapReason::TooFar,
+                ...$left->gaps,
+                ...$left->canBeNothing ? [GapReason::NothingToCount] : [],
+                ...$right->gaps,
+                ...$isLength && $isShift ? [] : [GapReason::WrongKind],
+            )
+            ->failing($left->fails ?? ($right->fails ?? ($isNever ? CertainFailure::NotALength : null)));
     }
 }

@@ -78,24 +78,48 @@ final readonly class ValueEstimate
         }
         $lengths = array_map(self::length(...), $texts);
 
-        return new self([ValueKind::Text], min($lengths), max($lengths), max(array_map(strlen(...), $texts)), texts: count($texts) <= self::MOST_TEXTS ? array_values($texts) : null);
+        return new self(
+            [ValueKind::Text],
+            min($lengths),
+            max($lengths),
+            max(array_map(strlen(...), $texts)),
+            texts: count($texts) <= self::MOST_TEXTS ? array_values($texts) : null,
+        );
     }
 
     public static function whole(Range $range): self
     {
         $shortest = $range->contains(0) ? 1 : min(strlen((string) $range->low), strlen((string) $range->high));
 
-        return new self([ValueKind::Number], $range->low < 0 && $range->high > 0 ? 1 : $shortest, $range->digits(), $range->digits(), range: $range, written: $range->low === $range->high ? $range->low : null);
+        return new self(
+            [ValueKind::Number],
+            $range->low < 0 && $range->high > 0 ? 1 : $shortest,
+            $range->digits(),
+            $range->digits(),
+            range: $range,
+            written: $range->low === $range->high ? $range->low : null,
+        );
     }
 
     public static function number(?int $longest = null): self
     {
-        return new self([ValueKind::Number], 1, $longest ?? self::LONGEST_NUMBER, ($longest ?? self::LONGEST_NUMBER) + self::BYTES);
+        return new self(
+            [ValueKind::Number],
+            1,
+            $longest ?? self::LONGEST_NUMBER,
+            ($longest ?? self::LONGEST_NUMBER) + self::BYTES,
+        );
     }
 
     public static function exactly(Number $number): self
     {
-        return new self([ValueKind::Number], 1, strlen(Number::digits($number)), strlen(Number::digits($number)) + self::BYTES, written: $number);
+        return new self(
+            [ValueKind::Number],
+            1,
+            strlen(Number::digits($number)),
+            strlen(Number::digits($number)) + self::BYTES,
+            written: $number,
+        );
     }
 
     public static function of(ValueKind $kind, int $shortest, int $longest, ?int $bytes = null): self
@@ -108,7 +132,14 @@ final readonly class ValueEstimate
     {
         $joined = $many->joined($joint, $joint * self::BYTES);
 
-        $items = new self([ValueKind::Items], 0, $joined->longest, $joined->bytes, isTyped: $many->item->isTyped, many: $many);
+        $items = new self(
+            [ValueKind::Items],
+            0,
+            $joined->longest,
+            $joined->bytes,
+            isTyped: $many->item->isTyped,
+            many: $many,
+        );
 
         return $many->most > Limits::PARTS ? $items->orGap(GapReason::TooMany) : $items;
     }
@@ -145,7 +176,9 @@ final readonly class ValueEstimate
     /** Whether it is there, and nothing that it can be is one of these. */
     public function isNever(ValueKind ...$kinds): bool
     {
-        return ! $this->canBeNothing && $this->kinds !== [] && array_intersect(array_column($this->kinds, 'name'), array_column($kinds, 'name')) === [];
+        return ! $this->canBeNothing
+            && $this->kinds !== []
+            && array_intersect(array_column($this->kinds, 'name'), array_column($kinds, 'name')) === [];
     }
 
     /**
@@ -156,20 +189,34 @@ final readonly class ValueEstimate
     public function cannotBeRead(Closure $reads, ValueKind $as, ValueKind ...$others): bool
     {
         $texts = is_string($this->written) ? [$this->written] : $this->texts;
-        $isNoText = ! in_array(ValueKind::Text, $this->kinds, true) || in_array($as, $this->neverReadAs, true) || ($texts !== null && array_filter($texts, $reads) === []);
+        $isNoText =
+            ! in_array(ValueKind::Text, $this->kinds, true)
+            || in_array($as, $this->neverReadAs, true)
+            || ($texts !== null && array_filter($texts, $reads) === []);
 
-        return $isNoText && array_filter($this->kinds, static fn (ValueKind $kind): bool => $kind === $as || in_array($kind, $others, true)) === [];
+        return $isNoText
+            && array_filter(
+                $this->kinds,
+                static fn (ValueKind $kind): bool => $kind === $as || in_array($kind, $others, true),
+            ) === [];
     }
 
     public function orGap(GapReason ...$gaps): self
     {
-        return $gaps === [] ? $this : $this->with(gaps: array_values(array_unique([...$this->gaps, ...$gaps], SORT_REGULAR)));
+        return $gaps === []
+            ? $this
+            : $this->with(gaps: array_values(array_unique([...$this->gaps, ...$gaps], SORT_REGULAR)));
     }
 
     /** Where something before has asked for it: it is there. */
     public function known(): self
     {
-        return $this->with(shortest: max($this->shortest, $this->kinds === [ValueKind::Text] ? 1 : $this->shortest), canBeNothing: false, gaps: [], isHad: true);
+        return $this->with(
+            shortest: max($this->shortest, $this->kinds === [ValueKind::Text] ? 1 : $this->shortest),
+            canBeNothing: false,
+            gaps: [],
+            isHad: true,
+        );
     }
 
     /** As a filter sees it that passes nothing on. */
@@ -181,13 +228,39 @@ final readonly class ValueEstimate
     /** No longer than another. */
     public function atMost(self $other): self
     {
-        return new self($this->kinds, min($this->shortest, $other->shortest), min($this->longest, $other->longest), min($this->bytes, $other->bytes), $this->canBeNothing, $this->gaps, $this->range, $other->isTyped, null, $this->many, $this->fails);
+        return new self(
+            $this->kinds,
+            min($this->shortest, $other->shortest),
+            min($this->longest, $other->longest),
+            min($this->bytes, $other->bytes),
+            $this->canBeNothing,
+            $this->gaps,
+            $this->range,
+            $other->isTyped,
+            null,
+            $this->many,
+            $this->fails,
+        );
     }
 
     /** As a slot prints it. */
     public function printed(): self
     {
-        return $this->longest > Limits::VALUE ? new self($this->kinds, min($this->shortest, Limits::VALUE), Limits::VALUE, min($this->bytes, self::BYTES * Limits::VALUE), $this->canBeNothing, array_values(array_unique([...$this->gaps, GapReason::TooLong], SORT_REGULAR)), $this->range, $this->isTyped, $this->written, $this->many, $this->fails) : $this;
+        return $this->longest > Limits::VALUE
+            ? new self(
+                $this->kinds,
+                min($this->shortest, Limits::VALUE),
+                Limits::VALUE,
+                min($this->bytes, self::BYTES * Limits::VALUE),
+                $this->canBeNothing,
+                array_values(array_unique([...$this->gaps, GapReason::TooLong], SORT_REGULAR)),
+                $this->range,
+                $this->isTyped,
+                $this->written,
+                $this->many,
+                $this->fails,
+            )
+            : $this;
     }
 
     public function withoutGaps(): self
@@ -208,10 +281,17 @@ final readonly class ValueEstimate
             $this->range !== null && $other->range !== null ? $this->range->through($other->range) : null,
             $this->isTyped || $other->isTyped,
             null,
-            $this->many === null || $other->many === null ? $this->many ?? $other->many : $this->many->orElse($other->many),
+            $this->many === null || $other->many === null
+                ? $this->many ?? $other->many
+                : $this->many->orElse($other->many),
             $other->fails === null ? null : $this->fails,
             self::bothTexts($this->canBeWritten(), $other->canBeWritten()),
-            array_values(array_filter($this->neverReadAs, static fn (ValueKind $kind): bool => in_array($kind, $other->neverReadAs, true))),
+            array_values(
+                array_filter(
+                    $this->neverReadAs,
+                    static fn (ValueKind $kind): bool => in_array($kind, $other->neverReadAs, true),
+                ),
+            ),
         );
     }
 
@@ -236,13 +316,26 @@ final readonly class ValueEstimate
     {
         $texts = is_string($this->written) ? [$this->written] : $this->texts;
 
-        return $texts === null && in_array(ValueKind::Text, $this->kinds, true) ? null : (count($texts ?? []) > self::MOST_TEXTS ? null : $texts ?? []);
+        return $texts === null && in_array(ValueKind::Text, $this->kinds, true)
+            ? null
+            : (count($texts ?? []) > self::MOST_TEXTS
+                ? null
+                : $texts ?? []);
     }
 
     /** What a filter makes a text of: nothing stays nothing, and what was typed stays typed. */
     public function asText(int $shortest, int $longest, ?int $bytes = null): self
     {
-        $text = new self($this->kinds === [] ? [] : [ValueKind::Text], $this->canBeNothing ? 0 : min(Limits::VALUE, $shortest), min(Limits::VALUE, $longest), min(self::BYTES * Limits::VALUE, $bytes ?? $longest * self::BYTES), $this->canBeNothing, $this->gaps, isTyped: $this->isTyped, fails: $this->fails);
+        $text = new self(
+            $this->kinds === [] ? [] : [ValueKind::Text],
+            $this->canBeNothing ? 0 : min(Limits::VALUE, $shortest),
+            min(Limits::VALUE, $longest),
+            min(self::BYTES * Limits::VALUE, $bytes ?? $longest * self::BYTES),
+            $this->canBeNothing,
+            $this->gaps,
+            isTyped: $this->isTyped,
+            fails: $this->fails,
+        );
 
         return $longest > Limits::VALUE ? $text->orGap(GapReason::TooLong) : $text;
     }
@@ -260,7 +353,9 @@ final readonly class ValueEstimate
     {
         $typedNumber = is_string($this->written) ? Number::typed($this->written) : null;
         if ($typedNumber !== null) {
-            return is_int($typedNumber) ? self::whole(new Range($typedNumber, $typedNumber)) : self::exactly($typedNumber);
+            return is_int($typedNumber)
+                ? self::whole(new Range($typedNumber, $typedNumber))
+                : self::exactly($typedNumber);
         }
         $gaps = $this->gaps;
         // A text can be blank, too, of signs that nobody sees.
@@ -278,28 +373,42 @@ final readonly class ValueEstimate
             }
         }
         $isNumber = $this->kinds === [ValueKind::Number];
-        $number = $this->range !== null ? self::whole($this->range) : self::number($isNumber ? max(1, $this->longest) : null);
+        $number =
+            $this->range !== null ? self::whole($this->range) : self::number($isNumber ? max(1, $this->longest) : null);
 
-        return $number->orGap(...$gaps)->failing($this->fails ?? match (true) {
-            $this->kinds === [] => CertainFailure::NothingToCount,
-            // Where it is nothing, there is nothing to count with either.
-            $this->cannotBeRead(static fn (string $text): bool => Number::typed($text) !== null, ValueKind::Number, ValueKind::Span) => CertainFailure::NoNumber,
-            default => null,
-        });
+        return $number->orGap(...$gaps)->failing(
+            $this->fails
+                ?? match (true) {
+                    $this->kinds === [] => CertainFailure::NothingToCount,
+                    // Where it is nothing, there is nothing to count with either.
+                    $this->cannotBeRead(
+                        static fn (string $text): bool => Number::typed($text) !== null,
+                        ValueKind::Number,
+                        ValueKind::Span,
+                    ) => CertainFailure::NoNumber,
+                    default => null,
+                },
+        );
     }
 
     /** Whether everything that it can be is one of these. */
     public function isOnly(ValueKind ...$kinds): bool
     {
-        return $this->kinds !== [] && array_filter($this->kinds, static fn (ValueKind $kind): bool => ! in_array($kind, $kinds, true)) === [];
+        return $this->kinds !== []
+            && array_filter($this->kinds, static fn (ValueKind $kind): bool => ! in_array($kind, $kinds, true)) === [];
     }
 
     /** Whether `or` may look at its other side. */
     public function mayBeNoValue(): bool
     {
-        return $this->canBeNothing || $this->gaps !== [] || $this->kinds === []
-            || (is_string($this->written) ? trim($this->written) === '' : in_array(ValueKind::Text, $this->kinds, true) && $this->shortest === 0)
-            || in_array(ValueKind::YesNo, $this->kinds, true) || in_array(ValueKind::Items, $this->kinds, true);
+        return $this->canBeNothing
+            || $this->gaps !== []
+            || $this->kinds === []
+            || (is_string($this->written)
+                ? trim($this->written) === ''
+                : in_array(ValueKind::Text, $this->kinds, true) && $this->shortest === 0)
+            || in_array(ValueKind::YesNo, $this->kinds, true)
+            || in_array(ValueKind::Items, $this->kinds, true);
     }
 
     public static function length(string $text): int
@@ -312,8 +421,29 @@ final readonly class ValueEstimate
      * @param  bool  $isHad  whether it was had after all
      * @param  list<ValueKind>|null  $neverReadAs
      */
-    private function with(?int $shortest = null, ?bool $canBeNothing = null, ?array $gaps = null, ?bool $isTyped = null, ?CertainFailure $fails = null, bool $isHad = false, ?array $neverReadAs = null): self
-    {
-        return new self($this->kinds, $shortest ?? $this->shortest, $this->longest, $this->bytes, $canBeNothing ?? $this->canBeNothing, $gaps ?? $this->gaps, $this->range, $isTyped ?? $this->isTyped, $this->written, $this->many, $isHad ? null : $fails ?? $this->fails, $this->texts, $neverReadAs ?? $this->neverReadAs);
+    private function with(
+        ?int $shortest = null,
+        ?bool $canBeNothing = null,
+        ?array $gaps = null,
+        ?bool $isTyped = null,
+        ?CertainFailure $fails = null,
+        bool $isHad = false,
+        ?array $neverReadAs = null,
+    ): self {
+        return new self(
+            $this->kinds,
+            $shortest ?? $this->shortest,
+            $this->longest,
+            $this->bytes,
+            $canBeNothing ?? $this->canBeNothing,
+            $gaps ?? $this->gaps,
+            $this->range,
+            $isTyped ?? $this->isTyped,
+            $this->written,
+            $this->many,
+            $isHad ? null : $fails ?? $this->fails,
+            $this->texts,
+            $neverReadAs ?? $this->neverReadAs,
+        );
     }
 }

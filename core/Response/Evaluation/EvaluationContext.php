@@ -127,7 +127,9 @@ final class EvaluationContext
             is_string($value) => $value,
             is_int($value) => (string) $value,
             $value instanceof Person => $value->name,
-            $value instanceof Number => $this->world->pack->channel->decimalSign === '.' ? Number::digits($value) : $this->printer()->print($value),
+            $value instanceof Number => $this->world->pack->channel->decimalSign === '.'
+                ? Number::digits($value)
+                : $this->printer()->print($value),
             default => $this->printer()->print($value),
         };
     }

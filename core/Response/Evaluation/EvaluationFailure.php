@@ -30,7 +30,11 @@ final class EvaluationFailure extends \Exception
 
     public static function negative(int|Number $amount, Span $span): self
     {
-        return new self('negative-amount', 'An amount must not be below zero, and this is '.Number::digits($amount).'.', $span);
+        return new self(
+            'negative-amount',
+            'An amount must not be below zero, and this is '.Number::digits($amount).'.',
+            $span,
+        );
     }
 
     public static function notWhole(Number $amount, Span $span): self
@@ -50,7 +54,13 @@ final class EvaluationFailure extends \Exception
 
     public static function nobodyToChange(string $typed, Span $span): self
     {
-        return new self('unknown-person', $typed === '' ? 'Nobody was named.' : "“{$typed}” was never seen in this chat, so nothing can be kept for them.", $span);
+        return new self(
+            'unknown-person',
+            $typed === ''
+                ? 'Nobody was named.'
+                : "“{$typed}” was never seen in this chat, so nothing can be kept for them.",
+            $span,
+        );
     }
 
     public static function notANumberField(string $name, Span $span): self
@@ -60,7 +70,11 @@ final class EvaluationFailure extends \Exception
 
     public static function notKeptExactly(Span $span): self
     {
-        return new self('not-exact', 'A number is kept with at most '.Number::DECIMALS.' decimals, and this one has more: round it first.', $span);
+        return new self(
+            'not-exact',
+            'A number is kept with at most '.Number::DECIMALS.' decimals, and this one has more: round it first.',
+            $span,
+        );
     }
 
     public static function notAMoment(string $text, Span $span): self

@@ -34,18 +34,43 @@ final readonly class Invocation
     {
         $words = Fold::isBlank($words) ? '' : TextTrimmer::withoutSpace($words);
 
-        return new self($caller, $words, $words === '' ? [] : (preg_split('/[\s\p{Z}]++/u', $words, -1, PREG_SPLIT_NO_EMPTY) ?: []), $trigger, $message, []);
+        return new self(
+            $caller,
+            $words,
+            $words === '' ? [] : (preg_split('/[\s\p{Z}]++/u', $words, -1, PREG_SPLIT_NO_EMPTY) ?: []),
+            $trigger,
+            $message,
+            [],
+        );
     }
 
     /** @param  array<string, null|bool|int|string|Value>  $outcome */
     public function withOutcome(array $outcome): self
     {
-        return new self($this->caller, $this->words, $this->wordList, $this->trigger, $this->message, $outcome, $this->happening);
+        return new self(
+            $this->caller,
+            $this->words,
+            $this->wordList,
+            $this->trigger,
+            $this->message,
+            $outcome,
+            $this->happening,
+        );
     }
 
-    /** @param  array<string, null|bool|int|string|Value>  $happening  by "amount", "months", "tier", "text", "minutes" */
+    /**
+     * @param  array<string, null|bool|int|string|Value>  $happening  by "amount", "months", "tier", "text", "minutes"
+     */
     public function withHappening(array $happening): self
     {
-        return new self($this->caller, $this->words, $this->wordList, $this->trigger, $this->message, $this->outcome, $happening);
+        return new self(
+            $this->caller,
+            $this->words,
+            $this->wordList,
+            $this->trigger,
+            $this->message,
+            $this->outcome,
+            $happening,
+        );
     }
 }

@@ -16,7 +16,8 @@ use SilverParrot\Value\GapReason;
 
 /**
  * Draws the next item of a list. Kept is which item came last, by its id, so that an edited list goes on where it was:
- * {last: item, place: where it stood} in turn, and in a shuffled list {last: item, round: luck, at: its place in the order}.
+ * {last: item, place: where it stood} in turn, and in a shuffled list {last: item, round: luck, at: its place in the
+ * order}.
  */
 final class ListDraw
 {
@@ -40,11 +41,18 @@ final class ListDraw
         $position = is_array($kept) ? $kept : [];
         $last = is_string($position['last'] ?? null) ? $position['last'] : '';
         [$place, $more] = match ($list->order) {
-            DrawOrder::InTurn => self::inTurn($draws, count($list->items), $last, is_int($position['place'] ?? null) ? $position['place'] : -1),
+            DrawOrder::InTurn => self::inTurn(
+                $draws,
+                count($list->items),
+                $last,
+                is_int($position['place'] ?? null) ? $position['place'] : -1,
+            ),
             DrawOrder::NoRepeat => [$draws->byWeight($run->draw($span), $draws->placeOf($last)), []],
             DrawOrder::Shuffled => self::fromShuffled($draws, count($list->items), $last, $position, $run->draw($span)),
         };
-        $run->change(new Change($key, $kept, ['last' => $list->items[$place]->id] + $more, "list.{$list->name}", 'channel'));
+        $run->change(
+            new Change($key, $kept, ['last' => $list->items[$place]->id] + $more, "list.{$list->name}", 'channel'),
+        );
 
         return $list->items[$place]->text;
     }
@@ -66,8 +74,13 @@ final class ListDraw
      * @param  array<string, mixed>  $position
      * @return array{int, array{round: string, at: string}}
      */
-    private static function fromShuffled(DrawTable $draws, int $count, string $last, array $position, Randomizer $luck): array
-    {
+    private static function fromShuffled(
+        DrawTable $draws,
+        int $count,
+        string $last,
+        array $position,
+        Randomizer $luck,
+    ): array {
         $round = is_string($position['round'] ?? null) ? $position['round'] : '';
         $at = is_string($position['at'] ?? null) && is_numeric($position['at']) ? (float) $position['at'] : INF;
         $next = $round === '' ? null : $draws->after($round, $last, $at);
@@ -80,6 +93,9 @@ final class ListDraw
             } while ($next === $last && $count > 1 && ++$tries < self::TRIES);
         }
 
-        return [(int) $draws->placeOf($next), ['round' => $round, 'at' => sprintf('%.17g', $draws->luckOf($round, $next))]];
+        return [
+            (int) $draws->placeOf($next),
+            ['round' => $round, 'at' => sprintf('%.17g', $draws->luckOf($round, $next))],
+        ];
     }
 }

@@ -17,7 +17,10 @@ final class Moments
         return match (true) {
             $value === null, $value instanceof Moment, $value instanceof Gap => $value,
             is_string($value) => Moment::fromIso($value, $run->world->pack->channel->zone)
-                ?? new Gap(GapReason::WrongKind, ['text' => '“'.mb_substr($value, 0, 40).'”', 'wanted' => 'a moment like "2026-12-24 18:00"']),
+                ?? new Gap(GapReason::WrongKind, [
+                    'text' => '“'.mb_substr($value, 0, 40).'”',
+                    'wanted' => 'a moment like "2026-12-24 18:00"',
+                ]),
             default => new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a moment']),
         };
     }

@@ -16,8 +16,11 @@ use SilverParrot\Value\Value;
 /** Values as numbers. Whole ones take the fast path and never touch the exact arithmetic. */
 final class Numbers
 {
-    public static function combine(Operation $operation, null|bool|int|string|Value $left, null|bool|int|string|Value $right): int|Number|Moment|Gap
-    {
+    public static function combine(
+        Operation $operation,
+        null|bool|int|string|Value $left,
+        null|bool|int|string|Value $right,
+    ): int|Number|Moment|Gap {
         if (! is_int($left) || ! is_int($right)) {
             if ($left instanceof Moment) {
                 return self::shiftMoment($operation, $left, $right);
@@ -32,7 +35,8 @@ final class Numbers
             return new Gap(GapReason::DivisionByZero);
         }
         if (is_int($left) && is_int($right)) {
-            $whole = $operation === Operation::Divided ? Number::quotient($left, $right) : $operation->whole($left, $right);
+            $whole =
+                $operation === Operation::Divided ? Number::quotient($left, $right) : $operation->whole($left, $right);
             if ($whole !== null) {
                 return $whole;
             }
@@ -45,10 +49,16 @@ final class Numbers
     {
         return match (true) {
             is_int($value), $value instanceof Number, $value instanceof Gap => $value,
-            is_string($value) => Number::typed($value) ?? (Fold::isBlank($value) ? new Gap(GapReason::NothingToCount) : new Gap(GapReason::NoNumber, ['text' => mb_substr($value, 0, 40)])),
+            is_string($value) => Number::typed($value)
+                ?? (Fold::isBlank($value)
+                    ? new Gap(GapReason::NothingToCount)
+                    : new Gap(GapReason::NoNumber, ['text' => mb_substr($value, 0, 40)])),
             $value === null => new Gap(GapReason::NothingToCount),
             $value instanceof TimeSpan => intdiv($value->millis(), 1000),
-            default => new Gap(GapReason::WrongKind, ['text' => is_bool($value) ? 'yes or no' : 'this', 'wanted' => 'a number']),
+            default => new Gap(GapReason::WrongKind, [
+                'text' => is_bool($value) ? 'yes or no' : 'this',
+                'wanted' => 'a number',
+            ]),
         };
     }
 
@@ -64,11 +74,20 @@ final class Numbers
         return is_int($value) || $value instanceof Number ? $value : 0;
     }
 
-    private static function shiftMoment(Operation $operation, Moment $moment, null|bool|int|string|Value $length): Moment|Gap
-    {
-        $seconds = is_string($length) ? TimeSpan::secondsOf($length) : ($length instanceof TimeSpan ? intdiv($length->millis(), 1000) : null);
+    private static function shiftMoment(
+        Operation $operation,
+        Moment $moment,
+        null|bool|int|string|Value $length,
+    ): Moment|Gap {
+        $seconds = is_string($length)
+            ? TimeSpan::secondsOf($length)
+            : ($length instanceof TimeSpan
+                ? intdiv($length->millis(), 1000)
+                : null);
         if ($seconds === null || ($operation !== Operation::Plus && $operation !== Operation::Minus)) {
-            return $length instanceof Gap ? $length : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a length of time like "2 days"']);
+            return $length instanceof Gap
+                ? $length
+                : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a length of time like "2 days"']);
         }
 
         $shifted = $moment->plusMillis(($operation === Operation::Plus ? 1 : -1) * $seconds * 1000);

@@ -65,21 +65,27 @@ final class Printer
     public function grouped(int|Number $number): string
     {
         [$whole, $decimals] = explode('.', ltrim(Number::digits($number), '-')) + [1 => ''];
-        $text = $this->groupedDigits($whole).($decimals === '' ? '' : $this->channel->decimalSign.strtr($decimals, $this->digits()));
+        $text =
+            $this->groupedDigits($whole)
+            .($decimals === '' ? '' : $this->channel->decimalSign.strtr($decimals, $this->digits()));
 
         return Number::compare($number, 0) < 0 ? $this->before().$text.$this->behind() : $text;
     }
 
     /**
-     * The formatter takes a double, so more digits than one holds are grouped in two parts: the right one of nine, where a
-     * group ends in languages that have threes and in those that have twos behind three.
+     * The formatter takes a double, so more digits than one holds are grouped in two parts: the right one of nine,
+     * where a group ends in languages that have threes and in those that have twos behind three.
      */
     private function groupedDigits(string $whole): string
     {
         if (strlen($whole) <= self::DIGITS_OF_A_DOUBLE) {
             return $this->groupedWhole((int) $whole);
         }
-        $left = (string) preg_replace('/(?<!\P{Nd})\P{Nd}*+\p{Nd}{3}$/u', '', $this->groupedDigits(mb_substr($whole, 0, -9).'000'));
+        $left = (string) preg_replace(
+            '/(?<!\P{Nd})\P{Nd}*+\p{Nd}{3}$/u',
+            '',
+            $this->groupedDigits(mb_substr($whole, 0, -9).'000'),
+        );
 
         return $left.preg_replace('/^\p{Nd}/u', '', $this->groupedWhole((int) ('1'.mb_substr($whole, -9))));
     }
@@ -103,7 +109,11 @@ final class Printer
     /** With a skeleton, which knows that some languages group from five digits on (CLDR, minimumGroupingDigits). */
     private function groupedWhole(int $number): string
     {
-        return (string) \MessageFormatter::formatMessage($this->channel->language, '{0, number, ::group-auto precision-integer}', [$number]);
+        return (string) \MessageFormatter::formatMessage(
+            $this->channel->language,
+            '{0, number, ::group-auto precision-integer}',
+            [$number],
+        );
     }
 
     /** @return string "one", "few", "many", "other" …: the CLDR category of the number in the channel's language */
@@ -125,7 +135,11 @@ final class Printer
             ?? $this->resource('ICUDATA-unit', [$style, 'duration', $unit, 'other'])
             ?? "{0} $unit";
 
-        return str_replace('{0}', (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->format($number), $pattern);
+        return str_replace(
+            '{0}',
+            (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->format($number),
+            $pattern,
+        );
     }
 
     public function zone(): \DateTimeZone
@@ -136,7 +150,9 @@ final class Printer
     /** @param  string  $pattern  of letters by UTS #35; empty for the day as the language writes it */
     public function date(Moment $moment, string $pattern): string
     {
-        return (string) $this->dates(\IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE, $pattern)->format(intdiv($moment->millis, 1000));
+        return (string) $this->dates(\IntlDateFormatter::MEDIUM, \IntlDateFormatter::NONE, $pattern)->format(
+            intdiv($moment->millis, 1000),
+        );
     }
 
     public function shortMoment(Moment $moment): string
@@ -144,18 +160,38 @@ final class Printer
         return $this->formatted($moment, \IntlDateFormatter::SHORT);
     }
 
-    /** How far a moment is from another, in its largest unit: "9 days ago", "in 5 months". Months and years by the calendar. */
+    /**
+     * How far a moment is from another, in its largest unit: "9 days ago", "in 5 months". Months and years by the
+     * calendar.
+     */
     public function relative(Moment $moment, Moment $now): string
     {
         $isPast = $moment->millis <= $now->millis;
         [$from, $to] = $isPast ? [$moment, $now] : [$now, $moment];
         $between = $from->in($this->channel->zone)->diff($to->in($this->channel->zone));
-        foreach (['year' => $between->y, 'month' => $between->m, 'day' => $between->d, 'hour' => $between->h, 'minute' => $between->i, 'second' => $between->s] as $unit => $count) {
+        foreach (
+            [
+                'year' => $between->y,
+                'month' => $between->m,
+                'day' => $between->d,
+                'hour' => $between->h,
+                'minute' => $between->i,
+                'second' => $between->s,
+            ] as $unit => $count
+        ) {
             if ($count > 0) {
                 $path = ['fields', $unit, 'relativeTime', $isPast ? 'past' : 'future'];
-                $pattern = $this->resource('ICUDATA', [...$path, $this->pluralCategory($count)]) ?? $this->resource('ICUDATA', [...$path, 'other']) ?? '{0}';
+                $pattern =
+                    $this->resource('ICUDATA', [...$path, $this->pluralCategory($count)])
+                    ?? ($this->resource('ICUDATA', [...$path, 'other']) ?? '{0}');
 
-                return str_replace('{0}', (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->format($count), $pattern);
+                return str_replace(
+                    '{0}',
+                    (string) (new \NumberFormatter($this->channel->language, \NumberFormatter::DECIMAL))->format(
+                        $count,
+                    ),
+                    $pattern,
+                );
             }
         }
 
@@ -171,7 +207,10 @@ final class Printer
     public function compact(int|Number $number): string
     {
         $value = is_int($number) ? $number : (float) Number::digits($number);
-        $format = new \NumberFormatter($this->channel->language, abs($value) < 1_000 ? \NumberFormatter::DECIMAL : self::COMPACT);
+        $format = new \NumberFormatter(
+            $this->channel->language,
+            abs($value) < 1_000 ? \NumberFormatter::DECIMAL : self::COMPACT,
+        );
         if (abs($value) < 1_000) {
             $format->setAttribute(\NumberFormatter::MAX_FRACTION_DIGITS, 2);
         }
@@ -193,7 +232,9 @@ final class Printer
     private function moment(Moment $moment): string
     {
         // The beginning of a day stands for the day.
-        return $moment->in($this->channel->zone)->format('H:i:s.v') === '00:00:00.000' ? $this->date($moment, '') : $this->formatted($moment, \IntlDateFormatter::MEDIUM);
+        return $moment->in($this->channel->zone)->format('H:i:s.v') === '00:00:00.000'
+            ? $this->date($moment, '')
+            : $this->formatted($moment, \IntlDateFormatter::MEDIUM);
     }
 
     private function formatted(Moment $moment, int $style): string
@@ -204,7 +245,14 @@ final class Printer
     /** Making one costs a hundred times what using it does. */
     private function dates(int $date, int $time, string $pattern): \IntlDateFormatter
     {
-        return $this->formats["$date $time $pattern"] ??= new \IntlDateFormatter($this->channel->language, $date, $time, $this->channel->zone->getName(), $this->calendar(), $pattern);
+        return $this->formats["$date $time $pattern"] ??= new \IntlDateFormatter(
+            $this->channel->language,
+            $date,
+            $time,
+            $this->channel->zone->getName(),
+            $this->calendar(),
+            $pattern,
+        );
     }
 
     /** Of one kind for all times, as days are counted: ICU's own would go over to another before 1582. */
@@ -268,7 +316,10 @@ final class Printer
     /** @param  non-empty-list<string>  $path */
     private function resource(string $bundle, array $path): ?string
     {
-        for ($locale = (string) \Locale::canonicalize($this->channel->language); ; $locale = self::parent($locale, $bundle)) {
+        for (
+            $locale = (string) \Locale::canonicalize($this->channel->language); ;
+            $locale = self::parent($locale, $bundle)
+        ) {
             $found = \ResourceBundle::create($locale, $bundle, true);
             foreach ($path as $step) {
                 $found = $found instanceof \ResourceBundle ? $found->get($step) : null;
@@ -279,11 +330,18 @@ final class Printer
         }
     }
 
-    /** Where a locale takes from what it does not say itself (UTS #35, locale inheritance): mostly the language without the region. */
+    /**
+     * Where a locale takes from what it does not say itself (UTS #35, locale inheritance): mostly the language without
+     * the region.
+     */
     private static function parent(string $locale, string $bundle): string
     {
         $parent = \ResourceBundle::create($locale, $bundle, false)?->get('%%Parent', false);
 
-        return is_string($parent) ? $parent : (str_contains($locale, '_') ? (string) preg_replace('/_[^_]*$/', '', $locale) : 'root');
+        return is_string($parent)
+            ? $parent
+            : (str_contains($locale, '_')
+                ? (string) preg_replace('/_[^_]*$/', '', $locale)
+                : 'root');
     }
 }

@@ -26,8 +26,11 @@ enum Relation: string
     case StartsWith = 'starts with';
     case EndsWith = 'ends with';
 
-    public function holds(null|bool|int|string|Value $left, null|bool|int|string|Value $right, EvaluationContext $run): bool
-    {
+    public function holds(
+        null|bool|int|string|Value $left,
+        null|bool|int|string|Value $right,
+        EvaluationContext $run,
+    ): bool {
         if ($left === null || $right === null) {
             return false;
         }
@@ -40,15 +43,22 @@ enum Relation: string
             self::Is => self::same($left, $right, $run),
             self::Less, self::AtMost, self::Greater, self::AtLeast => $this->ordered($left, $right, $run),
             self::Contains => $left instanceof ListValue
-                ? array_filter($left->items, static fn (null|bool|int|string|Value $item): bool => $item !== null && self::same($item, $right, $run)) !== []
+                ? array_filter(
+                    $left->items,
+                    static fn (null|bool|int|string|Value $item): bool => $item !== null
+                        && self::same($item, $right, $run),
+                ) !== []
                 : str_contains(self::text($left, $run), self::text($right, $run)),
             self::StartsWith => str_starts_with(self::text($left, $run), self::text($right, $run)),
             self::EndsWith => str_ends_with(self::text($left, $run), self::text($right, $run)),
         };
     }
 
-    private static function same(bool|int|string|Value $left, bool|int|string|Value $right, EvaluationContext $run): bool
-    {
+    private static function same(
+        bool|int|string|Value $left,
+        bool|int|string|Value $right,
+        EvaluationContext $run,
+    ): bool {
         if (is_string($left) && is_string($right)) {
             return Fold::caseless(trim($left)) === Fold::caseless(trim($right));
         }
@@ -69,7 +79,10 @@ enum Relation: string
 
     private function ordered(bool|int|string|Value $left, bool|int|string|Value $right, EvaluationContext $run): bool
     {
-        $order = $left instanceof Level || $right instanceof Level ? self::orderOfLevels(self::level($left), self::level($right)) : self::order($left, $right, $run);
+        $order =
+            $left instanceof Level || $right instanceof Level
+                ? self::orderOfLevels(self::level($left), self::level($right))
+                : self::order($left, $right, $run);
 
         return $order !== null && match ($this) {
             self::Less => $order < 0,
@@ -85,8 +98,11 @@ enum Relation: string
     }
 
     /** @return int|null null where the two cannot be set in order */
-    private static function order(bool|int|string|Value $left, bool|int|string|Value $right, EvaluationContext $run): ?int
-    {
+    private static function order(
+        bool|int|string|Value $left,
+        bool|int|string|Value $right,
+        EvaluationContext $run,
+    ): ?int {
         if ($left instanceof Moment || $right instanceof Moment) {
             $from = is_string($left) || $left instanceof Moment ? Moments::of($left, $run) : null;
             $to = is_string($right) || $right instanceof Moment ? Moments::of($right, $run) : null;
@@ -102,12 +118,18 @@ enum Relation: string
         $a = is_string($left) ? Number::typed($left) : $left;
         $b = is_string($right) ? Number::typed($right) : $right;
 
-        return (is_int($a) || $a instanceof Number) && (is_int($b) || $b instanceof Number) ? Number::compare($a, $b) : null;
+        return (is_int($a) || $a instanceof Number) && (is_int($b) || $b instanceof Number)
+            ? Number::compare($a, $b)
+            : null;
     }
 
     private static function login(bool|int|string|Value $value): ?string
     {
-        return $value instanceof Person ? $value->login : (is_string($value) ? Fold::caseless(ltrim(trim($value), '@')) : null);
+        return $value instanceof Person
+            ? $value->login
+            : (is_string($value)
+                ? Fold::caseless(ltrim(trim($value), '@'))
+                : null);
     }
 
     private static function millis(bool|int|string|Value $value): ?int

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
-/** The words for yes and no, by language: CLDR 41, common/main, posix/messages (Debian unicode-cldr-core). ICU leaves them out. */
+/**
+ * The words for yes and no, by language: CLDR 41, common/main, posix/messages (Debian unicode-cldr-core). ICU leaves
+ * them out.
+ */
 final class YesNo
 {
     /** @var array<string, array{string, string}> language => yes, no */

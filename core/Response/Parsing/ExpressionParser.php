@@ -34,8 +34,11 @@ final class ExpressionParser
 
     private int $depth = 0;
 
-    public function __construct(private readonly TokenStream $tokens, private readonly Vocabulary $vocabulary, private readonly Found $found)
-    {
+    public function __construct(
+        private readonly TokenStream $tokens,
+        private readonly Vocabulary $vocabulary,
+        private readonly Found $found,
+    ) {
         $this->operands = new OperandParser($tokens, $vocabulary, $found);
         $this->filters = new FilterParser($tokens, $vocabulary, $this->operands);
     }
@@ -70,14 +73,24 @@ final class ExpressionParser
         return $value;
     }
 
-    /** Most values are one word, text or number: what stands behind it tells that no sign binds it, and the way down is short. */
+    /**
+     * Most values are one word, text or number: what stands behind it tells that no sign binds it, and the way down is
+     * short.
+     */
     private function isAlone(): bool
     {
         $token = $this->tokens->current;
         $next = $this->tokens->at + 1 < $this->tokens->end ? $this->tokens->peek() : null;
-        $isSimple = $token->kind === TokenKind::Quoted || $token->kind === TokenKind::Number || ($token->kind === TokenKind::Path && ! $this->tokens->isReserved($token));
+        $isSimple =
+            $token->kind === TokenKind::Quoted
+            || $token->kind === TokenKind::Number
+            || ($token->kind === TokenKind::Path && ! $this->tokens->isReserved($token));
 
-        return $isSimple && ($next === null || ($next->kind === TokenKind::Sign ? $next->text === '|' || $next->text === ')' : $next->kind === TokenKind::Path && ($next->folded === 'or' || $next->folded === 'as')));
+        return $isSimple
+            && ($next === null
+                || ($next->kind === TokenKind::Sign
+                    ? $next->text === '|' || $next->text === ')'
+                    : $next->kind === TokenKind::Path && ($next->folded === 'or' || $next->folded === 'as')));
     }
 
     private function negated(): Expression
@@ -95,7 +108,11 @@ final class ExpressionParser
     {
         $left = $this->sum();
         $comparison = $this->compared($left);
-        if ($comparison !== null && ($this->tokens->current->is('<', '<=', '>', '>=') || $this->tokens->current->isWord('is', 'contains', 'starts', 'ends'))) {
+        if (
+            $comparison !== null
+            && ($this->tokens->current->is('<', '<=', '>', '>=')
+                || $this->tokens->current->isWord('is', 'contains', 'starts', 'ends'))
+        ) {
             throw new ParseException(SyntaxErrorCode::ChainedComparison, $this->tokens->spanOf($this->tokens->current));
         }
 
@@ -123,7 +140,11 @@ final class ExpressionParser
 
             return $this->found->nodes[] = new Comparison(Relation::Is, $isNegated, $left, $right);
         }
-        $relation = $token->is('<', '<=', '>', '>=') ? Relation::from($token->text) : ($token->isWord('contains') ? Relation::Contains : null);
+        $relation = $token->is('<', '<=', '>', '>=')
+            ? Relation::from($token->text)
+            : ($token->isWord('contains')
+                ? Relation::Contains
+                : null);
         if ($relation === null && $token->isWord('starts', 'ends') && $this->tokens->peek()->isWord('with')) {
             $relation = $token->isWord('starts') ? Relation::StartsWith : Relation::EndsWith;
             $this->tokens->next();
@@ -153,7 +174,12 @@ final class ExpressionParser
         $value = $this->signed();
         while ($this->tokens->current->is('*', '/', '%')) {
             $sign = $this->tokens->next();
-            if ($sign->is('%') && ! $this->tokens->startsOperand() && ! $this->tokens->current->is('-') && ! $this->tokens->current->isWord('roll', 'either', 'since', 'until', 'top')) {
+            if (
+                $sign->is('%')
+                && ! $this->tokens->startsOperand()
+                && ! $this->tokens->current->is('-')
+                && ! $this->tokens->current->isWord('roll', 'either', 'since', 'until', 'top')
+            ) {
                 throw new ParseException(SyntaxErrorCode::PercentSign, $this->tokens->spanOf($sign));
             }
             $value = new Arithmetic(Operation::from($sign->text), $value, $this->signed());
@@ -186,7 +212,9 @@ final class ExpressionParser
             $value = $this->filters->filtered($value, $this);
         }
         if (! $this->tokens->current->is(')')) {
-            throw $this->tokens->current->kind === TokenKind::End ? new ParseException(SyntaxErrorCode::ParenthesisNotClosed, $this->tokens->spanOf($open)) : $this->tokens->unexpected();
+            throw $this->tokens->current->kind === TokenKind::End
+                ? new ParseException(SyntaxErrorCode::ParenthesisNotClosed, $this->tokens->spanOf($open))
+                : $this->tokens->unexpected();
         }
         $this->tokens->next();
 
@@ -206,7 +234,11 @@ final class ExpressionParser
             $this->tokens->next();
             $moment = $this->operand();
 
-            return new SpanFrom($this->tokens->spanOf($token)->through($moment->span()), $token->isWord('since'), $moment);
+            return new SpanFrom(
+                $this->tokens->spanOf($token)->through($moment->span()),
+                $token->isWord('since'),
+                $moment,
+            );
         }
         if ($token->isWord('top')) {
             return $this->operands->top($this);
@@ -253,7 +285,9 @@ final class ExpressionParser
             return $this->operands->words($word);
         }
         if (isset($this->vocabulary->verbs[$word])) {
-            throw new ParseException(SyntaxErrorCode::VerbInside, $this->tokens->spanOf($token), ['verb' => $token->text]);
+            throw new ParseException(SyntaxErrorCode::VerbInside, $this->tokens->spanOf($token), [
+                'verb' => $token->text,
+            ]);
         }
         if ($this->tokens->isReserved($token)) {
             throw $this->tokens->valueExpected($token);
@@ -269,18 +303,31 @@ final class ExpressionParser
         $before = $this->tokens->peek(-2);
         $sign = $this->tokens->peek(-1);
         $after = $this->tokens->current;
-        if ($sign->is('-') && $before->kind === TokenKind::Path && $after->kind === TokenKind::Path && $before->to === $sign->from && $sign->to === $after->from) {
+        if (
+            $sign->is('-')
+            && $before->kind === TokenKind::Path
+            && $after->kind === TokenKind::Path
+            && $before->to === $sign->from
+            && $sign->to === $after->from
+        ) {
             // What stands before the hyphen is no name of its own.
             array_pop($this->found->nodes);
             $instead = "{$before->text}_{$after->text}";
-            throw new ParseException(SyntaxErrorCode::HyphenInName, $this->tokens->between($before->from, $after->to), ['instead' => $instead], $instead);
+            throw new ParseException(
+                SyntaxErrorCode::HyphenInName,
+                $this->tokens->between($before->from, $after->to),
+                ['instead' => $instead],
+                $instead,
+            );
         }
     }
 
     private function deeper(): void
     {
         if (++$this->depth > Limits::NESTING) {
-            throw new ParseException(SyntaxErrorCode::TooDeep, $this->tokens->spanOf($this->tokens->current), ['limit' => (string) Limits::NESTING]);
+            throw new ParseException(SyntaxErrorCode::TooDeep, $this->tokens->spanOf($this->tokens->current), [
+                'limit' => (string) Limits::NESTING,
+            ]);
         }
     }
 

@@ -17,8 +17,11 @@ use SilverParrot\Source\Suggestions;
 /** Reads a filter behind a value. */
 final readonly class FilterParser
 {
-    public function __construct(private TokenStream $tokens, private Vocabulary $vocabulary, private OperandParser $operands)
-    {
+    public function __construct(
+        private TokenStream $tokens,
+        private Vocabulary $vocabulary,
+        private OperandParser $operands,
+    ) {
     }
 
     public function filtered(Expression $value, ExpressionParser $values): Filtered
@@ -26,13 +29,20 @@ final readonly class FilterParser
         $this->tokens->next();
         $name = $this->tokens->current;
         if ($name->kind !== TokenKind::Path) {
-            throw $name->is('|') ? new ParseException(SyntaxErrorCode::OrSigns, $this->tokens->between($name->from - 1, $name->to)) : new ParseException(SyntaxErrorCode::NameExpected, $this->tokens->spanOf($name), ['text' => '|']);
+            throw $name->is('|')
+                ? new ParseException(SyntaxErrorCode::OrSigns, $this->tokens->between($name->from - 1, $name->to))
+                : new ParseException(SyntaxErrorCode::NameExpected, $this->tokens->spanOf($name), ['text' => '|']);
         }
         $this->tokens->next();
         $filter = $this->vocabulary->filters[$name->folded] ?? null;
         if ($filter === null) {
             $nearest = Suggestions::to($name->text, array_keys($this->vocabulary->filters));
-            throw new ParseException(SyntaxErrorCode::UnknownFilter, $this->tokens->spanOf($name), ['name' => $name->text] + ($nearest === null ? [] : ['nearest' => $nearest]), $nearest);
+            throw new ParseException(
+                SyntaxErrorCode::UnknownFilter,
+                $this->tokens->spanOf($name),
+                ['name' => $name->text] + ($nearest === null ? [] : ['nearest' => $nearest]),
+                $nearest,
+            );
         }
         $arguments = [];
         $named = [];
@@ -51,10 +61,23 @@ final readonly class FilterParser
         }
         $this->checkArity($filter, $name, count($arguments), $named !== []);
         if ($this->tokens->current->isWord('or')) {
-            throw new ParseException(SyntaxErrorCode::OrAfterFilter, $this->tokens->spanOf($this->tokens->current), $this->tokens->peek()->kind === TokenKind::Quoted ? ['instead' => $this->tokens->typed($this->tokens->peek())] : [], '| default');
+            throw new ParseException(
+                SyntaxErrorCode::OrAfterFilter,
+                $this->tokens->spanOf($this->tokens->current),
+                $this->tokens->peek()->kind === TokenKind::Quoted
+                    ? ['instead' => $this->tokens->typed($this->tokens->peek())]
+                    : [],
+                '| default',
+            );
         }
 
-        return new Filtered($value->span()->through($this->tokens->spanOf($this->tokens->peek(-1))), $value, $filter, $arguments, $named);
+        return new Filtered(
+            $value->span()->through($this->tokens->spanOf($this->tokens->peek(-1))),
+            $value,
+            $filter,
+            $arguments,
+            $named,
+        );
     }
 
     private function checkArity(Filter $filter, Token $name, int $given, bool $hasNamed): void
@@ -65,7 +88,10 @@ final readonly class FilterParser
             throw $this->filterNeeds($filter, $name);
         }
         if ($given > $most || ($hasNamed && ! $filter instanceof TakesNamed)) {
-            throw new ParseException(SyntaxErrorCode::FilterTakesLess, $this->tokens->spanOf($name), ['name' => $described->name, 'most' => (string) $most]);
+            throw new ParseException(SyntaxErrorCode::FilterTakesLess, $this->tokens->spanOf($name), [
+                'name' => $described->name,
+                'most' => (string) $most,
+            ]);
         }
     }
 
@@ -73,7 +99,11 @@ final readonly class FilterParser
     {
         $described = $filter->describe();
 
-        return new ParseException(SyntaxErrorCode::FilterNeeds, $this->tokens->spanOf($at), ['name' => $described->name, 'needs' => $described->takes, 'example' => self::firstSlot($described->example)]);
+        return new ParseException(SyntaxErrorCode::FilterNeeds, $this->tokens->spanOf($at), [
+            'name' => $described->name,
+            'needs' => $described->takes,
+            'example' => self::firstSlot($described->example),
+        ]);
     }
 
     private static function firstSlot(string $example): string

@@ -24,7 +24,8 @@ final class Lexer
 
     /**
      * @param  int  $at  the byte after the opening bracket
-     * @return array{list<Token>, int, bool} the tokens with an End behind them, the byte after the slot, whether it was closed
+     * @return array{list<Token>, int, bool} the tokens with an End behind them, the byte after the slot, whether it was
+     *     closed
      */
     public function slot(int $at): array
     {

@@ -12,8 +12,8 @@ use SilverParrot\Source\Span;
 use SilverParrot\Source\Suggestions;
 
 /**
- * What an author meant, as far as it can be guessed. A mend is offered only where it was tried: with it there are fewer errors,
- * and none of a new kind.
+ * What an author meant, as far as it can be guessed. A mend is offered only where it was tried: with it there are fewer
+ * errors, and none of a new kind.
  */
 final readonly class Mends
 {
@@ -36,7 +36,10 @@ final readonly class Mends
         foreach ($findings as $place => $finding) {
             [$span, $held] = [$finding->span, null];
             foreach ($span !== null && $finding->isError() ? $this->guesses($finding) : [] as $guess) {
-                $after = $left-- > 0 ? self::errors(($this->read)(self::mended($text, $span ?? new Span(0, 0), $guess))) : $codes;
+                $after =
+                    $left-- > 0
+                        ? self::errors(($this->read)(self::mended($text, $span ?? new Span(0, 0), $guess)))
+                        : $codes;
                 if (count($after) < count($codes) && array_diff($after, $codes) === []) {
                     $held = $guess;
                     break;
@@ -50,7 +53,9 @@ final readonly class Mends
         return $findings;
     }
 
-    /** @return list<string> what was guessed already, and what a name may be short for: “planks” for “counter.planks” */
+    /**
+     * @return list<string> what was guessed already, and what a name may be short for: “planks” for “counter.planks”
+     */
     private function guesses(Finding $finding): array
     {
         $own = $finding->replacement === null ? [] : [$finding->replacement];
@@ -60,7 +65,18 @@ final readonly class Mends
             default => '',
         };
         $exact = $near = [];
-        foreach ($typed === '' ? [] : ['counter' => $this->pack->counters, 'caller' => $this->pack->fields, 'fact' => $this->pack->facts, 'list' => $this->pack->lists, 'occasion' => $this->pack->occasions, 'goods' => $this->pack->goods] as $head => $definitions) {
+        foreach (
+            $typed === ''
+                ? []
+                : [
+                    'counter' => $this->pack->counters,
+                    'caller' => $this->pack->fields,
+                    'fact' => $this->pack->facts,
+                    'list' => $this->pack->lists,
+                    'occasion' => $this->pack->occasions,
+                    'goods' => $this->pack->goods,
+                ] as $head => $definitions
+        ) {
             $name = Suggestions::to($typed, array_column($definitions, 'name'));
             if ($name !== null && Fold::caseless($name) === Fold::caseless($typed)) {
                 $exact[] = "$head.$name";
@@ -83,6 +99,11 @@ final readonly class Mends
      */
     private static function errors(array $findings): array
     {
-        return array_values(array_map(static fn (Finding $one): string => $one->kind->code(), array_filter($findings, static fn (Finding $one): bool => $one->isError())));
+        return array_values(
+            array_map(
+                static fn (Finding $one): string => $one->kind->code(),
+                array_filter($findings, static fn (Finding $one): bool => $one->isError()),
+            ),
+        );
     }
 }

@@ -24,8 +24,9 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
 
 /**
- * Reads what begins with a word or a digit: prefix forms, calls of names, what was typed, numbers. Values inside are read by
- * the parser that asks; it is handed over each time, since two that hold each other would be rubbish for the collector.
+ * Reads what begins with a word or a digit: prefix forms, calls of names, what was typed, numbers. Values inside are
+ * read by the parser that asks; it is handed over each time, since two that hold each other would be rubbish for the
+ * collector.
  */
 final readonly class OperandParser
 {
@@ -83,26 +84,54 @@ final readonly class OperandParser
             $this->tokens->next();
             $for = $values->operand();
             if (! $for->isPerson()) {
-                throw new ParseException(SyntaxErrorCode::NotAPerson, $for->span(), ['name' => $this->tokens->written($for->span())]);
+                throw new ParseException(SyntaxErrorCode::NotAPerson, $for->span(), [
+                    'name' => $this->tokens->written($for->span()),
+                ]);
             }
         }
 
-        return $this->found->nodes[] = new Call($this->tokens->since($head), $name, $path, $folded, $operands, $named, $for);
+        return $this->found->nodes[] = new Call(
+            $this->tokens->since($head),
+            $name,
+            $path,
+            $folded,
+            $operands,
+            $named,
+            $for,
+        );
     }
 
     /** @param  list<string>  $path */
     private function unknown(Token $head, array $path): UnknownName
     {
         if (isset($this->vocabulary->verbs[$head->folded])) {
-            throw new ParseException(SyntaxErrorCode::VerbInside, $this->tokens->spanOf($head), ['verb' => $head->text]);
+            throw new ParseException(SyntaxErrorCode::VerbInside, $this->tokens->spanOf($head), [
+                'verb' => $head->text,
+            ]);
         }
         $isWholeSlot = $this->tokens->at === 1 && count($path) === 1;
-        $known = [...array_keys($this->vocabulary->names), ...array_keys($this->found->bound), 'word', 'words', 'roll', 'either', 'since', 'until'];
+        $known = [
+            ...array_keys($this->vocabulary->names),
+            ...array_keys($this->found->bound),
+            'word',
+            'words',
+            'roll',
+            'either',
+            'since',
+            'until',
+        ];
         $nearest = Suggestions::to($path[0], $known);
         // A lone word that resembles nothing is prose: [sic]. So are several words in a row.
-        if ($nearest === null && $isWholeSlot && ! $this->tokens->current->is('|', '.', '=') && ($this->tokens->current->kind === TokenKind::End || $this->tokens->current->kind === TokenKind::Path)) {
+        if (
+            $nearest === null
+            && $isWholeSlot
+            && ! $this->tokens->current->is('|', '.', '=')
+            && ($this->tokens->current->kind === TokenKind::End || $this->tokens->current->kind === TokenKind::Path)
+        ) {
             $inside = $this->tokens->written($this->tokens->upToEnd($head));
-            throw new ParseException(SyntaxErrorCode::NotASlot, $this->tokens->upToEnd($head), ['text' => rtrim($inside)]);
+            throw new ParseException(SyntaxErrorCode::NotASlot, $this->tokens->upToEnd($head), [
+                'text' => rtrim($inside),
+            ]);
         }
         $span = $this->tokens->spanOf($head);
         $replacement = match (true) {
@@ -113,10 +142,25 @@ final readonly class OperandParser
             $nearest !== null => implode('.', [$nearest, ...array_slice($path, 1)]),
             default => null,
         };
-        if ($replacement === null && count($path) === 1 && $this->tokens->at > 1 && ($words = $this->prose($head)) !== null) {
-            throw new ParseException(SyntaxErrorCode::UnknownName, $words, ['name' => $this->tokens->written($words), 'nearest' => "\"{$this->tokens->written($words)}\""], "\"{$this->tokens->written($words)}\"");
+        if (
+            $replacement === null
+            && count($path) === 1
+            && $this->tokens->at > 1
+            && ($words = $this->prose($head)) !== null
+        ) {
+            throw new ParseException(
+                SyntaxErrorCode::UnknownName,
+                $words,
+                ['name' => $this->tokens->written($words), 'nearest' => "\"{$this->tokens->written($words)}\""],
+                "\"{$this->tokens->written($words)}\"",
+            );
         }
-        $this->found->findings[] = new Finding(SyntaxErrorCode::UnknownName, $span, data: ['name' => $head->text] + ($replacement === null ? [] : ['nearest' => $replacement]), replacement: $replacement);
+        $this->found->findings[] = new Finding(
+            SyntaxErrorCode::UnknownName,
+            $span,
+            data: ['name' => $head->text] + ($replacement === null ? [] : ['nearest' => $replacement]),
+            replacement: $replacement,
+        );
 
         return new UnknownName($span, $head->text);
     }
@@ -124,11 +168,14 @@ final readonly class OperandParser
     /** Words in a row, up to the end or a bar: a text without its quotes. */
     private function prose(Token $head): ?Span
     {
-        while ($this->tokens->current->kind === TokenKind::Path && ! $this->tokens->isReserved($this->tokens->current)) {
-            $this->tokens->next();
+        $tokens = $this->tokens;
+        while ($tokens->current->kind === TokenKind::Path && ! $tokens->isReserved($tokens->current)) {
+            $tokens->next();
         }
 
-        return $this->tokens->current->kind === TokenKind::End || $this->tokens->current->is('|', ')', ',') ? $this->tokens->since($head) : null;
+        return $this->tokens->current->kind === TokenKind::End || $this->tokens->current->is('|', ')', ',')
+            ? $this->tokens->since($head)
+            : null;
     }
 
     public function roll(ExpressionParser $values): Roll
@@ -141,7 +188,14 @@ final readonly class OperandParser
             $to = $this->bound($values);
         } elseif ($this->tokens->current->is(',')) {
             $second = $this->tokens->peek();
-            throw new ParseException(SyntaxErrorCode::RollWithComma, $this->tokens->spanOf($this->tokens->current), $second->kind === TokenKind::Number ? ['from' => $this->tokens->written($from->span()), 'to' => $second->text] : [], ' to');
+            throw new ParseException(
+                SyntaxErrorCode::RollWithComma,
+                $this->tokens->spanOf($this->tokens->current),
+                $second->kind === TokenKind::Number
+                    ? ['from' => $this->tokens->written($from->span()), 'to' => $second->text]
+                    : [],
+                ' to',
+            );
         }
 
         return new Roll($this->tokens->since($head), $from, $to);
@@ -149,7 +203,9 @@ final readonly class OperandParser
 
     private function bound(ExpressionParser $values): Expression
     {
-        return $this->tokens->current->is('-') && $this->tokens->peek()->kind === TokenKind::Number ? $values->signed() : $values->operand();
+        return $this->tokens->current->is('-') && $this->tokens->peek()->kind === TokenKind::Number
+            ? $values->signed()
+            : $values->operand();
     }
 
     public function either(ExpressionParser $values): Either
@@ -188,7 +244,12 @@ final readonly class OperandParser
             return new Words($this->tokens->since($head), $from, $from);
         }
         $to = null;
-        if ($from !== null && $this->tokens->current->isWord('to') && $this->tokens->peek()->kind === TokenKind::Number && $this->tokens->at + 1 < $this->tokens->end) {
+        if (
+            $from !== null
+            && $this->tokens->current->isWord('to')
+            && $this->tokens->peek()->kind === TokenKind::Number
+            && $this->tokens->at + 1 < $this->tokens->end
+        ) {
             $this->tokens->next();
             $to = $this->wholeNumber();
         }
@@ -214,14 +275,25 @@ final readonly class OperandParser
     {
         $token = $this->tokens->next();
         $after = $this->tokens->current;
-        if ($after->kind === TokenKind::Path && $after->from === $token->to && preg_match('/^[dD](\d{1,9})$/D', $after->text, $dice) === 1) {
+        if (
+            $after->kind === TokenKind::Path
+            && $after->from === $token->to
+            && preg_match('/^[dD](\d{1,9})$/D', $after->text, $dice) === 1
+        ) {
             $rolls = implode(' + ', array_fill(0, min(10, max(1, (int) $token->text)), "roll {$dice[1]}"));
-            throw new ParseException(SyntaxErrorCode::DiceNotation, $this->tokens->between($token->from, $after->to), ['text' => $token->text.$after->text, 'instead' => "“{$rolls}”"], (int) $token->text <= 10 ? $rolls : null);
+            throw new ParseException(
+                SyntaxErrorCode::DiceNotation,
+                $this->tokens->between($token->from, $after->to),
+                ['text' => $token->text.$after->text, 'instead' => "“{$rolls}”"],
+                (int) $token->text <= 10 ? $rolls : null,
+            );
         }
         $digits = strlen(ltrim(str_replace('.', '', $token->text), '0'));
         $number = $digits > Limits::DIGITS ? null : Number::of(BigRational::of($token->text));
         if ($number === null || $number instanceof Gap) {
-            throw new ParseException(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($token), ['text' => mb_substr($token->text, 0, 40)]);
+            throw new ParseException(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($token), [
+                'text' => mb_substr($token->text, 0, 40),
+            ]);
         }
 
         return new Literal($this->tokens->spanOf($token), $number);

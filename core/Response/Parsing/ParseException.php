@@ -17,8 +17,13 @@ final class ParseException extends \Exception
      * @param  array<string, string>  $data
      * @param  Finding|null  $already  where the finding was made before
      */
-    public function __construct(SyntaxErrorCode $mistake, Span $span, array $data = [], ?string $replacement = null, ?Finding $already = null)
-    {
+    public function __construct(
+        SyntaxErrorCode $mistake,
+        Span $span,
+        array $data = [],
+        ?string $replacement = null,
+        ?Finding $already = null,
+    ) {
         parent::__construct($mistake->value);
         $this->finding = $already ?? new Finding($mistake, $span, data: $data, replacement: $replacement);
     }

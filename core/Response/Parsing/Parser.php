@@ -21,8 +21,8 @@ use SilverParrot\Source\Source;
 use SilverParrot\Source\Span;
 
 /**
- * Reads a response: text, slots and choices. What is inside a slot is read by SlotParser. A mistake leaves a broken part
- * and a finding, and reading goes on behind the next closing bracket.
+ * Reads a response: text, slots and choices. What is inside a slot is read by SlotParser. A mistake leaves a broken
+ * part and a finding, and reading goes on behind the next closing bracket.
  */
 final class Parser
 {
@@ -48,19 +48,30 @@ final class Parser
         if ($this->source->length() > Limits::SOURCE) {
             $span = new Span(Limits::SOURCE, $this->source->length());
 
-            return new ParsedResponse([new ErrorNode($span)], [new Finding(SyntaxErrorCode::TooLong, $span, data: ['limit' => (string) Limits::SOURCE])], []);
+            return new ParsedResponse(
+                [new ErrorNode($span)],
+                [new Finding(SyntaxErrorCode::TooLong, $span, data: ['limit' => (string) Limits::SOURCE])],
+                [],
+            );
         }
         $parts = [];
         do {
             [$more, $stop] = $this->parts(0);
             $parts = [...$parts, ...$more];
             if ($stop !== null) {
-                $this->found($stop->word === 'end' ? SyntaxErrorCode::StrayEnd : SyntaxErrorCode::StrayElse, $stop->span, replacement: '');
+                $this->found(
+                    $stop->word === 'end' ? SyntaxErrorCode::StrayEnd : SyntaxErrorCode::StrayElse,
+                    $stop->span,
+                    replacement: '',
+                );
                 $parts[] = new ErrorNode($stop->span);
             }
         } while ($stop !== null);
         $findings = [...$this->lexer->findings, ...$this->found->findings];
-        count($findings) < 2 || usort($findings, static fn (Finding $a, Finding $b): int => ($a->span->from ?? 0) <=> ($b->span->from ?? 0));
+        if (count($findings) > 1) {
+            $from = static fn (Finding $one): int => $one->span->from ?? 0;
+            usort($findings, static fn (Finding $a, Finding $b): int => $from($a) <=> $from($b));
+        }
 
         return new ParsedResponse($parts, $findings, $this->found->nodes);
     }

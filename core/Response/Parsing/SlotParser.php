@@ -70,7 +70,12 @@ final readonly class SlotParser
             $as = $this->as();
             $word = $this->tokens->current;
             if ($as === '' && $word->kind === TokenKind::Path && isset($this->vocabulary->filters[$word->folded])) {
-                throw new ParseException(SyntaxErrorCode::Unexpected, $this->tokens->spanOf($word), ['text' => $word->text], "| {$word->text}");
+                throw new ParseException(
+                    SyntaxErrorCode::Unexpected,
+                    $this->tokens->spanOf($word),
+                    ['text' => $word->text],
+                    "| {$word->text}",
+                );
             }
             $this->tokens->mustBeOver();
 
@@ -91,12 +96,21 @@ final readonly class SlotParser
     private function filterInCondition(Token $first): ParseException
     {
         $bar = $this->tokens->current;
-        while ($this->tokens->current->kind !== TokenKind::End && ! $this->tokens->current->is('<', '<=', '>', '>=') && ! $this->tokens->current->isWord('is', 'contains', 'starts', 'ends', 'and', 'or')) {
+        while (
+            $this->tokens->current->kind !== TokenKind::End
+            && ! $this->tokens->current->is('<', '<=', '>', '>=')
+            && ! $this->tokens->current->isWord('is', 'contains', 'starts', 'ends', 'and', 'or')
+        ) {
             $this->tokens->next();
         }
         $span = $this->tokens->since($first);
 
-        return new ParseException(SyntaxErrorCode::Unexpected, $span, ['text' => '|'], "({$this->tokens->written($span)})");
+        return new ParseException(
+            SyntaxErrorCode::Unexpected,
+            $span,
+            ['text' => '|'],
+            "({$this->tokens->written($span)})",
+        );
     }
 
     private function give(ParseException $misread): null
@@ -110,7 +124,10 @@ final readonly class SlotParser
     {
         $described = $verb->describe();
         $head = $this->tokens->next();
-        $incomplete = new ParseException(SyntaxErrorCode::VerbIncomplete, $this->tokens->upToEnd($head), ['verb' => $described->name, 'example' => trim($described->example, '[]')]);
+        $incomplete = new ParseException(SyntaxErrorCode::VerbIncomplete, $this->tokens->upToEnd($head), [
+            'verb' => $described->name,
+            'example' => trim($described->example, '[]'),
+        ]);
         $amount = null;
         if ($verb->placeFirst()) {
             $place = $this->place($verb, $incomplete);
@@ -139,16 +156,27 @@ final readonly class SlotParser
     {
         $token = $this->tokens->current;
         if ($token->kind !== TokenKind::Path) {
-            throw $token->kind === TokenKind::End ? $incomplete : new ParseException(SyntaxErrorCode::PlaceExpected, $this->tokens->spanOf($token), ['verb' => $verb->describe()->name, 'example' => trim($verb->describe()->example, '[]')]);
+            throw $token->kind === TokenKind::End
+                ? $incomplete
+                : new ParseException(SyntaxErrorCode::PlaceExpected, $this->tokens->spanOf($token), [
+                    'verb' => $verb->describe()->name,
+                    'example' => trim($verb->describe()->example, '[]'),
+                ]);
         }
         $this->tokens->next();
         $call = $this->values->called($token);
         if ($call instanceof UnknownName) {
             // That nothing has this name says enough.
-            throw new ParseException(SyntaxErrorCode::UnknownName, $this->tokens->spanOf($token), already: array_pop($this->found->findings));
+            throw new ParseException(
+                SyntaxErrorCode::UnknownName,
+                $this->tokens->spanOf($token),
+                already: array_pop($this->found->findings),
+            );
         }
         if (! $call instanceof Call || ! $call->name instanceof Writable) {
-            throw new ParseException(SyntaxErrorCode::CannotBeChanged, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new ParseException(SyntaxErrorCode::CannotBeChanged, $this->tokens->spanOf($token), [
+                'name' => $token->text,
+            ]);
         }
 
         return $call;
@@ -186,10 +214,17 @@ final readonly class SlotParser
         $this->tokens->next();
         $name = $token->folded;
         if (isset(Vocabulary::RESERVED[$name])) {
-            throw new ParseException(SyntaxErrorCode::NameReserved, $this->tokens->spanOf($token), ['name' => $token->text]);
+            throw new ParseException(SyntaxErrorCode::NameReserved, $this->tokens->spanOf($token), [
+                'name' => $token->text,
+            ]);
         }
         if (isset($this->vocabulary->names[$name]) || isset($this->found->bound[$name])) {
-            throw new ParseException(SyntaxErrorCode::NameTaken, $this->tokens->spanOf($token), ['name' => $token->text], "my_{$token->text}");
+            throw new ParseException(
+                SyntaxErrorCode::NameTaken,
+                $this->tokens->spanOf($token),
+                ['name' => $token->text],
+                "my_{$token->text}",
+            );
         }
 
         return $name;

@@ -43,7 +43,9 @@ final class TokenStream
     {
         $token = $this->current;
         if ($token->kind === TokenKind::Path) {
-            return ! $this->isReserved($token) || $token->isWord('yes', 'no', 'nothing', 'word', 'words') || $this->peek()->is('=');
+            return ! $this->isReserved($token)
+                || $token->isWord('yes', 'no', 'nothing', 'word', 'words')
+                || $this->peek()->is('=');
         }
 
         return $token->kind === TokenKind::Number || $token->kind === TokenKind::Quoted || $token->is('(');
@@ -72,7 +74,9 @@ final class TokenStream
             return $this->stray($token, $next);
         }
 
-        return new ParseException(SyntaxErrorCode::Unexpected, $this->spanOf($token), ['text' => mb_substr($this->typed($token), 0, 40)]);
+        return new ParseException(SyntaxErrorCode::Unexpected, $this->spanOf($token), [
+            'text' => mb_substr($this->typed($token), 0, 40),
+        ]);
     }
 
     public function valueExpected(Token $token): ParseException
@@ -87,12 +91,22 @@ final class TokenStream
     private function stray(Token $token, Token $next): ParseException
     {
         if ($token->text === '!' && $next->is('=')) {
-            return new ParseException(SyntaxErrorCode::UnequalSign, $this->source->span($token->from, $next->to), ['text' => '!='], 'is not');
+            return new ParseException(
+                SyntaxErrorCode::UnequalSign,
+                $this->source->span($token->from, $next->to),
+                ['text' => '!='],
+                'is not',
+            );
         }
         if ($token->text === '&') {
             $to = $next->text === '&' ? $next->to : $token->to;
 
-            return new ParseException(SyntaxErrorCode::AndSigns, $this->source->span($token->from, $to), ['text' => $this->source->slice($this->source->span($token->from, $to))], 'and');
+            return new ParseException(
+                SyntaxErrorCode::AndSigns,
+                $this->source->span($token->from, $to),
+                ['text' => $this->source->slice($this->source->span($token->from, $to))],
+                'and',
+            );
         }
 
         // Spaces that are none, and what nobody sees, come along when a text is pasted.
@@ -102,7 +116,12 @@ final class TokenStream
             default => null,
         };
 
-        return new ParseException(SyntaxErrorCode::StraySign, $this->spanOf($token), ['text' => $token->text], $instead);
+        return new ParseException(
+            SyntaxErrorCode::StraySign,
+            $this->spanOf($token),
+            ['text' => $token->text],
+            $instead,
+        );
     }
 
     public function equalsSign(): ParseException
@@ -111,7 +130,12 @@ final class TokenStream
         $next = $this->peek();
         $isOrder = $next->is('>', '<') && $next->from === $token->to;
 
-        return new ParseException(SyntaxErrorCode::EqualsSign, $this->source->span($token->from, $isOrder || $next->is('=') ? $next->to : $token->to), [], $isOrder ? "{$next->text}=" : 'is');
+        return new ParseException(
+            SyntaxErrorCode::EqualsSign,
+            $this->source->span($token->from, $isOrder || $next->is('=') ? $next->to : $token->to),
+            [],
+            $isOrder ? "{$next->text}=" : 'is',
+        );
     }
 
     public function next(): Token
@@ -133,7 +157,10 @@ final class TokenStream
     {
         $this->end = $end;
         $at = $this->tokens[$end]->from;
-        $this->behind = $this->tokens[$end]->kind === TokenKind::End ? $this->tokens[$end] : new Token(TokenKind::End, '', $at, $at);
+        $this->behind =
+            $this->tokens[$end]->kind === TokenKind::End
+                ? $this->tokens[$end]
+                : new Token(TokenKind::End, '', $at, $at);
         $this->jump($this->at);
     }
 

@@ -19,9 +19,15 @@ final readonly class Reference
     {
         return [
             'Phrases' => Phrases::all(),
-            'Names' => array_values(array_map(static fn (Name $name): Description => $name->describe(), $vocabulary->names)),
-            'Verbs' => array_values(array_map(static fn (Verb $verb): Description => $verb->describe(), $vocabulary->verbs)),
-            'Filters' => array_values(array_map(static fn (Filter $filter): Description => $filter->describe(), $vocabulary->filters)),
+            'Names' => array_values(
+                array_map(static fn (Name $name): Description => $name->describe(), $vocabulary->names),
+            ),
+            'Verbs' => array_values(
+                array_map(static fn (Verb $verb): Description => $verb->describe(), $vocabulary->verbs),
+            ),
+            'Filters' => array_values(
+                array_map(static fn (Filter $filter): Description => $filter->describe(), $vocabulary->filters),
+            ),
         ];
     }
 
@@ -51,6 +57,9 @@ final readonly class Reference
     /** @return list<string> "caller", "caller.name", "caller.pebbles"; "counter.planks" */
     private static function paths(string $head, Name $name, Pack $pack): array
     {
-        return [...($name->standsAlone() ? [$head] : []), ...array_map(static fn (string $part): string => "$head.$part", $name->parts($pack))];
+        return [
+            ...$name->standsAlone() ? [$head] : [],
+            ...array_map(static fn (string $part): string => "$head.$part", $name->parts($pack)),
+        ];
     }
 }

@@ -10,8 +10,12 @@ use SilverParrot\Response\Vocabulary\Description;
 final readonly class ReferenceEntry
 {
     /** @param  string  $insert  as it is typed: "counter.planks" */
-    public function __construct(public string $heading, public string $insert, public Description $described, public bool $hasValue)
-    {
+    public function __construct(
+        public string $heading,
+        public string $insert,
+        public Description $described,
+        public bool $hasValue,
+    ) {
     }
 
     public function gives(): string

@@ -41,7 +41,13 @@ final readonly class Change extends Expression
         [$span, $verb, $place, $of] = [$this->span, $this->verb, $this->place, $this->amount?->prepared()];
         $name = $place->name;
 
-        return static function (EvaluationContext $run) use ($span, $verb, $place, $of, $name): null|bool|int|string|Value {
+        return static function (EvaluationContext $run) use (
+            $span,
+            $verb,
+            $place,
+            $of,
+            $name,
+        ): null|bool|int|string|Value {
             $amount = $of === null ? null : $of($run);
             if ($amount instanceof Gap) {
                 throw EvaluationFailure::gap($amount, $span);
@@ -68,8 +74,17 @@ final readonly class Change extends Expression
     {
         $name = $this->place->name;
 
-        return $name instanceof Writable && ! $name->canBeWritten($this->place, $pack) && $this->place->check($pack) === []
-            ? [new Finding(SyntaxErrorCode::CannotBeChanged, $this->place->span(), data: ['name' => implode('.', $this->place->path)])] : [];
+        return $name instanceof Writable
+            && ! $name->canBeWritten($this->place, $pack)
+            && $this->place->check($pack) === []
+            ? [
+                new Finding(
+                    SyntaxErrorCode::CannotBeChanged,
+                    $this->place->span(),
+                    data: ['name' => implode('.', $this->place->path)],
+                ),
+            ]
+            : [];
     }
 
     public function needs(): array

@@ -26,7 +26,14 @@ final readonly class Choice extends Filled
 
     public function prepared(): Closure
     {
-        $branches = array_map(static fn (Branch $branch): array => [$branch->condition->prepared(), Row::of($branch->parts), $branch->span], $this->branches);
+        $branches = array_map(
+            static fn (Branch $branch): array => [
+                $branch->condition->prepared(),
+                Row::of($branch->parts),
+                $branch->span,
+            ],
+            $this->branches,
+        );
         $otherwise = Row::of($this->otherwise);
 
         return static function (EvaluationContext $run) use ($branches, $otherwise): RenderedResponse {
@@ -54,7 +61,10 @@ final readonly class Choice extends Filled
 
     public function inside(): array
     {
-        return [...array_merge(...array_map(static fn (Branch $branch): array => $branch->parts, $this->branches)), ...$this->otherwise];
+        return [
+            ...array_merge(...array_map(static fn (Branch $branch): array => $branch->parts, $this->branches)),
+            ...$this->otherwise,
+        ];
     }
 
     public function values(): array

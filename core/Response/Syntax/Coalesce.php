@@ -36,11 +36,16 @@ final readonly class Coalesce extends Expression
         if ($this->right instanceof Literal) {
             $else = $this->right->value;
 
-            return static fn (EvaluationContext $run): null|bool|int|string|Value => ($value = $left($run)) !== null && self::stands($value) ? $value : $else;
+            return static fn (EvaluationContext $run): null|bool|int|string|Value => ($value = $left($run)) !== null
+            && self::stands($value)
+                ? $value
+                : $else;
         }
         $right = $this->right->prepared();
 
-        return static fn (EvaluationContext $run): null|bool|int|string|Value => self::stands($value = $left($run)) ? $value : $right($run);
+        return static fn (EvaluationContext $run): null|bool|int|string|Value => self::stands($value = $left($run))
+            ? $value
+            : $right($run);
     }
 
     public function estimate(EstimateContext $in): ValueEstimate

@@ -22,8 +22,12 @@ use SilverParrot\Value\Gap;
 final readonly class Comparison extends Expression
 {
     /** @param  non-empty-list<Expression>  $right more than one for `one of` */
-    public function __construct(public Relation $relation, public bool $isNegated, public Expression $left, public array $right)
-    {
+    public function __construct(
+        public Relation $relation,
+        public bool $isNegated,
+        public Expression $left,
+        public array $right,
+    ) {
     }
 
     public function span(): Span
@@ -42,7 +46,13 @@ final readonly class Comparison extends Expression
         $given = array_map(static fn (Expression $one): Closure => $one->prepared(), $this->right);
         $nothings = array_map(static fn (Expression $one): bool => $one->isNothing(), $this->right);
 
-        return static function (EvaluationContext $run) use ($relation, $isNegated, $asked, $given, $nothings): bool|Gap {
+        return static function (EvaluationContext $run) use (
+            $relation,
+            $isNegated,
+            $asked,
+            $given,
+            $nothings,
+        ): bool|Gap {
             $left = $asked($run);
             foreach ($given as $at => $one) {
                 $right = $one($run);
@@ -67,10 +77,15 @@ final readonly class Comparison extends Expression
         }
         $sides = array_map($in->value(...), $this->children());
 
-        $endsGap = $this->relation === Relation::Is && array_filter($this->right, static fn (Expression $one): bool => $one->isNothing()) !== [];
+        $endsGap =
+            $this->relation === Relation::Is
+            && array_filter($this->right, static fn (Expression $one): bool => $one->isNothing()) !== [];
 
         // The first of several is always looked at, the others perhaps.
-        return $in->lengths->yesNo()->orGap(...array_merge(...array_map(static fn (ValueEstimate $one): array => $one->gaps, $sides)))->failing($endsGap ? null : $sides[0]->fails ?? $sides[1]->fails);
+        return $in->lengths
+            ->yesNo()
+            ->orGap(...array_merge(...array_map(static fn (ValueEstimate $one): array => $one->gaps, $sides)))
+            ->failing($endsGap ? null : $sides[0]->fails ?? $sides[1]->fails);
     }
 
     public function thereWhen(bool $holds): array
@@ -81,19 +96,32 @@ final readonly class Comparison extends Expression
         }
 
         // With nothing everything is no, so what compares is there.
-        return $isSo ? [...NonNullFacts::with($this->left->key()), ...(count($this->right) === 1 ? NonNullFacts::with($this->right[0]->key()) : [])] : [];
+        return $isSo
+            ? [
+                ...NonNullFacts::with($this->left->key()),
+                ...count($this->right) === 1 ? NonNullFacts::with($this->right[0]->key()) : [],
+            ]
+            : [];
     }
 
     /** A level is compared with a level: a word that names none would never hold. */
     public function check(Pack $pack): array
     {
         // A part of a word may be asked for too: only whole ones are levels.
-        $isWhole = $this->relation !== Relation::StartsWith && $this->relation !== Relation::EndsWith && ($this->relation !== Relation::Contains || $this->left->isLevels());
+        $isWhole =
+            $this->relation !== Relation::StartsWith
+            && $this->relation !== Relation::EndsWith
+            && ($this->relation !== Relation::Contains || $this->left->isLevels());
         $findings = [];
         foreach ($isWhole && ($this->left->isLevel() || $this->left->isLevels()) ? $this->right : [] as $one) {
             if ($one instanceof Literal && is_string($one->value) && Level::named($one->value) === null) {
                 $nearest = Suggestions::to($one->value, Level::words()) ?? self::begins($one->value);
-                $findings[] = new Finding(SyntaxErrorCode::UnknownLevel, $one->span(), data: ['text' => $one->value] + ($nearest === null ? [] : ['nearest' => "“{$nearest}”"]), replacement: $nearest === null ? null : "\"$nearest\"");
+                $findings[] = new Finding(
+                    SyntaxErrorCode::UnknownLevel,
+                    $one->span(),
+                    data: ['text' => $one->value] + ($nearest === null ? [] : ['nearest' => "“{$nearest}”"]),
+                    replacement: $nearest === null ? null : "\"$nearest\"",
+                );
             }
         }
 
@@ -105,7 +133,14 @@ final readonly class Comparison extends Expression
     {
         $stem = rtrim(Fold::caseless(trim($word)), 's');
 
-        return mb_strlen($stem) < 3 ? null : array_values(array_filter(Level::words(), static fn (string $level): bool => str_starts_with(Fold::caseless($level), $stem)))[0] ?? null;
+        return mb_strlen($stem) < 3
+            ? null
+            : array_values(
+                array_filter(
+                    Level::words(),
+                    static fn (string $level): bool => str_starts_with(Fold::caseless($level), $stem),
+                ),
+            )[0] ?? null;
     }
 
     private function asksForNothing(): bool

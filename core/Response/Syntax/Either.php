@@ -37,17 +37,25 @@ final readonly class Either extends Expression
         if (count($written) === count($this->options)) {
             $values = array_column($written, 'value');
 
-            return static fn (EvaluationContext $run): null|bool|int|string|Value => $values[$run->draw($span)->getInt(0, $last)];
+            return static fn (EvaluationContext $run): null|bool|int|string|Value => $values[
+                $run->draw($span)->getInt(0, $last)
+            ];
         }
         $options = array_map(static fn (Expression $one): Closure => $one->prepared(), $this->options);
 
-        return static fn (EvaluationContext $run): null|bool|int|string|Value => $options[$run->draw($span)->getInt(0, $last)]($run);
+        return static fn (EvaluationContext $run): null|bool|int|string|Value => $options[
+            $run->draw($span)->getInt(0, $last)
+        ]($run);
     }
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
         $estimates = array_map($in->value(...), $this->options);
 
-        return array_reduce(array_slice($estimates, 1), static fn (ValueEstimate $one, ValueEstimate $other): ValueEstimate => $one->orElse($other), $estimates[0]);
+        return array_reduce(
+            array_slice($estimates, 1),
+            static fn (ValueEstimate $one, ValueEstimate $other): ValueEstimate => $one->orElse($other),
+            $estimates[0],
+        );
     }
 }

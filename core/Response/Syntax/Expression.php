@@ -50,7 +50,9 @@ abstract readonly class Expression
         return null;
     }
 
-    /** @return string|null equal for two expressions that have one value within a response; null where they may differ */
+    /**
+     * @return string|null equal for two expressions that have one value within a response; null where they may differ
+     */
     public function key(): ?string
     {
         return null;

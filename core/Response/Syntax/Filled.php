@@ -12,6 +12,9 @@ use SilverParrot\Value\Value;
 /** A part that is filled in when the response is said. */
 abstract readonly class Filled extends Part
 {
-    /** @return Closure(EvaluationContext): (null|bool|int|string|Value|RenderedResponse) a value to be printed, for which a slot stands; or what was said, and told to the trace, already */
+    /**
+     * @return Closure(EvaluationContext): (null|bool|int|string|Value|RenderedResponse) a value to be printed, for
+     *     which a slot stands; or what was said, and told to the trace, already
+     */
     abstract public function prepared(): Closure;
 }

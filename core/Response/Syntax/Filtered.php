@@ -28,8 +28,13 @@ final readonly class Filtered extends Expression
      * @param  list<Expression>  $arguments
      * @param  array<string, Expression>  $named
      */
-    public function __construct(private Span $span, public Expression $value, public Filter $filter, public array $arguments, public array $named)
-    {
+    public function __construct(
+        private Span $span,
+        public Expression $value,
+        public Filter $filter,
+        public array $arguments,
+        public array $named,
+    ) {
     }
 
     public function span(): Span
@@ -49,7 +54,12 @@ final readonly class Filtered extends Expression
         if ($this->arguments === [] && $this->named === []) {
             $changesText = $filter instanceof ChangesText ? $filter : null;
 
-            return static function (EvaluationContext $run) use ($filter, $before, $standIn, $changesText): null|bool|int|string|Value {
+            return static function (EvaluationContext $run) use (
+                $filter,
+                $before,
+                $standIn,
+                $changesText,
+            ): null|bool|int|string|Value {
                 $value = $before($run);
                 if ($changesText !== null && is_string($value)) {
                     $run->work(Work::stepsFor($filter, strlen($value)));
@@ -68,7 +78,13 @@ final readonly class Filtered extends Expression
         $prepared = static fn (Expression $one): Closure => $one->prepared();
         [$arguments, $named] = [array_map($prepared, $this->arguments), array_map($prepared, $this->named)];
 
-        return static function (EvaluationContext $run) use ($filter, $before, $standIn, $arguments, $named): null|bool|int|string|Value {
+        return static function (EvaluationContext $run) use (
+            $filter,
+            $before,
+            $standIn,
+            $arguments,
+            $named,
+        ): null|bool|int|string|Value {
             $value = $before($run);
             if ($value instanceof Gap && ($value->isPending() || $standIn === null)) {
                 return $value;

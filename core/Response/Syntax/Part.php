@@ -25,7 +25,10 @@ abstract readonly class Part
         return [];
     }
 
-    /** Whether a sign that it ends with can melt with the one that follows: what viewers wrote can, what the author wrote cannot. */
+    /**
+     * Whether a sign that it ends with can melt with the one that follows: what viewers wrote can, what the author
+     * wrote cannot.
+     */
     public function isOpen(): bool
     {
         return true;

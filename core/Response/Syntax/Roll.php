@@ -55,7 +55,9 @@ final readonly class Roll extends Expression
             [$low, $high] = [min($from, $to), max($from, $to)];
 
             // Compared as floats: the difference of two ints may be more than an int.
-            return (float) $high - (float) $low >= Limits::WIDEST_ROLL ? self::badRoll() : $run->draw($span)->getInt($low, $high);
+            return (float) $high - (float) $low >= Limits::WIDEST_ROLL
+                ? self::badRoll()
+                : $run->draw($span)->getInt($low, $high);
         };
     }
 
@@ -64,16 +66,25 @@ final readonly class Roll extends Expression
         [$first, $last] = [$in->value($this->from), $in->value($this->to ?? $this->from)];
         [$from, $to] = [$first->asNumber(), $last->asNumber()];
         $gaps = [...$from->gaps, ...$to->gaps];
-        $fails = $from->fails ?? $to->fails ?? ($first->isNeverWhole() || $last->isNeverWhole() ? CertainFailure::BadRoll : null);
+        $fails =
+            $from->fails
+            ?? ($to->fails ?? ($first->isNeverWhole() || $last->isNeverWhole() ? CertainFailure::BadRoll : null));
         if ($from->range === null || $to->range === null) {
-            return ValueEstimate::whole(new Range(-Limits::COUNTER, Limits::COUNTER))->orGap(GapReason::BadRoll, ...$gaps)->failing($fails);
+            return ValueEstimate::whole(new Range(-Limits::COUNTER, Limits::COUNTER))
+                ->orGap(GapReason::BadRoll, ...$gaps)
+                ->failing($fails);
         }
         $range = $this->to === null ? new Range(1, max(1, $from->range->high)) : $from->range->through($to->range);
-        $isBad = $range->hasNoEnd() || (float) $range->high - (float) $range->low >= Limits::WIDEST_ROLL || ($this->to === null && $from->range->low < 1);
+        $isBad =
+            $range->hasNoEnd()
+            || (float) $range->high - (float) $range->low >= Limits::WIDEST_ROLL
+            || ($this->to === null && $from->range->low < 1);
 
         $isNever = $this->to === null && $from->range->high < 1;
 
-        return ValueEstimate::whole($range)->orGap(...$gaps, ...($isBad ? [GapReason::BadRoll] : []))->failing($fails ?? ($isNever ? CertainFailure::BadRoll : null));
+        return ValueEstimate::whole($range)
+            ->orGap(...$gaps, ...$isBad ? [GapReason::BadRoll] : [])
+            ->failing($fails ?? ($isNever ? CertainFailure::BadRoll : null));
     }
 
     private static function badRoll(): Gap

@@ -22,12 +22,17 @@ final readonly class Row
 {
     /**
      * @param  array<int, string>  $pieces  the author's texts, and nothing at each blank
-     * @param  array<int, Closure(EvaluationContext): (null|bool|int|string|Value|RenderedResponse)>  $fills  by the place of their blank
+     * @param  array<int, Closure(EvaluationContext): (null|bool|int|string|Value|RenderedResponse)>  $fills  by the
+     *     place of their blank
      * @param  array<int, Span>  $spans  of slots, by place
      * @param  array<int, Origin>  $origins  of what is said, by place
      */
-    private function __construct(private array $pieces, private array $fills, private array $spans, public array $origins)
-    {
+    private function __construct(
+        private array $pieces,
+        private array $fills,
+        private array $spans,
+        public array $origins,
+    ) {
     }
 
     /** @param  list<Part>  $parts */
@@ -61,7 +66,11 @@ final readonly class Row
         foreach ($this->fills as $at => $fill) {
             $value = $fill($run);
             // Texts and people are nearly all there is.
-            $pieces[$at] = is_string($value) ? $value : ($value instanceof Person ? $value->name : $this->printed($value, $at, $run));
+            $pieces[$at] = is_string($value)
+                ? $value
+                : ($value instanceof Person
+                    ? $value->name
+                    : $this->printed($value, $at, $run));
             if ($trace !== null && ! $value instanceof RenderedResponse) {
                 $trace->slot($this->spans[$at], (string) $pieces[$at], $value);
             }
@@ -70,8 +79,11 @@ final readonly class Row
         return $pieces;
     }
 
-    private function printed(null|bool|int|Value|RenderedResponse $value, int $at, EvaluationContext $run): string|RenderedResponse
-    {
+    private function printed(
+        null|bool|int|Value|RenderedResponse $value,
+        int $at,
+        EvaluationContext $run,
+    ): string|RenderedResponse {
         if ($value instanceof RenderedResponse) {
             return $value;
         }

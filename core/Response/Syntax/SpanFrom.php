@@ -46,7 +46,9 @@ final readonly class SpanFrom extends Expression
                 return $moment;
             }
 
-            return $isSince ? TimeSpan::between($moment, $run->world->now) : TimeSpan::between($run->world->now, $moment);
+            return $isSince
+                ? TimeSpan::between($moment, $run->world->now)
+                : TimeSpan::between($run->world->now, $moment);
         };
     }
 
@@ -55,13 +57,26 @@ final readonly class SpanFrom extends Expression
         $moment = $in->value($this->moment);
         $isDay = is_string($moment->written) && Moment::fromIso($moment->written, $in->pack->channel->zone) !== null;
 
-        return $in->lengths->span()->orNothing()->orGap(...$moment->gaps, ...($moment->isOnly(ValueKind::Moment) || $isDay || $moment->kinds === [] ? [] : [GapReason::WrongKind]))
-            ->failing($moment->fails ?? (MomentEstimate::isNone($moment, $in->pack->channel->zone) ? CertainFailure::NotAMoment : null));
+        return $in->lengths
+            ->span()
+            ->orNothing()
+            ->orGap(
+                ...$moment->gaps,
+                ...$moment->isOnly(ValueKind::Moment) || $isDay || $moment->kinds === [] ? [] : [GapReason::WrongKind],
+            )
+            ->failing(
+                $moment->fails
+                    ?? (MomentEstimate::isNone($moment, $in->pack->channel->zone) ? CertainFailure::NotAMoment : null),
+            );
     }
 
     public function whenNothing(Pack $pack): ?string
     {
-        return str_starts_with($this->moment->place() ?? '', 'occasion.') ? ($this->isSince ? 'it never was, or is still to come' : 'it is past, or never was set') : null;
+        return str_starts_with($this->moment->place() ?? '', 'occasion.')
+            ? ($this->isSince
+                ? 'it never was, or is still to come'
+                : 'it is past, or never was set')
+            : null;
     }
 
     public function key(): ?string

@@ -28,8 +28,12 @@ use SilverParrot\Value\ListValue;
 final readonly class Top extends Expression
 {
     /** @param  string  $field  as typed */
-    public function __construct(private Span $span, public Expression $count, public string $field, private string $folded)
-    {
+    public function __construct(
+        private Span $span,
+        public Expression $count,
+        public string $field,
+        private string $folded,
+    ) {
     }
 
     public function span(): Span
@@ -51,7 +55,14 @@ final readonly class Top extends Expression
         $numbers = array_filter($pack->fields, static fn (Field $one): bool => $one->type->isNumber());
         $nearest = Suggestions::to($this->field, array_column($numbers, 'name'));
 
-        return [new Finding(SyntaxErrorCode::UnknownPart, $this->span, data: ['of' => 'top', 'name' => $this->field] + ($nearest === null ? [] : ['nearest' => "top … by $nearest"]))];
+        return [
+            new Finding(
+                SyntaxErrorCode::UnknownPart,
+                $this->span,
+                data: ['of' => 'top', 'name' => $this->field]
+                    + ($nearest === null ? [] : ['nearest' => "top … by $nearest"]),
+            ),
+        ];
     }
 
     public function prepared(): Closure
@@ -65,7 +76,10 @@ final readonly class Top extends Expression
                 return $count instanceof Gap ? $count : new Gap(GapReason::Unknown, ['name' => $name]);
             }
             if ($count < 1 || $count > Limits::TOP) {
-                return new Gap(GapReason::WrongKind, ['text' => (string) $count, 'wanted' => 'a number from 1 to '.Limits::TOP]);
+                return new Gap(GapReason::WrongKind, [
+                    'text' => (string) $count,
+                    'wanted' => 'a number from 1 to '.Limits::TOP,
+                ]);
             }
             $best = $run->read(Request::top($field->id, $count));
 
@@ -80,9 +94,18 @@ final readonly class Top extends Expression
         $most = max(1, min(Limits::TOP, $count->range->high ?? Limits::TOP));
         $isBad = $count->range === null || $count->range->low < 1 || $count->range->high > Limits::TOP;
 
-        return ValueEstimate::items(Many::of(ValueEstimate::of(ValueKind::Person, 1, $in->profile->longestName), $most), $in->lengths->joint())
-            ->orGap(GapReason::NotSearched, ...$count->gaps, ...($isBad ? [GapReason::WrongKind] : []))
-            ->failing($count->fails ?? ($count->range !== null && ($count->range->high < 1 || $count->range->low > Limits::TOP) || $asked->isNeverWhole() ? CertainFailure::BadTop : null));
+        return ValueEstimate::items(
+            Many::of(ValueEstimate::of(ValueKind::Person, 1, $in->profile->longestName), $most),
+            $in->lengths->joint(),
+        )
+            ->orGap(GapReason::NotSearched, ...$count->gaps, ...$isBad ? [GapReason::WrongKind] : [])
+            ->failing(
+                $count->fails
+                    ?? (($count->range !== null && ($count->range->high < 1 || $count->range->low > Limits::TOP))
+                    || $asked->isNeverWhole()
+                        ? CertainFailure::BadTop
+                        : null),
+            );
     }
 
     public function place(): string

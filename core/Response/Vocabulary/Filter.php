@@ -18,7 +18,8 @@ interface Filter
     public function arity(): array;
 
     /**
-     * What comes of it and how long that gets, known before anybody says a line. The value's own gaps are added by who asks.
+     * What comes of it and how long that gets, known before anybody says a line. The value's own gaps are added by who
+     * asks.
      *
      * @param  list<ValueEstimate>  $arguments
      * @param  array<string, ValueEstimate>  $named
@@ -29,5 +30,10 @@ interface Filter
      * @param  list<null|bool|int|string|Value>  $arguments
      * @param  array<string, null|bool|int|string|Value>  $named  folded names
      */
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value;
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): null|bool|int|string|Value;
 }

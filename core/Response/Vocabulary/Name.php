@@ -67,7 +67,10 @@ abstract readonly class Name
         return false;
     }
 
-    /** Whether its text was written by the pack's authors, whoever asks: it may begin with a mark that other talkers hear. */
+    /**
+     * Whether its text was written by the pack's authors, whoever asks: it may begin with a mark that other talkers
+     * hear.
+     */
     public function saysOwnText(): bool
     {
         return false;

@@ -23,7 +23,14 @@ final readonly class Ago implements Filter
 {
     public function describe(): Description
     {
-        return new Description('ago', '', 'a text', 'The last leak was [occasion.leak | ago].', 'Says how far a moment is from now, in its largest unit: 9 days ago, in 5 months.', 'passes it on');
+        return new Description(
+            'ago',
+            '',
+            'a text',
+            'The last leak was [occasion.leak | ago].',
+            'Says how far a moment is from now, in its largest unit: 9 days ago, in 5 months.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -33,23 +40,45 @@ final readonly class Ago implements Filter
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
-        return $value->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)->orGap(...($value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]))
-            ->failing($value->isNever(ValueKind::Span) && MomentEstimate::isNone($value, $in->pack->channel->zone) ? CertainFailure::NotAMoment : null);
+        return $value
+            ->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)
+            ->orGap(
+                ...$value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === []
+                    ? []
+                    : [GapReason::WrongKind],
+            )
+            ->failing(
+                $value->isNever(ValueKind::Span) && MomentEstimate::isNone($value, $in->pack->channel->zone)
+                    ? CertainFailure::NotAMoment
+                    : null,
+            );
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         if ($value === null) {
             return null;
         }
         $now = $run->world->now;
         // A span that ends now says how long ago it began; one that begins now, how far its end is.
-        $moment = $value instanceof TimeSpan ? ($value->from->millis === $now->millis ? $value->to : $value->from) : Moments::of($value, $run);
+        $moment =
+            $value instanceof TimeSpan
+                ? ($value->from->millis === $now->millis
+                    ? $value->to
+                    : $value->from)
+                : Moments::of($value, $run);
 
         return match (true) {
             $moment instanceof Moment => $run->printer()->relative($moment, $now),
             $moment instanceof Gap => $moment,
-            default => new Gap(GapReason::WrongKind, ['text' => '“'.mb_substr($run->print($value), 0, 40).'”', 'wanted' => 'a moment']),
+            default => new Gap(GapReason::WrongKind, [
+                'text' => '“'.mb_substr($run->print($value), 0, 40).'”',
+                'wanted' => 'a moment',
+            ]),
         };
     }
 }

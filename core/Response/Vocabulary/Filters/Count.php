@@ -14,7 +14,14 @@ final readonly class Count extends ListFilter
 {
     public function describe(): Description
     {
-        return new Description('count', '', 'a whole number', '[commands | count] commands', 'How many there are in a list; of a text, how many words.', 'gives 0');
+        return new Description(
+            'count',
+            '',
+            'a whole number',
+            '[commands | count] commands',
+            'How many there are in a list; of a text, how many words.',
+            'gives 0',
+        );
     }
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate

@@ -25,7 +25,14 @@ final readonly class Date implements Filter
 
     public function describe(): Description
     {
-        return new Description('date', 'a pattern of letters, as Unicode has them: d day, MMM month, y year, EEE weekday, HH:mm time', 'a text', '[occasion.leak | date "d MMM y"]', 'Writes a moment by a pattern, in the channel’s language and zone; without a pattern, the day.', 'passes it on');
+        return new Description(
+            'date',
+            'a pattern of letters, as Unicode has them: d day, MMM month, y year, EEE weekday, HH:mm time',
+            'a text',
+            '[occasion.leak | date "d MMM y"]',
+            'Writes a moment by a pattern, in the channel’s language and zone; without a pattern, the day.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -36,27 +43,41 @@ final readonly class Date implements Filter
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $pattern = isset($arguments[0]) ? $arguments[0]->written : '';
-        $length = is_string($pattern) ? $in->lengths->date(mb_substr($pattern, 0, self::LONGEST)) : ValueEstimate::text(0, Limits::READING);
+        $length = is_string($pattern)
+            ? $in->lengths->date(mb_substr($pattern, 0, self::LONGEST))
+            : ValueEstimate::text(0, Limits::READING);
 
-        return $value->asText($length->shortest, $length->longest, $length->bytes)->orGap(...($value->isOnly(ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]))
+        return $value
+            ->asText($length->shortest, $length->longest, $length->bytes)
+            ->orGap(...$value->isOnly(ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind])
             ->failing(MomentEstimate::isNone($value, $in->pack->channel->zone) ? CertainFailure::NotAMoment : null);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         if ($value === null) {
             return null;
         }
         $moment = Moments::of($value, $run);
         $pattern = isset($arguments[0]) ? $run->print($arguments[0]) : '';
         if (mb_strlen($pattern) > self::LONGEST) {
-            return new Gap(GapReason::WrongKind, ['text' => 'this pattern', 'wanted' => 'one of at most '.self::LONGEST.' letters']);
+            return new Gap(GapReason::WrongKind, [
+                'text' => 'this pattern',
+                'wanted' => 'one of at most '.self::LONGEST.' letters',
+            ]);
         }
 
         return match (true) {
             $moment instanceof Moment => $run->printer()->date($moment, $pattern),
             $moment instanceof Gap => $moment,
-            default => new Gap(GapReason::WrongKind, ['text' => '“'.mb_substr($run->print($value), 0, 40).'”', 'wanted' => 'a moment']),
+            default => new Gap(GapReason::WrongKind, [
+                'text' => '“'.mb_substr($run->print($value), 0, 40).'”',
+                'wanted' => 'a moment',
+            ]),
         };
     }
 }

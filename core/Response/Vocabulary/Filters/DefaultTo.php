@@ -18,7 +18,14 @@ final readonly class DefaultTo implements Filter, HandlesGaps
 {
     public function describe(): Description
     {
-        return new Description('default', 'what to take instead', 'the value, or that', '[words | upper | default "NOBODY"]', 'Takes something else where there is no value; like “or”, but behind filters.', 'takes the other value');
+        return new Description(
+            'default',
+            'what to take instead',
+            'the value, or that',
+            '[words | upper | default "NOBODY"]',
+            'Takes something else where there is no value; like “or”, but behind filters.',
+            'takes the other value',
+        );
     }
 
     public function arity(): array
@@ -38,8 +45,12 @@ final readonly class DefaultTo implements Filter, HandlesGaps
         return $value->kinds === [] ? $arguments[0] : $value->known()->orElse($arguments[0]);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): null|bool|int|string|Value {
         return $this->isNeededFor($value) ? $arguments[0] ?? null : $value;
     }
 

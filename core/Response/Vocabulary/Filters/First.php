@@ -14,7 +14,14 @@ final readonly class First extends ListFilter
 {
     public function describe(): Description
     {
-        return new Description('first', '', 'one of its parts', '[channel.tags | first]', 'The first of a list; of a text, its first word.', 'gives nothing');
+        return new Description(
+            'first',
+            '',
+            'one of its parts',
+            '[channel.tags | first]',
+            'The first of a list; of a text, its first word.',
+            'gives nothing',
+        );
     }
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate

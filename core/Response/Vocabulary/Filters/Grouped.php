@@ -20,7 +20,14 @@ final readonly class Grouped implements Filter
 {
     public function describe(): Description
     {
-        return new Description('number', '', 'a text', '[channel.followers | number] follow the cove', 'Writes a number as the channel’s language groups it: 12,345.', 'passes it on');
+        return new Description(
+            'number',
+            '',
+            'a text',
+            '[channel.followers | number] follow the cove',
+            'Writes a number as the channel’s language groups it: 12,345.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -31,13 +38,22 @@ final readonly class Grouped implements Filter
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate
     {
         $number = $value->withoutNothing()->asNumber();
-        $whole = $in->lengths->grouped($number->range?->digits() ?? Limits::DIGITS) + ($number->range === null ? 2 + Number::DECIMALS : 1);
+        $whole =
+            $in->lengths->grouped($number->range?->digits() ?? Limits::DIGITS)
+            + ($number->range === null ? 2 + Number::DECIMALS : 1);
 
-        return $value->asText(1, $whole)->orGap(...$number->gaps)->failing($value->canBeNothing ? null : $number->fails);
+        return $value
+            ->asText(1, $whole)
+            ->orGap(...$number->gaps)
+            ->failing($value->canBeNothing ? null : $number->fails);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         if ($value === null) {
             return null;
         }

@@ -24,7 +24,14 @@ final readonly class InUnit implements Filter, TakesWords
 {
     public function describe(): Description
     {
-        return new Description('in', 'minutes, hours or days', 'a whole number', '[since occasion.leak | in days]', 'Counts a span in one unit, days by the calendar.', 'passes it on');
+        return new Description(
+            'in',
+            'minutes, hours or days',
+            'a whole number',
+            '[since occasion.leak | in days]',
+            'Counts a span in one unit, days by the calendar.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -45,13 +52,22 @@ final readonly class InUnit implements Filter, TakesWords
             default => 1_440,
         };
 
-        return $value->asWhole(new Range(0, $most))->orGap(...($value->isOnly(ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind]))->failing($value->isNever(ValueKind::Span) ? CertainFailure::NotALength : null);
+        return $value
+            ->asWhole(new Range(0, $most))
+            ->orGap(...$value->isOnly(ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind])
+            ->failing($value->isNever(ValueKind::Span) ? CertainFailure::NotALength : null);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): int|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): int|Gap|null {
         if (! $value instanceof TimeSpan) {
-            return $value === null ? null : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a span like “since occasion.leak”']);
+            return $value === null
+                ? null
+                : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a span like “since occasion.leak”']);
         }
 
         return match ($arguments[0] ?? null) {
@@ -65,7 +81,9 @@ final readonly class InUnit implements Filter, TakesWords
     private static function days(TimeSpan $span, \DateTimeZone $zone): int
     {
         // Midnights between, whatever summer time does to the hours.
-        $day = static fn (\DateTimeImmutable $date): int => (int) floor(($date->getTimestamp() + $date->getOffset()) / 86_400);
+        $day = static fn (\DateTimeImmutable $date): int => (int) floor(
+            ($date->getTimestamp() + $date->getOffset()) / 86_400,
+        );
 
         return $day($span->to->in($zone)) - $day($span->from->in($zone));
     }

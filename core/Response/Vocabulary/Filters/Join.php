@@ -18,7 +18,14 @@ final readonly class Join implements Filter
 {
     public function describe(): Description
     {
-        return new Description('join', 'the text between', 'a text', '[channel.tags | join " · "]', 'Writes a list with a text of your own between its parts.', 'passes it on');
+        return new Description(
+            'join',
+            'the text between',
+            'a text',
+            '[channel.tags | join " · "]',
+            'Writes a list with a text of your own between its parts.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -38,14 +45,20 @@ final readonly class Join implements Filter
         return $value->isOnly(ValueKind::Items) ? $text : $text->orElse($value);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): null|bool|int|string|Value {
         if (! $value instanceof ListValue) {
             return $value;
         }
         $between = $run->print($arguments[0] ?? null);
         $texts = array_map($run->print(...), $value->items);
 
-        return array_sum(array_map(strlen(...), $texts)) + strlen($between) * max(0, count($texts) - 1) > Bounds::BYTES ? Bounds::tooLong() : implode($between, $texts);
+        return array_sum(array_map(strlen(...), $texts)) + strlen($between) * max(0, count($texts) - 1) > Bounds::BYTES
+            ? Bounds::tooLong()
+            : implode($between, $texts);
     }
 }

@@ -14,7 +14,14 @@ final readonly class Last extends ListFilter
 {
     public function describe(): Description
     {
-        return new Description('last', '', 'one of its parts', '[channel.tags | last]', 'The last of a list; of a text, its last word.', 'gives nothing');
+        return new Description(
+            'last',
+            '',
+            'one of its parts',
+            '[channel.tags | last]',
+            'The last of a list; of a text, its last word.',
+            'gives nothing',
+        );
     }
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate

@@ -20,7 +20,15 @@ final readonly class Link implements Filter
 {
     public function describe(): Description
     {
-        return new Description('link', '', 'a text', '["charts.lantern-cove.example" | link]', 'Writes an address so that a chat makes a link of it, with https:// before it where nothing of the kind is there.', 'passes it on');
+        return new Description(
+            'link',
+            '',
+            'a text',
+            '["charts.lantern-cove.example" | link]',
+            'Writes an address so that a chat makes a link of it, with https:// before it where nothing of the kind '
+                .'is there.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -33,19 +41,33 @@ final readonly class Link implements Filter
         $isAddress = static fn (string $text): bool => self::address($text) !== null;
         $isOne = is_string($value->written) && $isAddress($value->written);
         $part = $value->isOnly(ValueKind::Items) ? $value->many?->item : $value;
-        $isNever = ! $value->canBeNothing && $part !== null && $part->kinds !== [] && $part->cannotBeRead($isAddress, ValueKind::Items);
+        $isNever =
+            ! $value->canBeNothing
+            && $part !== null
+            && $part->kinds !== []
+            && $part->cannotBeRead($isAddress, ValueKind::Items);
 
-        return $value->asText(1, $value->longest + strlen('https://'), $value->bytes + strlen('https://'))->orGap(...($isOne || $value->kinds === [] ? [] : [GapReason::WrongKind]))
+        return $value
+            ->asText(1, $value->longest + strlen('https://'), $value->bytes + strlen('https://'))
+            ->orGap(...$isOne || $value->kinds === [] ? [] : [GapReason::WrongKind])
             ->failing($isNever ? CertainFailure::NotAnAddress : null);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         if ($value === null) {
             return null;
         }
 
-        return self::address($run->print($value)) ?? new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'an address like charts.lantern-cove.example/find']);
+        return self::address($run->print($value))
+            ?? new Gap(GapReason::WrongKind, [
+                'text' => 'this',
+                'wanted' => 'an address like charts.lantern-cove.example/find',
+            ]);
     }
 
     /** @return string|null the text as an address; null where it is none */
@@ -56,6 +78,9 @@ final readonly class Link implements Filter
             return $text;
         }
 
-        return preg_match('#^(?:[\p{L}\p{N}][\p{L}\p{N}-]*+\.)++\p{L}{2,63}(?::\d{1,5})?(?:[/?\#]\S*)?$#Du', $text) === 1 ? "https://$text" : null;
+        return preg_match('#^(?:[\p{L}\p{N}][\p{L}\p{N}-]*+\.)++\p{L}{2,63}(?::\d{1,5})?(?:[/?\#]\S*)?$#Du', $text)
+            === 1
+            ? "https://$text"
+            : null;
     }
 }

@@ -21,14 +21,21 @@ abstract readonly class ListFilter implements Filter
         return [0, 0];
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
-    {
-        return $this->of(match (true) {
-            $value instanceof ListValue => $value->items,
-            is_string($value) => preg_split('/[\s\p{Z}]++/u', $value, -1, PREG_SPLIT_NO_EMPTY) ?: [],
-            $value === null => [],
-            default => [$value],
-        }, $run);
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): null|bool|int|string|Value {
+        return $this->of(
+            match (true) {
+                $value instanceof ListValue => $value->items,
+                is_string($value) => preg_split('/[\s\p{Z}]++/u', $value, -1, PREG_SPLIT_NO_EMPTY) ?: [],
+                $value === null => [],
+                default => [$value],
+            },
+            $run,
+        );
     }
 
     /** @param  list<null|bool|int|string|Value>  $items */
@@ -38,7 +45,9 @@ abstract readonly class ListFilter implements Filter
     protected static function part(ValueEstimate $value): ValueEstimate
     {
         $part = match (true) {
-            $value->many !== null => $value->isOnly(ValueKind::Items) ? $value->many->item : $value->many->item->orElse($value),
+            $value->many !== null => $value->isOnly(ValueKind::Items)
+                ? $value->many->item
+                : $value->many->item->orElse($value),
             $value->isOnly(ValueKind::Text) => $value->asText(0, $value->longest, $value->bytes),
             default => $value,
         };

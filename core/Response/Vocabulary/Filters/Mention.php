@@ -12,7 +12,14 @@ final readonly class Mention extends TextFilter
 {
     public function describe(): Description
     {
-        return new Description('mention', '', 'a text', '[target | mention], the kettle is on.', 'Writes a name so that its owner is told.', 'passes it on');
+        return new Description(
+            'mention',
+            '',
+            'a text',
+            '[target | mention], the kettle is on.',
+            'Writes a name so that its owner is told.',
+            'passes it on',
+        );
     }
 
     protected function changed(ValueEstimate $text): ValueEstimate

@@ -18,7 +18,14 @@ final readonly class Ordinal implements Filter
 {
     public function describe(): Description
     {
-        return new Description('ordinal', '', 'a text', 'The [caller.lines | ordinal] line of [caller]!', 'Writes a whole number as a place in a row, as the channel’s language does: 3rd.', 'passes it on');
+        return new Description(
+            'ordinal',
+            '',
+            'a text',
+            'The [caller.lines | ordinal] line of [caller]!',
+            'Writes a whole number as a place in a row, as the channel’s language does: 3rd.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -30,11 +37,22 @@ final readonly class Ordinal implements Filter
     {
         $number = $value->withoutNothing()->asNumber();
 
-        return $value->asText(1, $in->lengths->ordinal($value->range?->digits() ?? 20))->orGap(...$number->gaps)->failing($value->canBeNothing ? null : $number->fails ?? ($value->isNeverWhole() ? CertainFailure::NotWhole : null));
+        return $value
+            ->asText(1, $in->lengths->ordinal($value->range?->digits() ?? 20))
+            ->orGap(...$number->gaps)
+            ->failing(
+                $value->canBeNothing
+                    ? null
+                    : $number->fails ?? ($value->isNeverWhole() ? CertainFailure::NotWhole : null),
+            );
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         $number = $value === null ? null : Numbers::whole($value);
 
         return is_int($number) ? $run->printer()->ordinal($number) : $number;

@@ -20,7 +20,15 @@ final readonly class Plural implements Filter, TakesNamed
 {
     public function describe(): Description
     {
-        return new Description('plural', 'the text for one and the text for more, with # for the number; few= and many= for languages that have them', 'a text', '[counter.planks | plural "# plank" "# planks"]', 'Chooses the text that fits the number in the channel’s language.', 'passes it on');
+        return new Description(
+            'plural',
+            'the text for one and the text for more, with # for the number; few= and many= for languages that have '
+                .'them',
+            'a text',
+            '[counter.planks | plural "# plank" "# planks"]',
+            'Chooses the text that fits the number in the channel’s language.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -46,11 +54,18 @@ final readonly class Plural implements Filter, TakesNamed
             $shortest = min($shortest ?? $text->shortest, $text->shortest);
         }
 
-        return $value->asText($shortest ?? 0, $longest, $bytes)->orGap(...$number->gaps)->failing($value->canBeNothing ? null : $number->fails);
+        return $value
+            ->asText($shortest ?? 0, $longest, $bytes)
+            ->orGap(...$number->gaps)
+            ->failing($value->canBeNothing ? null : $number->fails);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         if ($value === null) {
             return null;
         }

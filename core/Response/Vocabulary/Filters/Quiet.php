@@ -17,7 +17,14 @@ final readonly class Quiet implements Filter, PrintsNothing
 {
     public function describe(): Description
     {
-        return new Description('quiet', '', 'the value', '[add 1 to counter.planks | quiet]Noted.', 'Prints nothing, and keeps the value for “as”.', 'passes it on');
+        return new Description(
+            'quiet',
+            '',
+            'the value',
+            '[add 1 to counter.planks | quiet]Noted.',
+            'Prints nothing, and keeps the value for “as”.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -30,8 +37,12 @@ final readonly class Quiet implements Filter, PrintsNothing
         return $value;
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): null|bool|int|string|Value {
         return $value;
     }
 }

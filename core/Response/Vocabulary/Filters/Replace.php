@@ -18,7 +18,14 @@ final readonly class Replace implements Filter
 {
     public function describe(): Description
     {
-        return new Description('replace', 'a text, and what to write in its place', 'a text', '[words | replace "gull" "duck"]', 'Writes another text wherever the first stands, letter for letter.', 'passes it on');
+        return new Description(
+            'replace',
+            'a text, and what to write in its place',
+            'a text',
+            '[words | replace "gull" "duck"]',
+            'Writes another text wherever the first stands, letter for letter.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -31,13 +38,20 @@ final readonly class Replace implements Filter
         [$what, $by] = $arguments;
         $times = is_string($what->written) ? $what->longest : 1;
         // What is written may come again at every letter.
-        $grown = $times === 0 ? $value->longest : max($value->longest, intdiv($value->longest, $times) * $by->longest + $value->longest % $times);
+        $grown =
+            $times === 0
+                ? $value->longest
+                : max($value->longest, intdiv($value->longest, $times) * $by->longest + ($value->longest % $times));
 
         return $value->asText(0, $grown, min(Limits::SAID * 4, max(1, $by->bytes) * $value->bytes));
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         $what = $run->print($arguments[0] ?? null);
         $text = $value === null ? null : $run->print($value);
         if ($text === null || $what === '') {
@@ -45,6 +59,8 @@ final readonly class Replace implements Filter
         }
         $by = $run->print($arguments[1] ?? null);
 
-        return strlen($text) + substr_count($text, $what) * (strlen($by) - strlen($what)) > Bounds::BYTES ? Bounds::tooLong() : str_replace($what, $by, $text);
+        return strlen($text) + substr_count($text, $what) * (strlen($by) - strlen($what)) > Bounds::BYTES
+            ? Bounds::tooLong()
+            : str_replace($what, $by, $text);
     }
 }

@@ -14,7 +14,14 @@ final readonly class Reverse extends ListFilter
 {
     public function describe(): Description
     {
-        return new Description('reverse', '', 'a list', '[channel.tags | reverse]', 'A list from its end to its beginning; of a text, its words.', 'passes it on');
+        return new Description(
+            'reverse',
+            '',
+            'a list',
+            '[channel.tags | reverse]',
+            'A list from its end to its beginning; of a text, its words.',
+            'passes it on',
+        );
     }
 
     public function estimate(ValueEstimate $value, array $arguments, array $named, EstimateContext $in): ValueEstimate

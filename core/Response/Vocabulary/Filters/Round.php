@@ -21,7 +21,14 @@ final readonly class Round implements Filter
 {
     public function describe(): Description
     {
-        return new Description('round', 'how many decimals, none as by default', 'a number', '[counter.planks / 3 | round 1] planks a day', 'Rounds a number, halves away from zero.', 'passes it on');
+        return new Description(
+            'round',
+            'how many decimals, none as by default',
+            'a number',
+            '[counter.planks / 3 | round 1] planks a day',
+            'Rounds a number, halves away from zero.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -36,12 +43,23 @@ final readonly class Round implements Filter
         $rounded = $number->range !== null ? $number : ValueEstimate::number($number->longest)->orGap(...$number->gaps);
         $isBad = $places === null || $places->low < 0 || $places->high > Number::DECIMALS;
 
-        return ($value->canBeNothing ? $rounded->orNothing() : $rounded)->orGap(...($isBad ? [GapReason::WrongKind] : []))
-            ->failing($value->canBeNothing ? null : ($places !== null && ($places->high < 0 || $places->low > Number::DECIMALS) ? CertainFailure::BadPlaces : $number->fails));
+        return ($value->canBeNothing ? $rounded->orNothing() : $rounded)
+            ->orGap(...$isBad ? [GapReason::WrongKind] : [])
+            ->failing(
+                $value->canBeNothing
+                    ? null
+                    : ($places !== null && ($places->high < 0 || $places->low > Number::DECIMALS)
+                        ? CertainFailure::BadPlaces
+                        : $number->fails),
+            );
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): int|Number|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): int|Number|Gap|null {
         if ($value === null) {
             return null;
         }
@@ -51,7 +69,10 @@ final readonly class Round implements Filter
             return $number instanceof Gap ? $number : $decimals;
         }
         if ($decimals < 0 || $decimals > Number::DECIMALS) {
-            return new Gap(GapReason::WrongKind, ['text' => (string) $decimals, 'wanted' => 'a number of decimals from 0 to '.Number::DECIMALS]);
+            return new Gap(GapReason::WrongKind, [
+                'text' => (string) $decimals,
+                'wanted' => 'a number of decimals from 0 to '.Number::DECIMALS,
+            ]);
         }
 
         return Number::rounded($number, $decimals);

@@ -23,7 +23,14 @@ final readonly class Scores implements Filter
 
     public function describe(): Description
     {
-        return new Description('scores', '', 'a text', '[top 3 by pebbles | scores]', 'Writes who has the most with place and number: 1. Odo 40, 2. Pia 31.', 'passes it on');
+        return new Description(
+            'scores',
+            '',
+            'a text',
+            '[top 3 by pebbles | scores]',
+            'Writes who has the most with place and number: 1. Odo 40, 2. Pia 31.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -35,11 +42,18 @@ final readonly class Scores implements Filter
     {
         $around = ($value->many->most ?? 0) * self::AROUND;
 
-        return $value->asText(0, ($value->many->together ?? 0) + $around, ($value->many->bytes ?? 0) + $around)->orGap(GapReason::WrongKind)->failing($value->isNever(ValueKind::Items) ? CertainFailure::NotAList : null);
+        return $value
+            ->asText(0, ($value->many->together ?? 0) + $around, ($value->many->bytes ?? 0) + $around)
+            ->orGap(GapReason::WrongKind)
+            ->failing($value->isNever(ValueKind::Items) ? CertainFailure::NotAList : null);
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         if ($value === null) {
             return null;
         }

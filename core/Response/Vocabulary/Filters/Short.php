@@ -23,7 +23,14 @@ final readonly class Short implements Filter
 {
     public function describe(): Description
     {
-        return new Description('short', '', 'a text', '[channel.followers | short] follow, on the water for [channel.uptime | short]', 'Writes a number, a span or a moment in few letters: 12K, 2h 5m.', 'passes it on');
+        return new Description(
+            'short',
+            '',
+            'a text',
+            '[channel.followers | short] follow, on the water for [channel.uptime | short]',
+            'Writes a number, a span or a moment in few letters: 12K, 2h 5m.',
+            'passes it on',
+        );
     }
 
     public function arity(): array
@@ -37,12 +44,33 @@ final readonly class Short implements Filter
         // A number so small is written out.
         $isSmall = $value->range !== null && $value->range->digits() <= 3;
 
-        return $value->asText(1, $isSmall ? $value->range->digits() : $short->longest, $short->bytes)->orGap(...($value->isOnly(ValueKind::Number, ValueKind::Span, ValueKind::Moment) || $value->kinds === [] ? [] : [GapReason::WrongKind]))
-            ->failing(! $value->canBeNothing && $value->kinds !== [] && $value->cannotBeRead(static fn (string $text): bool => Number::typed($text) !== null, ValueKind::Number, ValueKind::Span, ValueKind::Moment) ? CertainFailure::NoNumber : null);
+        return $value
+            ->asText(1, $isSmall ? $value->range->digits() : $short->longest, $short->bytes)
+            ->orGap(
+                ...$value->isOnly(ValueKind::Number, ValueKind::Span, ValueKind::Moment) || $value->kinds === []
+                    ? []
+                    : [GapReason::WrongKind],
+            )
+            ->failing(
+                ! $value->canBeNothing
+                && $value->kinds !== []
+                && $value->cannotBeRead(
+                    static fn (string $text): bool => Number::typed($text) !== null,
+                    ValueKind::Number,
+                    ValueKind::Span,
+                    ValueKind::Moment,
+                )
+                    ? CertainFailure::NoNumber
+                    : null,
+            );
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): string|Gap|null
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): string|Gap|null {
         if ($value === null) {
             return null;
         }
@@ -54,7 +82,11 @@ final readonly class Short implements Filter
             return $run->printer()->compact($number);
         }
 
-        return $value instanceof Moment ? $run->printer()->shortMoment($value)
-            : new Gap(GapReason::WrongKind, ['text' => '“'.mb_substr($run->print($value), 0, 40).'”', 'wanted' => 'a number, a span or a moment']);
+        return $value instanceof Moment
+            ? $run->printer()->shortMoment($value)
+            : new Gap(GapReason::WrongKind, [
+                'text' => '“'.mb_substr($run->print($value), 0, 40).'”',
+                'wanted' => 'a number, a span or a moment',
+            ]);
     }
 }

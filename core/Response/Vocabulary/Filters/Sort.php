@@ -16,7 +16,14 @@ final readonly class Sort extends ListFilter implements Laborious
 {
     public function describe(): Description
     {
-        return new Description('sort', '', 'a list', '[channel.tags | sort]', 'A list in the order of the channel’s language, numbers by their size; of a text, its words.', 'passes it on');
+        return new Description(
+            'sort',
+            '',
+            'a list',
+            '[channel.tags | sort]',
+            'A list in the order of the channel’s language, numbers by their size; of a text, its words.',
+            'passes it on',
+        );
     }
 
     /** Each part gets a key to be compared by; a part has two bytes or more. */
@@ -32,10 +39,17 @@ final readonly class Sort extends ListFilter implements Laborious
 
     protected function of(array $items, EvaluationContext $run): ?ListValue
     {
-        $keys = array_map(static fn (null|bool|int|string|Value $item): string => $run->printer()->sortKey($run->print($item)), $items);
+        $keys = array_map(
+            static fn (null|bool|int|string|Value $item): string => $run->printer()->sortKey($run->print($item)),
+            $items,
+        );
         // Of equals the one that came first stays first.
         asort($keys, SORT_STRING);
 
-        return $items === [] ? null : new ListValue(array_map(static fn (int $place): null|bool|int|string|Value => $items[$place], array_keys($keys)));
+        return $items === []
+            ? null
+            : new ListValue(
+                array_map(static fn (int $place): null|bool|int|string|Value => $items[$place], array_keys($keys)),
+            );
     }
 }

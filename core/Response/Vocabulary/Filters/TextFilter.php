@@ -20,13 +20,27 @@ abstract readonly class TextFilter implements ChangesText
         return [0, 0];
     }
 
-    public function apply(null|bool|int|string|Value $value, array $arguments, array $named, EvaluationContext $run): null|bool|int|string|Value
-    {
+    public function apply(
+        null|bool|int|string|Value $value,
+        array $arguments,
+        array $named,
+        EvaluationContext $run,
+    ): null|bool|int|string|Value {
         if (is_string($value)) {
             return $this->change($value, $run);
         }
         if ($value instanceof ListValue) {
-            return new ListValue(array_map(fn (null|bool|int|string|Value $item): null|bool|int|string|Value => $this->apply($item, $arguments, $named, $run), $value->items));
+            return new ListValue(
+                array_map(
+                    fn (null|bool|int|string|Value $item): null|bool|int|string|Value => $this->apply(
+                        $item,
+                        $arguments,
+                        $named,
+                        $run,
+                    ),
+                    $value->items,
+                ),
+            );
         }
 
         return $value === null ? null : $this->change($run->print($value), $run);
@@ -37,7 +51,9 @@ abstract readonly class TextFilter implements ChangesText
         if ($value->many === null) {
             return $this->changed($value);
         }
-        $list = ValueEstimate::items($value->many->each($this->changed(...)), $in->lengths->joint())->orGap(...$value->gaps);
+        $list = ValueEstimate::items($value->many->each($this->changed(...)), $in->lengths->joint())->orGap(
+            ...$value->gaps,
+        );
         $list = $value->canBeNothing ? $list->orNothing() : $list;
 
         return $value->isOnly(ValueKind::Items) ? $list : $list->orElse($this->changed($value));
@@ -51,7 +67,11 @@ abstract readonly class TextFilter implements ChangesText
     {
         $isPlain = $value->bytes === $value->longest;
 
-        return $value->asText($value->shortest, $value->longest * ($isPlain ? 1 : $characters), $value->bytes * ($isPlain ? 1 : $bytes));
+        return $value->asText(
+            $value->shortest,
+            $value->longest * ($isPlain ? 1 : $characters),
+            $value->bytes * ($isPlain ? 1 : $bytes),
+        );
     }
 
     protected static function longer(ValueEstimate $value, int $by): ValueEstimate

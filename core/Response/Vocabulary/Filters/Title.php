@@ -14,7 +14,14 @@ final readonly class Title extends TextFilter implements Laborious
 {
     public function describe(): Description
     {
-        return new Description('title', '', 'a text', '[words | title]', 'Begins each word with a capital and goes on in small letters.', 'passes it on');
+        return new Description(
+            'title',
+            '',
+            'a text',
+            '[words | title]',
+            'Begins each word with a capital and goes on in small letters.',
+            'passes it on',
+        );
     }
 
     /** Words are found one by one. */

@@ -13,7 +13,14 @@ final readonly class Trim extends TextFilter
 {
     public function describe(): Description
     {
-        return new Description('trim', '', 'a text', '[words 2 | trim]', 'Takes the spaces at both ends away.', 'passes it on');
+        return new Description(
+            'trim',
+            '',
+            'a text',
+            '[words 2 | trim]',
+            'Takes the spaces at both ends away.',
+            'passes it on',
+        );
     }
 
     protected function changed(ValueEstimate $text): ValueEstimate

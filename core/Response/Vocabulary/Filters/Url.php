@@ -14,12 +14,21 @@ final readonly class Url extends TextFilter
 {
     public function describe(): Description
     {
-        return new Description('url', '', 'a text', 'https://charts.lantern-cove.example/find?q=[words | url]', 'Makes it fit for a place in an address.', 'passes it on');
+        return new Description(
+            'url',
+            '',
+            'a text',
+            'https://charts.lantern-cove.example/find?q=[words | url]',
+            'Makes it fit for a place in an address.',
+            'passes it on',
+        );
     }
 
     protected function changed(ValueEstimate $text): ValueEstimate
     {
-        return $text->isOnly(ValueKind::Text) && is_string($text->written) ? ValueEstimate::written(rawurlencode($text->written)) : $text->asText($text->shortest, 3 * $text->bytes, 3 * $text->bytes);
+        return $text->isOnly(ValueKind::Text) && is_string($text->written)
+            ? ValueEstimate::written(rawurlencode($text->written))
+            : $text->asText($text->shortest, 3 * $text->bytes, 3 * $text->bytes);
     }
 
     public function change(string $text, EvaluationContext $run): string

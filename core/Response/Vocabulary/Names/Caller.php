@@ -15,7 +15,15 @@ final readonly class Caller extends PersonName
 {
     public function describe(): Description
     {
-        return new Description('caller', '', 'a person', '[caller]', 'The person whose line set the command off.', parts: self::PARTS, tells: self::TELLS);
+        return new Description(
+            'caller',
+            '',
+            'a person',
+            '[caller]',
+            'The person whose line set the command off.',
+            parts: self::PARTS,
+            tells: self::TELLS,
+        );
     }
 
     protected function isAlwaysThere(): bool
@@ -30,7 +38,9 @@ final readonly class Caller extends PersonName
 
     public function prepared(Call $call): Closure
     {
-        return isset($call->folded[1]) ? parent::prepared($call) : static fn (EvaluationContext $run): ?Person => $run->scene->caller;
+        return isset($call->folded[1])
+            ? parent::prepared($call)
+            : static fn (EvaluationContext $run): ?Person => $run->scene->caller;
     }
 
     public function whenNothing(Call $call, Pack $pack): ?string
@@ -38,7 +48,9 @@ final readonly class Caller extends PersonName
         $field = $pack->fields[$call->folded[1] ?? ''] ?? null;
 
         return match (true) {
-            $field !== null => $field->start === null && ! $field->type->isNumber() ? 'nothing is kept for them yet' : null,
+            $field !== null => $field->start === null && ! $field->type->isNumber()
+                ? 'nothing is kept for them yet'
+                : null,
             default => ($call->folded[1] ?? '') === 'tier' ? 'they do not subscribe' : null,
         };
     }

@@ -26,7 +26,19 @@ use SilverParrot\Value\Value;
 final readonly class ChannelName extends Name
 {
     /** What the streaming service says of the channel. */
-    private const DETAILS = ['title', 'category', 'tags', 'viewers', 'followers', 'subscribers', 'guests', 'live', 'started', 'link', 'next'];
+    private const DETAILS = [
+        'title',
+        'category',
+        'tags',
+        'viewers',
+        'followers',
+        'subscribers',
+        'guests',
+        'live',
+        'started',
+        'link',
+        'next',
+    ];
 
     private const PARTS = ['name', ...self::DETAILS, 'uptime'];
 
@@ -60,7 +72,15 @@ final readonly class ChannelName extends Name
 
     public function describe(): Description
     {
-        return new Description('channel', '', 'what the part is', 'We are busy with [channel.category].', 'The channel: its name, and what the streaming service says of it now.', parts: self::PARTS, tells: self::TELLS);
+        return new Description(
+            'channel',
+            '',
+            'what the part is',
+            'We are busy with [channel.category].',
+            'The channel: its name, and what the streaming service says of it now.',
+            parts: self::PARTS,
+            tells: self::TELLS,
+        );
     }
 
     public function check(Call $call, Pack $pack): array
@@ -78,7 +98,10 @@ final readonly class ChannelName extends Name
         }
         $estimate = match ($part) {
             'title', 'category', 'link' => ValueEstimate::text(0, Limits::READING),
-            'tags', 'guests' => ValueEstimate::items(Many::divided(ValueEstimate::text(1, Limits::READING)), $in->lengths->joint()),
+            'tags', 'guests' => ValueEstimate::items(
+                Many::divided(ValueEstimate::text(1, Limits::READING)),
+                $in->lengths->joint(),
+            ),
             'viewers', 'followers', 'subscribers' => ValueEstimate::whole(Range::ofACount()),
             'live' => $in->lengths->yesNo(),
             'started', 'next' => $in->lengths->moment(),
@@ -92,7 +115,9 @@ final readonly class ChannelName extends Name
     public function prepared(Call $call): Closure
     {
         $part = $call->folded[1] ?? 'name';
-        $request = in_array($part, ['name', 'uptime', 'started', 'next', 'tags'], true) ? null : $this->requests[$part] ?? null;
+        $request = in_array($part, ['name', 'uptime', 'started', 'next', 'tags'], true)
+            ? null
+            : $this->requests[$part] ?? null;
 
         return $request === null
             ? fn (EvaluationContext $run): null|bool|int|string|Value => $this->value($call, $run)

@@ -15,7 +15,16 @@ final class Checking
     /** @return list<Finding> */
     public static function takesNothing(Call $call): array
     {
-        return $call->isPlain() ? [] : [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)], replacement: implode('.', $call->path))];
+        return $call->isPlain()
+            ? []
+            : [
+                new Finding(
+                    SyntaxErrorCode::TakesNothing,
+                    $call->span(),
+                    data: ['name' => implode('.', $call->path)],
+                    replacement: implode('.', $call->path),
+                ),
+            ];
     }
 
     /**
@@ -30,13 +39,20 @@ final class Checking
         return new Finding(
             SyntaxErrorCode::UnknownPart,
             $call->span(),
-            data: ['of' => implode('.', array_slice($path, 0, $at)), 'name' => $path[$at]] + ($nearest === null ? [] : ['nearest' => implode('.', [...array_slice($path, 0, $at), $nearest])]),
-            replacement: $nearest === null || ! $call->isPlain() ? null : implode('.', [...array_slice($path, 0, $at), $nearest, ...array_slice($path, $at + 1)]),
+            data: ['of' => implode('.', array_slice($path, 0, $at)), 'name' => $path[$at]]
+                + ($nearest === null ? [] : ['nearest' => implode('.', [...array_slice($path, 0, $at), $nearest])]),
+            replacement: $nearest === null || ! $call->isPlain()
+                ? null
+                : implode('.', [...array_slice($path, 0, $at), $nearest, ...array_slice($path, $at + 1)]),
         );
     }
 
     public static function partExpected(Call $call, string $example): Finding
     {
-        return new Finding(SyntaxErrorCode::PartExpected, $call->span(), data: ['name' => $call->path[0], 'example' => $example]);
+        return new Finding(
+            SyntaxErrorCode::PartExpected,
+            $call->span(),
+            data: ['name' => $call->path[0], 'example' => $example],
+        );
     }
 }

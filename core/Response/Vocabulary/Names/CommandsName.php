@@ -24,20 +24,35 @@ final readonly class CommandsName extends Name
 {
     public function describe(): Description
     {
-        return new Description('commands', 'for a person', 'a list', 'You may use [commands for caller].', 'The triggers of all commands that are switched on and on the public list; for a person, those that this person may use.');
+        return new Description(
+            'commands',
+            'for a person',
+            'a list',
+            'You may use [commands for caller].',
+            'The triggers of all commands that are switched on and on the public list; for a person, those that this '
+                .'person may use.',
+        );
     }
 
     public function check(Call $call, Pack $pack): array
     {
-        return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : ($call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call));
+        return isset($call->path[1])
+            ? [Checking::unknownPart($call, 1, [])]
+            : ($call->operands === [] && $call->named === []
+                ? []
+                : Checking::takesNothing($call));
     }
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
-        $shown = array_values(array_filter($in->pack->commands, static fn (Command $one): bool => $one->isOn() && $one->about->listed));
+        $shown = array_values(
+            array_filter($in->pack->commands, static fn (Command $one): bool => $one->isOn() && $one->about->listed),
+        );
         $triggers = ValueEstimate::oneOf(...array_map(static fn (Command $one): string => $one->trigger, $shown));
 
-        return ValueEstimate::items(Many::of($triggers, count($shown)), $in->lengths->joint())->orGap(...($call->for === null ? [] : $in->value($call->for)->gaps));
+        return ValueEstimate::items(Many::of($triggers, count($shown)), $in->lengths->joint())->orGap(
+            ...$call->for === null ? [] : $in->value($call->for)->gaps,
+        );
     }
 
     public function prepared(Call $call): Closure
@@ -47,11 +62,20 @@ final readonly class CommandsName extends Name
         return static function (EvaluationContext $run) use ($for): ListValue|Gap|null {
             $person = $for === null ? null : $for($run);
             if ($for !== null && ! $person instanceof Person) {
-                return $person === null || $person instanceof Gap ? $person : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
+                return $person === null || $person instanceof Gap
+                    ? $person
+                    : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a person']);
             }
-            $may = array_filter($run->world->pack->commands, static fn (Command $command): bool => $command->isOn() && $command->about->listed && (! $person instanceof Person || $command->isFor($person->levels)));
+            $may = array_filter(
+                $run->world->pack->commands,
+                static fn (Command $command): bool => $command->isOn()
+                    && $command->about->listed
+                    && (! $person instanceof Person || $command->isFor($person->levels)),
+            );
 
-            return new ListValue(array_values(array_map(static fn (Command $command): string => $command->trigger, $may)));
+            return new ListValue(
+                array_values(array_map(static fn (Command $command): string => $command->trigger, $may)),
+            );
         };
     }
 

@@ -36,7 +36,15 @@ final readonly class CounterName extends Name implements Remembering, Writable
 {
     public function describe(): Description
     {
-        return new Description('counter', 'for a person, where each viewer has one', 'a whole number', 'Splinters while [channel.category]: [counter.splinters] ([counter.splinters.total] in all)', 'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all categories.', parts: ['total']);
+        return new Description(
+            'counter',
+            'for a person, where each viewer has one',
+            'a whole number',
+            'Splinters while [channel.category]: [counter.splinters] ([counter.splinters.total] in all)',
+            'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all '
+                .'categories.',
+            parts: ['total'],
+        );
     }
 
     public function check(Call $call, Pack $pack): array
@@ -46,7 +54,13 @@ final readonly class CounterName extends Name implements Remembering, Writable
             return [Checking::partExpected($call, 'counter.'.(array_key_first($pack->counters) ?? 'planks'))];
         }
         if ($counter === null) {
-            return [Checking::unknownPart($call, 1, array_map(static fn (Counter $one): string => $one->name, array_values($pack->counters)))];
+            return [
+                Checking::unknownPart(
+                    $call,
+                    1,
+                    array_map(static fn (Counter $one): string => $one->name, array_values($pack->counters)),
+                ),
+            ];
         }
         if (isset($call->path[3]) || (isset($call->path[2]) && $call->folded[2] !== 'total')) {
             return [Checking::unknownPart($call, 2, ['total'])];
@@ -55,7 +69,16 @@ final readonly class CounterName extends Name implements Remembering, Writable
             return Checking::takesNothing($call);
         }
 
-        return $call->for !== null && $counter->scope !== CounterScope::Viewer ? [new Finding(SyntaxErrorCode::NoViewerScope, $call->span(), data: ['name' => "counter.{$counter->name}"], replacement: implode('.', $call->path))] : [];
+        return $call->for !== null && $counter->scope !== CounterScope::Viewer
+            ? [
+                new Finding(
+                    SyntaxErrorCode::NoViewerScope,
+                    $call->span(),
+                    data: ['name' => "counter.{$counter->name}"],
+                    replacement: implode('.', $call->path),
+                ),
+            ]
+            : [];
     }
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
@@ -66,7 +89,11 @@ final readonly class CounterName extends Name implements Remembering, Writable
         }
         // A sum over categories has no floor and ceiling of its own.
         $isSum = isset($call->folded[2]);
-        $number = ValueEstimate::whole($isSum ? new Range(-Limits::COUNTER, Limits::COUNTER) : new Range($counter->within(-Limits::COUNTER), $counter->within(Limits::COUNTER)));
+        $number = ValueEstimate::whole(
+            $isSum
+                ? new Range(-Limits::COUNTER, Limits::COUNTER)
+                : new Range($counter->within(-Limits::COUNTER), $counter->within(Limits::COUNTER)),
+        );
 
         return match ($counter->scope) {
             CounterScope::Channel => $number,
@@ -133,9 +160,14 @@ final readonly class CounterName extends Name implements Remembering, Writable
             return $key ?? throw EvaluationFailure::nobodyToChange('', $call->span());
         }
         // All are asked for before any is waited for, so that they come in one round.
-        $missing = array_filter(Counted::reads($counter, $key->owner)->keys, static fn (Key $one): bool => ! $run->knows($one));
+        $missing = array_filter(
+            Counted::reads($counter, $key->owner)->keys,
+            static fn (Key $one): bool => ! $run->knows($one),
+        );
 
-        return $missing === [] ? new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $this->period($counter, $run)) : Gap::pending();
+        return $missing === []
+            ? new CounterCell($counter, $key, $this->scope($counter, $call, $run), $run, $this->period($counter, $run))
+            : Gap::pending();
     }
 
     private function number(Counter $counter, Key $key, EvaluationContext $run): int|Gap
@@ -143,9 +175,14 @@ final readonly class CounterName extends Name implements Remembering, Writable
         if ($counter->reset === Reset::Never) {
             return $run->knows($key) ? Counted::number($counter, $run->memory()->value($key), '') : Gap::pending();
         }
-        $missing = array_filter([$key, ...($counter->reset === Reset::Stream ? [Key::stream()] : [])], static fn (Key $one): bool => ! $run->knows($one));
+        $missing = array_filter(
+            [$key, ...$counter->reset === Reset::Stream ? [Key::stream()] : []],
+            static fn (Key $one): bool => ! $run->knows($one),
+        );
 
-        return $missing === [] ? Counted::number($counter, $run->memory()->value($key), $this->period($counter, $run)) : Gap::pending();
+        return $missing === []
+            ? Counted::number($counter, $run->memory()->value($key), $this->period($counter, $run))
+            : Gap::pending();
     }
 
     private function period(Counter $counter, EvaluationContext $run): string
@@ -161,7 +198,9 @@ final readonly class CounterName extends Name implements Remembering, Writable
         if ($counter->scope === CounterScope::Category) {
             $category = $run->read(Request::channel('category'));
 
-            return $category instanceof Gap ? $category : Key::counter($counter->id, Owner::category(is_string($category) ? $category : ''));
+            return $category instanceof Gap
+                ? $category
+                : Key::counter($counter->id, Owner::category(is_string($category) ? $category : ''));
         }
         $person = $this->person($call, $run);
 

@@ -20,14 +20,28 @@ final readonly class FactName extends Name
 {
     public function describe(): Description
     {
-        return new Description('fact', '', 'a text', 'The shed is at [fact.workshop].', 'A text that is kept in one place and used in many responses.');
+        return new Description(
+            'fact',
+            '',
+            'a text',
+            'The shed is at [fact.workshop].',
+            'A text that is kept in one place and used in many responses.',
+        );
     }
 
     public function check(Call $call, Pack $pack): array
     {
         return match (true) {
-            ! isset($call->path[1]) => [Checking::partExpected($call, 'fact.'.(array_key_first($pack->facts) ?? 'workshop'))],
-            ! isset($pack->facts[$call->folded[1]]) || isset($call->path[2]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_map(static fn (Fact $fact): string => $fact->name, array_values($pack->facts)))],
+            ! isset($call->path[1]) => [
+                Checking::partExpected($call, 'fact.'.(array_key_first($pack->facts) ?? 'workshop')),
+            ],
+            ! isset($pack->facts[$call->folded[1]]) || isset($call->path[2]) => [
+                Checking::unknownPart(
+                    $call,
+                    isset($call->path[2]) ? 2 : 1,
+                    array_map(static fn (Fact $fact): string => $fact->name, array_values($pack->facts)),
+                ),
+            ],
             default => Checking::takesNothing($call),
         };
     }
@@ -36,7 +50,9 @@ final readonly class FactName extends Name
     {
         $fact = $in->pack->facts[$call->folded[1] ?? ''] ?? null;
 
-        return $fact === null ? ValueEstimate::nothing()->orGap(GapReason::Unknown) : ValueEstimate::written($fact->text);
+        return $fact === null
+            ? ValueEstimate::nothing()->orGap(GapReason::Unknown)
+            : ValueEstimate::written($fact->text);
     }
 
     public function prepared(Call $call): Closure

@@ -29,14 +29,28 @@ final readonly class GoodsName extends Name implements Remembering, Writable
 {
     public function describe(): Description
     {
-        return new Description('goods', 'for a person', 'a whole number', '[caller] owns [goods.lantern | plural "# lantern" "# lanterns"].', 'How many of a thing the caller owns; “for target” asks for somebody else.');
+        return new Description(
+            'goods',
+            'for a person',
+            'a whole number',
+            '[caller] owns [goods.lantern | plural "# lantern" "# lanterns"].',
+            'How many of a thing the caller owns; “for target” asks for somebody else.',
+        );
     }
 
     public function check(Call $call, Pack $pack): array
     {
         return match (true) {
-            ! isset($call->path[1]) => [Checking::partExpected($call, 'goods.'.(array_key_first($pack->goods) ?? 'lantern'))],
-            ! isset($pack->goods[$call->folded[1]]) || isset($call->path[2]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_map(static fn (Goods $one): string => $one->name, array_values($pack->goods)))],
+            ! isset($call->path[1]) => [
+                Checking::partExpected($call, 'goods.'.(array_key_first($pack->goods) ?? 'lantern')),
+            ],
+            ! isset($pack->goods[$call->folded[1]]) || isset($call->path[2]) => [
+                Checking::unknownPart(
+                    $call,
+                    isset($call->path[2]) ? 2 : 1,
+                    array_map(static fn (Goods $one): string => $one->name, array_values($pack->goods)),
+                ),
+            ],
             default => $call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call),
         };
     }
@@ -56,7 +70,11 @@ final readonly class GoodsName extends Name implements Remembering, Writable
         $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
         $person = self::person($call, $run);
         if ($goods === null || ! $person instanceof Person || ! $person->isKnown()) {
-            return $goods === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : ($person instanceof Gap ? $person : null);
+            return $goods === null
+                ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)])
+                : ($person instanceof Gap
+                    ? $person
+                    : null);
         }
         $key = Key::goods($goods->id, $person->id);
         if (! $run->knows($key)) {
@@ -78,7 +96,9 @@ final readonly class GoodsName extends Name implements Remembering, Writable
 
         $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
 
-        return $goods !== null && $person instanceof Person && $person->isKnown() ? [Key::goods($goods->id, $person->id)] : [];
+        return $goods !== null && $person instanceof Person && $person->isKnown()
+            ? [Key::goods($goods->id, $person->id)]
+            : [];
     }
 
     public function canBeWritten(Call $call, Pack $pack): bool
@@ -91,13 +111,17 @@ final readonly class GoodsName extends Name implements Remembering, Writable
         $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
         $person = self::person($call, $run);
         if ($goods === null || $person instanceof Gap) {
-            return $person instanceof Gap ? $person : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+            return $person instanceof Gap
+                ? $person
+                : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
         if ($person === null || ! $person->isKnown()) {
             throw EvaluationFailure::nobodyToChange($person === null ? '' : $person->name, $call->span());
         }
 
-        return $run->knows(Key::goods($goods->id, $person->id)) ? FieldCell::ofGoods($goods, $person, $run) : Gap::pending();
+        return $run->knows(Key::goods($goods->id, $person->id))
+            ? FieldCell::ofGoods($goods, $person, $run)
+            : Gap::pending();
     }
 
     private static function person(Call $call, EvaluationContext $run): Person|Gap|null

@@ -29,14 +29,25 @@ final readonly class HappeningName extends Name
 
     public function describe(): Description
     {
-        return new Description('happening', '', 'what the part is', '[happening.amount or "Some"] people come aboard!', 'What happened, where it has it: in the answers to a raid, a subscription, a reward.', parts: array_keys(self::TELLS), tells: self::TELLS, later: 'nothing is answered yet but lines, so it is nothing.');
+        return new Description(
+            'happening',
+            '',
+            'what the part is',
+            '[happening.amount or "Some"] people come aboard!',
+            'What happened, where it has it: in the answers to a raid, a subscription, a reward.',
+            parts: array_keys(self::TELLS),
+            tells: self::TELLS,
+            later: 'nothing is answered yet but lines, so it is nothing.',
+        );
     }
 
     public function check(Call $call, Pack $pack): array
     {
         return match (true) {
             ! isset($call->path[1]) => [Checking::partExpected($call, 'happening.amount')],
-            isset($call->path[2]) || ! isset(self::TELLS[$call->folded[1]]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_keys(self::TELLS))],
+            isset($call->path[2]) || ! isset(self::TELLS[$call->folded[1]]) => [
+                Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_keys(self::TELLS)),
+            ],
             default => Checking::takesNothing($call),
         };
     }

@@ -29,7 +29,14 @@ final readonly class ListName extends Name implements Remembering
 {
     public function describe(): Description
     {
-        return new Description('list', 'a whole number, for one item by its place', 'a text', 'Today’s knot: [list.knots]', 'Draws an item of a list in its draw order; with a number, that item; .size is how many there are.', parts: ['size']);
+        return new Description(
+            'list',
+            'a whole number, for one item by its place',
+            'a text',
+            'Today’s knot: [list.knots]',
+            'Draws an item of a list in its draw order; with a number, that item; .size is how many there are.',
+            parts: ['size'],
+        );
     }
 
     public function check(Call $call, Pack $pack): array
@@ -38,7 +45,13 @@ final readonly class ListName extends Name implements Remembering
             return [Checking::partExpected($call, 'list.'.(array_key_first($pack->lists) ?? 'knots'))];
         }
         if (! isset($pack->lists[$call->folded[1]])) {
-            return [Checking::unknownPart($call, 1, array_map(static fn (TextList $list): string => $list->name, array_values($pack->lists)))];
+            return [
+                Checking::unknownPart(
+                    $call,
+                    1,
+                    array_map(static fn (TextList $list): string => $list->name, array_values($pack->lists)),
+                ),
+            ];
         }
         if (isset($call->path[3]) || (isset($call->path[2]) && $call->folded[2] !== 'size')) {
             return [Checking::unknownPart($call, 2, ['size'])];
@@ -46,7 +59,8 @@ final readonly class ListName extends Name implements Remembering
         $most = isset($call->path[2]) ? 0 : 1;
 
         return count($call->operands) > $most || $call->named !== [] || $call->for !== null
-            ? [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])] : [];
+            ? [new Finding(SyntaxErrorCode::TakesNothing, $call->span(), data: ['name' => implode('.', $call->path)])]
+            : [];
     }
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
@@ -61,7 +75,13 @@ final readonly class ListName extends Name implements Remembering
         $item = ValueEstimate::oneOf(...array_map(static fn (WeightedText $one): string => $one->text, $list->items));
 
         return match (true) {
-            isset($call->operands[0]) => $item->orNothing()->orGap(...$in->value($call->operands[0])->asNumber()->gaps)->failing($in->value($call->operands[0])->asNumber()->fails ?? ($in->value($call->operands[0])->isNeverWhole() ? CertainFailure::NotWhole : null)),
+            isset($call->operands[0]) => $item
+                ->orNothing()
+                ->orGap(...$in->value($call->operands[0])->asNumber()->gaps)
+                ->failing(
+                    $in->value($call->operands[0])->asNumber()->fails
+                        ?? ($in->value($call->operands[0])->isNeverWhole() ? CertainFailure::NotWhole : null),
+                ),
             $list->items === [] => $item->orGap(GapReason::EmptyList),
             default => $item,
         };
@@ -72,10 +92,14 @@ final readonly class ListName extends Name implements Remembering
         [$name, $span, $asksForSize] = [$call->folded[1] ?? '', $call->span(), isset($call->path[2])];
         $asked = ($call->operands[0] ?? null)?->prepared();
 
-        return static function (EvaluationContext $run) use ($call, $name, $span, $asksForSize, $asked): int|string|Gap|null {
+        return static function (
+            EvaluationContext $run,
+        ) use ($call, $name, $span, $asksForSize, $asked): int|string|Gap|null {
             $list = $run->world->pack->lists[$name] ?? null;
             if ($list === null || $asksForSize) {
-                return $list === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : count($list->items);
+                return $list === null
+                    ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)])
+                    : count($list->items);
             }
             if ($asked === null) {
                 return ListDraw::from($list, $span, $run);
@@ -101,7 +125,9 @@ final readonly class ListName extends Name implements Remembering
     {
         $list = $run->world->pack->lists[$call->folded[1] ?? ''] ?? null;
 
-        return $list !== null && $list->order->needsMemory() && $call->operands === [] && ! isset($call->path[2]) ? [Key::listPosition($list->id)] : [];
+        return $list !== null && $list->order->needsMemory() && $call->operands === [] && ! isset($call->path[2])
+            ? [Key::listPosition($list->id)]
+            : [];
     }
 
     public function saysOwnText(): bool

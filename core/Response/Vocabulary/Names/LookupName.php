@@ -24,7 +24,14 @@ final readonly class LookupName extends Name
 {
     public function describe(): Description
     {
-        return new Description('lookup', 'arguments like port=words', 'what the reading is', 'High water at [lookup.tide.high port=words or "an hour nobody knows"].', 'A reading from a web source.', later: 'no web source is asked yet, so on the air it has no value; rehearsals have canned results.');
+        return new Description(
+            'lookup',
+            'arguments like port=words',
+            'what the reading is',
+            'High water at [lookup.tide.high port=words or "an hour nobody knows"].',
+            'A reading from a web source.',
+            later: 'no web source is asked yet, so on the air it has no value; rehearsals have canned results.',
+        );
     }
 
     public function check(Call $call, Pack $pack): array
@@ -61,7 +68,10 @@ final readonly class LookupName extends Name
     {
         $arguments = '';
         foreach ($call->named as $name => $argument) {
-            $key = $argument instanceof Literal && is_scalar($argument->value) ? 'is '.json_encode($argument->value) : $argument->key();
+            $key =
+                $argument instanceof Literal && is_scalar($argument->value)
+                    ? 'is '.json_encode($argument->value)
+                    : $argument->key();
             $arguments .= " $name=".($key ?? 'at '.$argument->span()->from);
         }
 

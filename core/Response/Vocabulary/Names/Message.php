@@ -21,7 +21,9 @@ final readonly class Message extends SimpleName
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
-        return ValueEstimate::text(1, $in->line())->typed()->neverReadAs(ValueKind::Number, ValueKind::Span, ValueKind::Moment);
+        return ValueEstimate::text(1, $in->line())
+            ->typed()
+            ->neverReadAs(ValueKind::Number, ValueKind::Span, ValueKind::Moment);
     }
 
     public function prepared(Call $call): Closure

@@ -26,14 +26,28 @@ final readonly class OccasionName extends Name implements Remembering, Writable
 {
     public function describe(): Description
     {
-        return new Description('occasion', '', 'a moment', '[since occasion.leak | in days] days dry', 'A moment that lasts, like the last leak.');
+        return new Description(
+            'occasion',
+            '',
+            'a moment',
+            '[since occasion.leak | in days] days dry',
+            'A moment that lasts, like the last leak.',
+        );
     }
 
     public function check(Call $call, Pack $pack): array
     {
         return match (true) {
-            ! isset($call->path[1]) => [Checking::partExpected($call, 'occasion.'.(array_key_first($pack->occasions) ?? 'leak'))],
-            ! isset($pack->occasions[$call->folded[1]]) || isset($call->path[2]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_map(static fn (Occasion $one): string => $one->name, array_values($pack->occasions)))],
+            ! isset($call->path[1]) => [
+                Checking::partExpected($call, 'occasion.'.(array_key_first($pack->occasions) ?? 'leak')),
+            ],
+            ! isset($pack->occasions[$call->folded[1]]) || isset($call->path[2]) => [
+                Checking::unknownPart(
+                    $call,
+                    isset($call->path[2]) ? 2 : 1,
+                    array_map(static fn (Occasion $one): string => $one->name, array_values($pack->occasions)),
+                ),
+            ],
             default => Checking::takesNothing($call),
         };
     }

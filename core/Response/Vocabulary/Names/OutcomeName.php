@@ -23,14 +23,23 @@ final readonly class OutcomeName extends Name
 
     public function describe(): Description
     {
-        return new Description('outcome', '', 'what the part is', 'Not so fast, [caller]: again in [outcome.left].', 'In refusal replies: what was asked for, why it is refused, how long it still is, what it needs.', parts: self::PARTS);
+        return new Description(
+            'outcome',
+            '',
+            'what the part is',
+            'Not so fast, [caller]: again in [outcome.left].',
+            'In refusal replies: what was asked for, why it is refused, how long it still is, what it needs.',
+            parts: self::PARTS,
+        );
     }
 
     public function check(Call $call, Pack $pack): array
     {
         return match (true) {
             ! isset($call->path[1]) => [Checking::partExpected($call, 'outcome.reason')],
-            isset($call->path[2]) || ! in_array($call->folded[1], self::PARTS, true) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS)],
+            isset($call->path[2]) || ! in_array($call->folded[1], self::PARTS, true) => [
+                Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS),
+            ],
             default => Checking::takesNothing($call),
         };
     }

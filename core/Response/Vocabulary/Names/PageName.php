@@ -20,7 +20,14 @@ final readonly class PageName extends SimpleName
 {
     public function describe(): Description
     {
-        return new Description('page', '', 'a text', 'All commands: [page or "ask the crew"]', 'The address of the public list of commands.', later: 'there is no such page yet, so it is nothing.');
+        return new Description(
+            'page',
+            '',
+            'a text',
+            'All commands: [page or "ask the crew"]',
+            'The address of the public list of commands.',
+            later: 'there is no such page yet, so it is nothing.',
+        );
     }
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate

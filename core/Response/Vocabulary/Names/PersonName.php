@@ -38,7 +38,20 @@ use SilverParrot\Value\Value;
 /** What `caller` and `target` have in common: a person's parts, and the fields that the author declares. */
 abstract readonly class PersonName extends Name implements Remembering, Writable
 {
-    public const PARTS = ['name', 'login', 'level', 'levels', 'tier', 'known', 'first_seen', 'last_seen', 'lines', 'here', 'rank', ...self::ASKED];
+    public const PARTS = [
+        'name',
+        'login',
+        'level',
+        'levels',
+        'tier',
+        'known',
+        'first_seen',
+        'last_seen',
+        'lines',
+        'here',
+        'rank',
+        ...self::ASKED,
+    ];
 
     /** Parts that the streaming service is asked for. */
     private const ASKED = ['followed', 'subscribed', 'account_made', 'category', 'link'];
@@ -55,7 +68,11 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         'last_seen' => ['a moment', 'When they last wrote here.'],
         'lines' => ['a whole number', 'How many lines they wrote here.'],
         'here' => ['yes or no', 'Whether they wrote something within ten minutes.'],
-        'rank' => ['a text', 'The rank they hold on the first ladder; caller.pebbles.rank that of another. Nothing below the first rank.'],
+        'rank' => [
+            'a text',
+            'The rank they hold on the first ladder; caller.pebbles.rank that of another. Nothing below the first '
+                .'rank.',
+        ],
         'link' => ['a text', 'The address of their own channel.'],
         'followed' => ['a moment', 'Since when they follow; nothing for who does not.'],
         'subscribed' => ['a moment', 'Since when they subscribe; nothing for who does not.'],
@@ -81,8 +98,15 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         $part = $call->folded[1] ?? null;
         $hasRanks = isset($pack->ladders[Fold::caseless($pack->field($part ?? '')->name ?? '')]);
         $isRank = $hasRanks && ($call->folded[2] ?? '') === 'rank' && ! isset($call->folded[3]);
-        if ((isset($call->folded[2]) && ! $isRank) || ($part !== null && ! in_array($part, self::PARTS, true) && $pack->field($part) === null)) {
-            $findings[] = Checking::unknownPart($call, isset($call->folded[2]) ? 2 : 1, isset($call->folded[2]) ? ($hasRanks ? ['rank'] : []) : $this->parts($pack));
+        if (
+            (isset($call->folded[2]) && ! $isRank)
+            || ($part !== null && ! in_array($part, self::PARTS, true) && $pack->field($part) === null)
+        ) {
+            $findings[] = Checking::unknownPart(
+                $call,
+                isset($call->folded[2]) ? 2 : 1,
+                isset($call->folded[2]) ? ($hasRanks ? ['rank'] : []) : $this->parts($pack),
+            );
         }
 
         return $findings;
@@ -106,13 +130,19 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             '' => ValueEstimate::of(ValueKind::Person, 1, $longestName),
             'name', 'login' => ValueEstimate::text(1, $longestName),
             'level' => $in->lengths->level(),
-            'levels' => ValueEstimate::items(Many::of($in->lengths->level(), count(Level::cases())), $in->lengths->joint()),
+            'levels' => ValueEstimate::items(
+                Many::of($in->lengths->level(), count(Level::cases())),
+                $in->lengths->joint(),
+            ),
             'tier' => ValueEstimate::whole(new Range(1, 3))->orNothing(),
             'known', 'here' => $in->lengths->yesNo(),
             'lines' => ValueEstimate::whole(Range::ofACount())->orNothing(),
             'first_seen', 'last_seen' => $in->lengths->moment()->orNothing(),
             'category', 'link' => ValueEstimate::text(0, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown),
-            'followed', 'subscribed', 'account_made' => $in->lengths->moment()->orNothing()->orGap(GapReason::DetailsDown),
+            'followed', 'subscribed', 'account_made' => $in->lengths
+                ->moment()
+                ->orNothing()
+                ->orGap(GapReason::DetailsDown),
             default => ValueEstimate::nothing()->orGap(GapReason::Unknown),
         };
 
@@ -177,7 +207,9 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         }
 
         $field = match (true) {
-            $part === 'rank' || isset($call->folded[2]) => $run->world->pack->field(Fold::caseless(self::ladder($call, $run->world->pack)->field ?? '')),
+            $part === 'rank' || isset($call->folded[2]) => $run->world->pack->field(
+                Fold::caseless(self::ladder($call, $run->world->pack)->field ?? ''),
+            ),
             in_array($part, self::PARTS, true) => null,
             default => $run->world->pack->field($part),
         };
@@ -201,19 +233,25 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         $person = $this->person($run);
         $field = $run->world->pack->field($call->folded[1] ?? '');
         if ($person instanceof Gap || $field === null) {
-            return $person instanceof Gap ? $person : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+            return $person instanceof Gap
+                ? $person
+                : new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
         if ($person === null || ! $person->isKnown()) {
             throw EvaluationFailure::nobodyToChange($person === null ? '' : $person->name, $call->span());
         }
 
-        return $run->knows(Key::field($field->id, $person->id)) ? FieldCell::ofField($field, $person, $run) : Gap::pending();
+        return $run->knows(Key::field($field->id, $person->id))
+            ? FieldCell::ofField($field, $person, $run)
+            : Gap::pending();
     }
 
     /** `caller.rank` is that of the first ladder, `caller.pebbles.rank` that of the field's. */
     private static function ladder(Call $call, Pack $pack): ?Ladder
     {
-        return isset($call->folded[2]) ? $pack->ladders[Fold::caseless($pack->field($call->folded[1])->name ?? '')] ?? null : array_values($pack->ladders)[0] ?? null;
+        return isset($call->folded[2])
+            ? $pack->ladders[Fold::caseless($pack->field($call->folded[1])->name ?? '')] ?? null
+            : array_values($pack->ladders)[0] ?? null;
     }
 
     private function rank(Call $call, Person $person, EvaluationContext $run): string|Gap|null
@@ -222,7 +260,11 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         $field = $ladder === null ? null : $run->world->pack->field(Fold::caseless($ladder->field));
         $has = $field === null ? null : $this->field($field, $person, $run);
 
-        return $ladder !== null && (is_int($has) || $has instanceof Number) ? $ladder->rank($has) : ($has instanceof Gap ? $has : null);
+        return $ladder !== null && (is_int($has) || $has instanceof Number)
+            ? $ladder->rank($has)
+            : ($has instanceof Gap
+                ? $has
+                : null);
     }
 
     private static function fieldEstimate(Field $field, EstimateContext $in): ValueEstimate
@@ -260,9 +302,14 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
 
     private function isHere(Person $person, EvaluationContext $run): bool|Gap
     {
-        $seen = $run->scene->caller?->is($person->login) === true ? $run->world->now : $this->recorded('last_seen', $person, $run);
+        $seen =
+            $run->scene->caller?->is($person->login) === true
+                ? $run->world->now
+                : $this->recorded('last_seen', $person, $run);
 
-        return $seen instanceof Gap ? $seen : $seen instanceof Moment && $run->world->now->millis - $seen->millis <= self::HERE_SECONDS * 1000;
+        return $seen instanceof Gap
+            ? $seen
+            : $seen instanceof Moment && $run->world->now->millis - $seen->millis <= self::HERE_SECONDS * 1000;
     }
 
     private static function asked(string $part, Person $person, EvaluationContext $run): null|bool|int|string|Value

@@ -37,13 +37,24 @@ final readonly class QuoteName extends Name
 
     public function describe(): Description
     {
-        return new Description('quote', 'a number, or words that are in it', 'a quote, said as its text', '“[quote]”', 'A quote by luck; with a number that one, with words one that has them in it.', parts: array_keys(self::TELLS), tells: self::TELLS, later: 'no quotes are kept yet, so on the air it has no value; rehearsals have those of their memory.');
+        return new Description(
+            'quote',
+            'a number, or words that are in it',
+            'a quote, said as its text',
+            '“[quote]”',
+            'A quote by luck; with a number that one, with words one that has them in it.',
+            parts: array_keys(self::TELLS),
+            tells: self::TELLS,
+            later: 'no quotes are kept yet, so on the air it has no value; rehearsals have those of their memory.',
+        );
     }
 
     public function check(Call $call, Pack $pack): array
     {
         return match (true) {
-            isset($call->path[2]), isset($call->path[1]) && ! isset(self::TELLS[$call->folded[1]]) => [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_keys(self::TELLS))],
+            isset($call->path[2]), isset($call->path[1]) && ! isset(self::TELLS[$call->folded[1]]) => [
+                Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, array_keys(self::TELLS)),
+            ],
             count($call->operands) > 1 || $call->named !== [] || $call->for !== null => Checking::takesNothing($call),
             default => [],
         };
@@ -58,7 +69,11 @@ final readonly class QuoteName extends Name
             'date' => $in->lengths->moment(),
             'text' => ValueEstimate::text(1, Limits::READING),
             // A quote as a whole is said as its text, and is none.
-            default => ValueEstimate::text(1, Limits::READING)->neverReadAs(ValueKind::Number, ValueKind::Span, ValueKind::Moment),
+            default => ValueEstimate::text(1, Limits::READING)->neverReadAs(
+                ValueKind::Number,
+                ValueKind::Span,
+                ValueKind::Moment,
+            ),
         };
 
         return $estimate->orNothing()->orGap(GapReason::NotSearched);

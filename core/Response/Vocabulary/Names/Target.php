@@ -18,7 +18,16 @@ final readonly class Target extends PersonName
 {
     public function describe(): Description
     {
-        return new Description('target', '', 'a person', 'Ahoy [target or "shore crew"]!', 'The person named after the trigger: the first word that begins with @, else the first word when it could be a name.', parts: self::PARTS, tells: self::TELLS);
+        return new Description(
+            'target',
+            '',
+            'a person',
+            'Ahoy [target or "shore crew"]!',
+            'The person named after the trigger: the first word that begins with @, else the first word when it could '
+                .'be a name.',
+            parts: self::PARTS,
+            tells: self::TELLS,
+        );
     }
 
     protected function isAlwaysThere(): bool
@@ -52,7 +61,9 @@ final readonly class Target extends PersonName
     {
         $typed = $run->scene->wordList === [] ? null : $this->typed($run);
 
-        return $typed === null || $run->scene->caller?->is($typed) === true ? [] : [Key::person($typed), ...($run->memory()->knows(Key::person($typed)) ? parent::reads($call, $run) : [])];
+        return $typed === null || $run->scene->caller?->is($typed) === true
+            ? []
+            : [Key::person($typed), ...$run->memory()->knows(Key::person($typed)) ? parent::reads($call, $run) : []];
     }
 
     private function typed(EvaluationContext $run): ?string
@@ -73,7 +84,9 @@ final readonly class Target extends PersonName
 
     public function prepared(Call $call): Closure
     {
-        return isset($call->folded[1]) ? parent::prepared($call) : fn (EvaluationContext $run): Person|Gap|null => $run->scene->wordList === [] ? null : $this->person($run);
+        return isset($call->folded[1])
+            ? parent::prepared($call)
+            : fn (EvaluationContext $run): Person|Gap|null => $run->scene->wordList === [] ? null : $this->person($run);
     }
 
     public function readsLine(): bool
@@ -83,6 +96,8 @@ final readonly class Target extends PersonName
 
     public function whenNothing(Call $call, Pack $pack): string
     {
-        return isset($pack->fields[$call->folded[1] ?? '']) ? 'nobody is named, or nothing is kept for them' : 'nobody is named';
+        return isset($pack->fields[$call->folded[1] ?? ''])
+            ? 'nobody is named, or nothing is kept for them'
+            : 'nobody is named';
     }
 }

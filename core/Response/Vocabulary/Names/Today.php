@@ -16,7 +16,13 @@ final readonly class Today extends SimpleName
 {
     public function describe(): Description
     {
-        return new Description('today', '', 'a moment', '[today | date "EEEE"] at the cove', 'The beginning of this day in the channel’s zone; it is said as the day.');
+        return new Description(
+            'today',
+            '',
+            'a moment',
+            '[today | date "EEEE"] at the cove',
+            'The beginning of this day in the channel’s zone; it is said as the day.',
+        );
     }
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
@@ -26,6 +32,8 @@ final readonly class Today extends SimpleName
 
     public function prepared(Call $call): Closure
     {
-        return static fn (EvaluationContext $run): Moment => Moment::of($run->world->now->in($run->world->pack->channel->zone)->setTime(0, 0));
+        return static fn (
+            EvaluationContext $run,
+        ): Moment => Moment::of($run->world->now->in($run->world->pack->channel->zone)->setTime(0, 0));
     }
 }

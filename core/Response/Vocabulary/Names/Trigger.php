@@ -15,7 +15,13 @@ final readonly class Trigger extends SimpleName
 {
     public function describe(): Description
     {
-        return new Description('trigger', '', 'a text', '[trigger]', 'The word that set the command off, as it was typed.');
+        return new Description(
+            'trigger',
+            '',
+            'a text',
+            '[trigger]',
+            'The word that set the command off, as it was typed.',
+        );
     }
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate

@@ -14,7 +14,13 @@ final readonly class Add implements Verb
 {
     public function describe(): Description
     {
-        return new Description('add', 'an amount and a place', 'the new value', '[add 1 to counter.planks]', 'Adds to a counter, a number field or points, and says the new value.');
+        return new Description(
+            'add',
+            'an amount and a place',
+            'the new value',
+            '[add 1 to counter.planks]',
+            'Adds to a counter, a number field or points, and says the new value.',
+        );
     }
 
     public function joint(): string

@@ -39,7 +39,8 @@ final class Amount
         return match (true) {
             $place->known()->isNever(ValueKind::Number) => CertainFailure::NotANumberField,
             $number?->fails !== null => $number->fails,
-            ($number->range->high ?? 0) < 0, $written instanceof Number && Number::compare($written, 0) < 0 => CertainFailure::Negative,
+            ($number->range->high ?? 0) < 0,
+            $written instanceof Number && Number::compare($written, 0) < 0 => CertainFailure::Negative,
             $place->range !== null && $amount?->isNeverWhole() === true => CertainFailure::NotWhole,
             default => null,
         };

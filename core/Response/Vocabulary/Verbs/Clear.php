@@ -14,7 +14,13 @@ final readonly class Clear implements Verb
 {
     public function describe(): Description
     {
-        return new Description('clear', 'a place', 'nothing', '[clear counter.planks]', 'Puts a counter, field or occasion back to its start, and says nothing.');
+        return new Description(
+            'clear',
+            'a place',
+            'nothing',
+            '[clear counter.planks]',
+            'Puts a counter, field or occasion back to its start, and says nothing.',
+        );
     }
 
     public function joint(): string

@@ -19,8 +19,13 @@ use SilverParrot\Value\Value;
 /** A counter's number in one scope. It stops at its floor and ceiling. */
 final readonly class CounterCell implements Assignable
 {
-    public function __construct(private Counter $counter, private Key $key, private string $scope, private EvaluationContext $run, private string $period)
-    {
+    public function __construct(
+        private Counter $counter,
+        private Key $key,
+        private string $scope,
+        private EvaluationContext $run,
+        private string $period,
+    ) {
     }
 
     public function shift(int|Number $amount, Span $span): int
@@ -29,7 +34,10 @@ final readonly class CounterCell implements Assignable
             throw EvaluationFailure::notWhole($amount, $span);
         }
 
-        return $this->keep(Operation::Plus->whole($this->current(), $amount) ?? ($amount < 0 ? PHP_INT_MIN : PHP_INT_MAX), isAdded: true);
+        return $this->keep(
+            Operation::Plus->whole($this->current(), $amount) ?? ($amount < 0 ? PHP_INT_MIN : PHP_INT_MAX),
+            isAdded: true,
+        );
     }
 
     public function set(null|bool|int|string|Value $value, Span $span): int
@@ -58,7 +66,17 @@ final readonly class CounterCell implements Assignable
     private function keep(int $number, bool $isAdded = false): int
     {
         $number = $this->counter->within($number);
-        foreach (Counted::changes($this->counter, $this->key->owner, $number, $this->run->memory(), $this->period, $this->scope, $isAdded) as $change) {
+        foreach (
+            Counted::changes(
+                $this->counter,
+                $this->key->owner,
+                $number,
+                $this->run->memory(),
+                $this->period,
+                $this->scope,
+                $isAdded,
+            ) as $change
+        ) {
             $this->run->change($change);
         }
 

@@ -23,11 +23,19 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
-/** A field of one viewer, or how many of some goods they own. What does not fit its type is refused, and so is spending what is not there. */
+/**
+ * A field of one viewer, or how many of some goods they own. What does not fit its type is refused, and so is spending
+ * what is not there.
+ */
 final readonly class FieldCell implements Assignable
 {
-    private function __construct(private Key $key, private Field $field, private string $what, private Person $person, private EvaluationContext $run)
-    {
+    private function __construct(
+        private Key $key,
+        private Field $field,
+        private string $what,
+        private Person $person,
+        private EvaluationContext $run,
+    ) {
     }
 
     public static function ofField(Field $field, Person $person, EvaluationContext $run): self
@@ -38,7 +46,13 @@ final readonly class FieldCell implements Assignable
     /** Goods are counted as points are: whole, and never below none. */
     public static function ofGoods(Goods $goods, Person $person, EvaluationContext $run): self
     {
-        return new self(Key::goods($goods->id, $person->id), new Field($goods->name, FieldType::Points), "goods.{$goods->name}", $person, $run);
+        return new self(
+            Key::goods($goods->id, $person->id),
+            new Field($goods->name, FieldType::Points),
+            "goods.{$goods->name}",
+            $person,
+            $run,
+        );
     }
 
     public function shift(int|Number $amount, Span $span): int|Number
@@ -62,7 +76,11 @@ final readonly class FieldCell implements Assignable
                 throw EvaluationFailure::tooMuch($this->field->name, Limits::COUNTER, $span);
             }
             if (! is_int($sum) || $sum < 0) {
-                throw EvaluationFailure::notEnough($this->field->name, Number::digits(Numbers::orZero($this->current())), $span);
+                throw EvaluationFailure::notEnough(
+                    $this->field->name,
+                    Number::digits(Numbers::orZero($this->current())),
+                    $span,
+                );
             }
         }
 
@@ -81,7 +99,9 @@ final readonly class FieldCell implements Assignable
 
     public function clear(): void
     {
-        $this->run->change(new Change($this->key, $this->run->memory()->value($this->key), null, $this->what, $this->person->login));
+        $this->run->change(
+            new Change($this->key, $this->run->memory()->value($this->key), null, $this->what, $this->person->login),
+        );
     }
 
     /** @param  null|bool|int|string|array<string, mixed>  $kept */
@@ -120,12 +140,24 @@ final readonly class FieldCell implements Assignable
             $value instanceof Moment => $value->iso(),
             default => $value,
         };
-        $this->run->change(new Change($this->key, $this->run->memory()->value($this->key), $kept, $this->what, $this->person->login, $added));
+        $this->run->change(
+            new Change(
+                $this->key,
+                $this->run->memory()->value($this->key),
+                $kept,
+                $this->what,
+                $this->person->login,
+                $added,
+            ),
+        );
 
         return $value;
     }
 
-    /** Whatever is kept is read back the same: a third, or a number of too many digits, is refused instead of kept by halves. */
+    /**
+     * Whatever is kept is read back the same: a third, or a number of too many digits, is refused instead of kept by
+     * halves.
+     */
     private function mustBeExact(int|Number $number, Span $span): void
     {
         $kept = is_int($number) ? $number : Number::kept(Number::digits($number));
@@ -148,7 +180,9 @@ final readonly class FieldCell implements Assignable
     {
         $moment = Moments::of($value, $this->run);
 
-        return $moment instanceof Moment ? $moment : throw EvaluationFailure::notAMoment($this->run->print($moment instanceof Gap ? null : $value), $span);
+        return $moment instanceof Moment
+            ? $moment
+            : throw EvaluationFailure::notAMoment($this->run->print($moment instanceof Gap ? null : $value), $span);
     }
 
     private function number(null|bool|int|string|Value $value, Span $span): int|Number
@@ -159,7 +193,9 @@ final readonly class FieldCell implements Assignable
         }
         $this->mustBeExact($number, $span);
         if ($this->field->type === FieldType::Points && (! is_int($number) || $number < 0)) {
-            throw is_int($number) ? EvaluationFailure::negative($number, $span) : EvaluationFailure::notWhole($number, $span);
+            throw is_int($number)
+                ? EvaluationFailure::negative($number, $span)
+                : EvaluationFailure::notWhole($number, $span);
         }
 
         return $number;

@@ -32,7 +32,9 @@ final readonly class OccasionCell implements Assignable
     {
         $moment = Moments::of($value, $this->run);
         if (! $moment instanceof Moment) {
-            throw $moment instanceof Gap ? EvaluationFailure::gap($moment, $span) : EvaluationFailure::notAMoment($this->run->print($value), $span);
+            throw $moment instanceof Gap
+                ? EvaluationFailure::gap($moment, $span)
+                : EvaluationFailure::notAMoment($this->run->print($value), $span);
         }
         $this->keep($moment->iso());
 
@@ -47,6 +49,8 @@ final readonly class OccasionCell implements Assignable
     private function keep(?string $iso): void
     {
         $key = Key::occasion($this->occasion->id);
-        $this->run->change(new Change($key, $this->run->memory()->value($key), $iso, "occasion.{$this->occasion->name}", 'channel'));
+        $this->run->change(
+            new Change($key, $this->run->memory()->value($key), $iso, "occasion.{$this->occasion->name}", 'channel'),
+        );
     }
 }

@@ -17,7 +17,13 @@ final readonly class Set implements Verb
 {
     public function describe(): Description
     {
-        return new Description('set', 'a place and a value', 'the new value', '[set caller.boat to words]', 'Puts a value in place of what was kept, and says it.');
+        return new Description(
+            'set',
+            'a place and a value',
+            'the new value',
+            '[set caller.boat to words]',
+            'Puts a value in place of what was kept, and says it.',
+        );
     }
 
     public function joint(): string
@@ -37,7 +43,9 @@ final readonly class Set implements Verb
 
     public function estimate(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
     {
-        return self::kept($place, $amount)->failing(self::fails($place, $amount))->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
+        return self::kept($place, $amount)
+            ->failing(self::fails($place, $amount))
+            ->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
     }
 
     /** A text is as long as what it is set to, as far as there is room for it. */
@@ -45,8 +53,15 @@ final readonly class Set implements Verb
     {
         return match (true) {
             $amount === null => null,
-            $place->isOnly(ValueKind::Number) => $amount->asNumber()->fails ?? ($place->range !== null && $amount->isNeverWhole() ? CertainFailure::NotWhole : null),
-            $place->isOnly(ValueKind::Moment) => $amount->fails ?? ($amount->cannotBeRead(static fn (string $text): bool => Moment::fromIso($text) !== null, ValueKind::Moment) ? CertainFailure::NotAMoment : null),
+            $place->isOnly(ValueKind::Number) => $amount->asNumber()->fails
+                ?? ($place->range !== null && $amount->isNeverWhole() ? CertainFailure::NotWhole : null),
+            $place->isOnly(ValueKind::Moment) => $amount->fails
+                ?? ($amount->cannotBeRead(
+                    static fn (string $text): bool => Moment::fromIso($text) !== null,
+                    ValueKind::Moment,
+                )
+                    ? CertainFailure::NotAMoment
+                    : null),
             default => $amount->fails,
         };
     }

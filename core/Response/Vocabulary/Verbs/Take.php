@@ -18,7 +18,13 @@ final readonly class Take implements Verb
 {
     public function describe(): Description
     {
-        return new Description('take', 'an amount and a place', 'the new value', '[take 5 from caller.pebbles]', 'Takes from a counter, a number field or points, and says the new value.');
+        return new Description(
+            'take',
+            'an amount and a place',
+            'the new value',
+            '[take 5 from caller.pebbles]',
+            'Takes from a counter, a number field or points, and says the new value.',
+        );
     }
 
     public function joint(): string
@@ -47,6 +53,9 @@ final readonly class Take implements Verb
     {
         $less = Numbers::combine(Operation::Minus, 0, Amount::honest($amount, $span));
 
-        return $cell->shift(is_int($less) || $less instanceof Number ? $less : throw EvaluationFailure::unreadable($span), $span);
+        return $cell->shift(
+            is_int($less) || $less instanceof Number ? $less : throw EvaluationFailure::unreadable($span),
+            $span,
+        );
     }
 }
