@@ -26,7 +26,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
     ->withSchedule(function (Schedule $schedule): void {
-        $schedule->command('model:prune', ['--model' => [LoggedLine::class, TakenEvent::class, HandedSaying::class], '--chunk' => 2_000])->hourly()->withoutOverlapping(30);
+        $models = [LoggedLine::class, TakenEvent::class, HandedSaying::class];
+        $schedule->command('model:prune', ['--model' => $models, '--chunk' => 2_000])->hourly()->withoutOverlapping(30);
         $schedule->command('queue:prune-failed', ['--hours' => 24 * 30])->daily();
     })
     ->withMiddleware(function (Middleware $middleware): void {

@@ -14,7 +14,9 @@ final class Outside
     /** @return list<string> */
     public static function lines(string $file): array
     {
-        $path = str_starts_with($file, 'unicode/') ? self::UNICODE.substr($file, 8) : dirname(__DIR__).'/node_modules/'.$file;
+        $path = str_starts_with($file, 'unicode/')
+            ? self::UNICODE.substr($file, 8)
+            : dirname(__DIR__).'/node_modules/'.$file;
         Assert::assertFileExists($path, 'bin/parrot test installs it');
 
         return file($path, FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];
@@ -32,7 +34,12 @@ final class Outside
     /** @return array<array-key, mixed> what a script for node makes of its input, both JSON */
     public static function node(string $script, string $input): array
     {
-        $process = proc_open(['node', $script], [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, dirname(__DIR__));
+        $process = proc_open(
+            ['node', $script],
+            [['pipe', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+            dirname(__DIR__),
+        );
         Assert::assertIsResource($process);
         fwrite($pipes[0], $input);
         fclose($pipes[0]);
@@ -48,6 +55,8 @@ final class Outside
     {
         $asked = (int) getenv('PARROT_ROUNDS');
 
-        return $asked > 0 ? $asked : (getenv('PARROT_LONG') === '1' ? $long : $short);
+        $usual = getenv('PARROT_LONG') === '1' ? $long : $short;
+
+        return $asked > 0 ? $asked : $usual;
     }
 }

@@ -26,8 +26,8 @@ final class Room
     public function take(IrcLine $line, string $channel, string $ownNick): void
     {
         $nick = strtolower($line->nick());
-        $isHere =
-            strcasecmp($line->param($line->command === '353' ? 2 : ($line->command === '366' ? 1 : 0)), $channel) === 0;
+        $where = ['353' => 2, '366' => 1][$line->command] ?? 0;
+        $isHere = strcasecmp($line->param($where), $channel) === 0;
         $isOwn = strcasecmp($nick, $ownNick) === 0;
         match (true) {
             $line->command === 'QUIT' => $this->modes = array_diff_key($this->modes, [$nick => true]),

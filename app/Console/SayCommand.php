@@ -125,6 +125,10 @@ final class SayCommand extends CoreCommand
             $this->tell($findings);
         }
 
-        return $isFlawed ? self::INVALID : ($outcome->sayings === [] ? self::FAILURE : self::SUCCESS);
+        return match (true) {
+            $isFlawed => self::INVALID,
+            $outcome->sayings === [] => self::FAILURE,
+            default => self::SUCCESS,
+        };
     }
 }

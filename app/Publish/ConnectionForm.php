@@ -119,8 +119,11 @@ final readonly class ConnectionForm
 
             return;
         }
-        $secret =
-            $this->signIn === SignIn::None ? null : ($this->secret !== '' ? $this->secret : $channel->chat_secret);
+        $secret = match (true) {
+            $this->signIn === SignIn::None => null,
+            $this->secret !== '' => $this->secret,
+            default => $channel->chat_secret,
+        };
         $channel->update([
             'chat_server' => [
                 'host' => mb_strtolower($this->host),

@@ -32,12 +32,12 @@ final class ExpectationController
             $row?->trigger,
         );
         // The answer may have come from another command than the one on the page.
-        $owner =
-            $kept === null
-                ? null
-                : ($row !== null && Fold::caseless($draft->command->trigger ?? '') === Fold::caseless($kept->trigger)
-                    ? $row
-                    : $channel->commands()->where('trigger_folded', Fold::caseless($kept->trigger))->first());
+        $folded = Fold::caseless($kept->trigger ?? '');
+        $owner = match (true) {
+            $kept === null => null,
+            Fold::caseless($draft->command->trigger ?? '') === $folded && $row !== null => $row,
+            default => $channel->commands()->where('trigger_folded', $folded)->first(),
+        };
         if ($kept === null || $owner === null || $owner->expectations()->count() >= Limits::EXPECTATIONS) {
             return response()->noContent(Response::HTTP_UNPROCESSABLE_ENTITY);
         }

@@ -37,6 +37,7 @@ final readonly class EmotesController
         $word = trim($request->string('word')->value());
         $picture = self::picture($request->file('picture'));
         $level = Level::named($request->string('level')->value());
+        $bytes = (int) $channel->emotes()->sum(DB::raw('LENGTH(picture)'));
         $problem = match (true) {
             ! Emote::isWord($word) => '“'
                 .mb_substr($word, 0, 40)
@@ -44,7 +45,8 @@ final readonly class EmotesController
             $picture === null => 'The picture was not taken: a PNG, GIF or WebP of at most 48 kB is.',
             $channel->emotes()->where('word', $word)->exists() => "{$word} is an emote here already.",
             $channel->emotes()->count() >= self::MOST,
-            (int) $channel->emotes()->sum(DB::raw('LENGTH(picture)')) + strlen($picture) > self::ALL_PICTURES => 'There is no more room for emotes: drop one first, or take smaller pictures.',
+            $bytes + strlen($picture) > self::ALL_PICTURES => 'There is no more room for emotes: '
+                .'drop one first, or take smaller pictures.',
             default => null,
         };
         if ($problem !== null) {

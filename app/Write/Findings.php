@@ -71,14 +71,15 @@ final readonly class Findings
                         $finding->replacement,
                     );
         }
-        $worst = static fn (int $number): int => array_filter(
+        $hasErrors = static fn (int $number): bool => array_filter(
             $groups[$number],
             static fn (Finding $finding): bool => $finding->isError(),
-        ) !== []
-            ? 0
-            : ($number === 0
-                ? 2
-                : 1);
+        ) !== [];
+        $worst = static fn (int $number): int => match (true) {
+            $hasErrors($number) => 0,
+            $number !== 0 => 1,
+            default => 2,
+        };
         $order = array_keys($groups);
         usort($order, static fn (int $a, int $b): int => $worst($a) <=> $worst($b) ?: $a <=> $b);
 

@@ -278,8 +278,9 @@ final class ConditionSampler
 
     private static function rolled(Roll $roll): ?Range
     {
+        $last = $roll->to ?? $roll->from;
         $from = $roll->from instanceof Literal ? $roll->from->value : null;
-        $to = $roll->to === null ? $from : ($roll->to instanceof Literal ? $roll->to->value : null);
+        $to = $last instanceof Literal ? $last->value : null;
         if (! is_int($from) || ! is_int($to)) {
             return null;
         }

@@ -40,7 +40,8 @@ final readonly class CounterOutOfBounds extends AbstractCheck implements AcrossC
         $findings = [];
         foreach (array_values($at->pack->counters) as $index => $counter) {
             $why = match (true) {
-                $counter->floor !== null && $counter->ceiling !== null && $counter->ceiling < $counter->floor => "has a ceiling of {$counter->ceiling}, below its floor of {$counter->floor}",
+                $counter->ceiling !== null && $counter->ceiling < ($counter->floor ?? $counter->ceiling) => 'has a '
+                    ."ceiling of {$counter->ceiling}, below its floor of {$counter->floor}",
                 $counter->within($counter->start) !== $counter->start => "starts at {$counter->start}, outside its "
                     .'floor and ceiling',
                 default => null,

@@ -55,7 +55,11 @@ final readonly class DatePatternMistaken extends AbstractCheck
                     continue;
                 }
                 $plain = (string) preg_replace("/'[^']*+'/", '', $pattern);
-                $letter = preg_match('/D/', $plain) === 1 ? 'D' : (preg_match('/Y/', $plain) === 1 ? 'Y' : '');
+                $letter = match (true) {
+                    str_contains($plain, 'D') => 'D',
+                    str_contains($plain, 'Y') => 'Y',
+                    default => '',
+                };
                 if ($letter !== '') {
                     $instead = strtr($pattern, ['D' => 'd', 'Y' => 'y']);
                     $findings[] = new Finding(

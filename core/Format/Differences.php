@@ -57,9 +57,11 @@ final class Differences
             if ($name === 'expectations' || $key === 'id') {
                 continue;
             }
-            $flat += is_array($value)
-                ? self::flat($value, $name)
-                : [$name => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '')];
+            $flat += is_array($value) ? self::flat($value, $name) : [$name => match (true) {
+                $value === true => 'yes',
+                $value === false => 'no',
+                default => is_scalar($value) ? (string) $value : '',
+            }];
         }
 
         return $flat;

@@ -258,11 +258,11 @@ final class PackFormat
     private static function readCounter(Document $counter): Counter
     {
         $counter->object(['id', 'name', 'scope', 'start', 'floor', 'ceiling', 'reset'], ['name']);
-        $bound = static fn (string $key, ?int $default): ?int => ! $counter->has($key)
-            ? $default
-            : ($counter->at($key)->scalar() === null
-                ? null
-                : $counter->at($key)->whole(-Limits::COUNTER, Limits::COUNTER));
+        $bound = static fn (string $key, ?int $default): ?int => match (true) {
+            ! $counter->has($key) => $default,
+            $counter->at($key)->scalar() === null => null,
+            default => $counter->at($key)->whole(-Limits::COUNTER, Limits::COUNTER),
+        };
 
         return new Counter(
             $counter->at('name')->name(),

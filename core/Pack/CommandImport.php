@@ -141,9 +141,10 @@ final readonly class CommandImport
         $words = $lengths = array_fill(0, max(1, $columns), 0);
         foreach ($rows as $row) {
             foreach ($row as $column => $cell) {
-                $isWord = $cell !== '' && preg_match('/\s/u', $cell) !== 1;
-                // A sign before a single word is how triggers look.
-                $words[$column] += $isWord ? ($cell[0] === '!' ? 3 : 1) : 0;
+                if ($cell !== '' && preg_match('/\s/u', $cell) !== 1) {
+                    // A sign before a single word is how triggers look.
+                    $words[$column] += $cell[0] === '!' ? 3 : 1;
+                }
                 $lengths[$column] += mb_strlen($cell);
             }
         }

@@ -111,7 +111,11 @@ final class MemoryFormat
     {
         $scalar = $value->scalar();
 
-        return is_bool($scalar) ? ($scalar ? 'yes' : 'no') : (string) $scalar;
+        return match ($scalar) {
+            true => 'yes',
+            false => 'no',
+            default => (string) $scalar,
+        };
     }
 
     /** @return array<string, null|bool|int|string> */

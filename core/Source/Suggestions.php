@@ -17,7 +17,11 @@ final class Suggestions
     public static function to(string $typed, iterable $candidates, int $most = 3): ?string
     {
         $word = mb_substr(Fold::caseless($typed), 0, 40);
-        $allowed = min($most, mb_strlen($word) <= 4 ? 1 : (mb_strlen($word) <= 7 ? 2 : 3));
+        $allowed = min($most, match (true) {
+            mb_strlen($word) <= 4 => 1,
+            mb_strlen($word) <= 7 => 2,
+            default => 3,
+        });
         $best = null;
         foreach ($candidates as $candidate) {
             $slips = self::slips($word, Fold::caseless($candidate), $allowed);

@@ -64,7 +64,11 @@ final class AirTest extends AirTestCase
         for ($i = 0; $i < 8; $i++) {
             $viewer->say('!count');
         }
-        self::assertTrue($viewer->await(static fn (ChatClient $self): bool => count(array_unique($self->saidBy('silver_parrot'))) === 8));
+        self::assertTrue(
+            $viewer->await(
+                static fn (ChatClient $self): bool => count(array_unique($self->saidBy('silver_parrot'))) === 8,
+            ),
+        );
         usleep(500_000);
         self::assertSame($before + 8, $this->planks());
         // The viewer hears each of the eight twice too, and none of them a third time.
@@ -89,7 +93,11 @@ final class AirTest extends AirTestCase
         usleep(100_000);
         $start = hrtime(true);
         $other->say('!count');
-        self::assertTrue($other->await(static fn (ChatClient $self): bool => preg_grep('/^\d+$/', $self->saidBy('silver_parrot')) !== []));
+        self::assertTrue(
+            $other->await(
+                static fn (ChatClient $self): bool => preg_grep('/^\d+$/', $self->saidBy('silver_parrot')) !== [],
+            ),
+        );
         self::assertLessThan(2e9, hrtime(true) - $start);
         $slow->awaitSaying('You follow nobody.', 10);
         $this->trouble('slow', 1);
@@ -102,14 +110,23 @@ final class AirTest extends AirTestCase
         for ($tries = 0; $tries < 60 && $this->viewerRow('maren') === null; $tries++) {
             usleep(100_000);
         }
-        self::assertSame(['harbour', hash('xxh32', 'maren'), 'maren', 1], array_values($this->viewerRow('maren') ?? []));
+        self::assertSame(
+            ['harbour', hash('xxh32', 'maren'), 'maren', 1],
+            array_values($this->viewerRow('maren') ?? []),
+        );
     }
 
     public function test_a_second_talker_takes_over_and_the_first_is_fenced_when_it_wakes(): void
     {
         $first = $this->air->instance()['servers']['air']['pid'];
         $epoch = $this->epoch();
-        $second = proc_open([PHP_BINARY, Sandbox::project().'/artisan', 'parrot:air'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]], $pipes, Sandbox::project(), ['AIR_NICK' => 'second_parrot'] + $this->air->environment());
+        $second = proc_open(
+            [PHP_BINARY, Sandbox::project().'/artisan', 'parrot:air'],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]],
+            $pipes,
+            Sandbox::project(),
+            ['AIR_NICK' => 'second_parrot'] + $this->air->environment(),
+        );
         self::assertIsResource($second);
         try {
             usleep(2_500_000);
@@ -125,7 +142,9 @@ final class AirTest extends AirTestCase
             // It enters the chat with its next beat.
             usleep(2_500_000);
             $viewer->say('!count');
-            self::assertTrue($viewer->await(static fn (ChatClient $self): bool => $self->saidBy('second_parrot') !== []));
+            self::assertTrue(
+                $viewer->await(static fn (ChatClient $self): bool => $self->saidBy('second_parrot') !== []),
+            );
             posix_kill($first, SIGCONT);
             usleep(2_500_000);
             $before = $this->planks();
@@ -144,12 +163,25 @@ final class AirTest extends AirTestCase
     {
         $writers = [];
         for ($i = 0; $i < 16; $i++) {
-            $writers[] = proc_open([PHP_BINARY, __DIR__.'/writer.php', (string) $i, '20'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', $this->air->home."/writer$i.log", 'w']], $pipes, Sandbox::project(), $this->air->environment());
+            $writers[] = proc_open(
+                [PHP_BINARY, __DIR__.'/writer.php', (string) $i, '20'],
+                [
+                    ['file', '/dev/null', 'r'],
+                    ['file', '/dev/null', 'w'],
+                    ['file', $this->air->home."/writer$i.log", 'w'],
+                ],
+                $pipes,
+                Sandbox::project(),
+                $this->air->environment(),
+            );
         }
         foreach ($writers as $i => $writer) {
             self::assertIsResource($writer);
             self::assertSame(0, proc_close($writer), (string) file_get_contents($this->air->home."/writer$i.log"));
         }
-        self::assertSame('320', $this->value("SELECT number FROM counter_numbers WHERE channel_id = 1 AND counter = 'writers'"));
+        self::assertSame(
+            '320',
+            $this->value("SELECT number FROM counter_numbers WHERE channel_id = 1 AND counter = 'writers'"),
+        );
     }
 }

@@ -11,7 +11,10 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
 use Tests\Ground\Sandbox;
 
-/** The talker as it runs: real processes, a real chat over a socket, a real database. One instance serves all of these tests. */
+/**
+ * The talker as it runs: real processes, a real chat over a socket, a real database. One instance serves all of these
+ * tests.
+ */
 abstract class AirTestCase extends TestCase
 {
     private static ?Sandbox $sandbox = null;
@@ -27,7 +30,11 @@ abstract class AirTestCase extends TestCase
             self::$sandbox = Sandbox::make();
             $certificates = new Certificates(self::$sandbox->home);
             // Foreign chat servers are on this machine here, and vouched for by the tests' own authority.
-            file_put_contents(self::$sandbox->home.'/.env', "HARBOUR_PACE=0\nHARBOUR_MODERATORS=silver_parrot,second_parrot\nAIR_NEAR=true\nAIR_AUTHORITIES={$certificates->folder}/authority.pem\n");
+            file_put_contents(
+                self::$sandbox->home.'/.env',
+                "HARBOUR_PACE=0\nHARBOUR_MODERATORS=silver_parrot,second_parrot\n"
+                    ."AIR_NEAR=true\nAIR_AUTHORITIES={$certificates->folder}/authority.pem\n",
+            );
             self::$certificate = $certificates->server('good', 30);
             [$code, $printed] = self::$sandbox->parrot(['up', '--port='.Port::near(18380)]);
             self::assertSame(0, $code, $printed);
@@ -45,17 +52,28 @@ abstract class AirTestCase extends TestCase
     protected static function publish(string $count, string $since = ''): void
     {
         $database = self::$sandbox?->database() ?? throw new \LogicException('not started');
-        $document = (string) $database->query('SELECT document FROM editions WHERE channel_id = 1 ORDER BY number DESC LIMIT 1')->fetchColumn();
+        $document = (string) $database
+            ->query('SELECT document FROM editions WHERE channel_id = 1 ORDER BY number DESC LIMIT 1')
+            ->fetchColumn();
         /** @var array<string, mixed> $read */
         $read = json_decode($document, true);
         // Dozens of answers in a second are wanted here.
         $read['flood'] = ['person' => 0, 'channel' => 0];
         // The demo's counter stops at a ceiling that hundreds of answers would come to.
         $read['counters'] = [['name' => 'planks']];
-        $pack = PackFormat::read(json_encode($read, JSON_THROW_ON_ERROR))[0]->withCommand(Say::on('!count', $count)->gated(Cooldown::none()), '!count');
-        $pack = $since === '' ? $pack : $pack->withCommand(Say::on('!since', $since)->gated(Cooldown::none()), '!since');
+        $pack = PackFormat::read(json_encode($read, JSON_THROW_ON_ERROR))[0]->withCommand(
+            Say::on('!count', $count)->gated(Cooldown::none()),
+            '!count',
+        );
+        $pack =
+            $since === '' ? $pack : $pack->withCommand(Say::on('!since', $since)->gated(Cooldown::none()), '!since');
         $number = (int) $database->query('SELECT MAX(number) FROM editions WHERE channel_id = 1')->fetchColumn() + 1;
-        $database->prepare('INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (1, ?, "", ?, UTC_TIMESTAMP())')->execute([$number, PackFormat::write($pack)]);
+        $database
+            ->prepare(
+                'INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (1, ?, "", ?, '
+                    .'UTC_TIMESTAMP())',
+            )
+            ->execute([$number, PackFormat::write($pack)]);
         $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);
     }
 
@@ -88,16 +106,30 @@ abstract class AirTestCase extends TestCase
     /** The harbour makes it, for so many seconds. */
     protected function trouble(string $kind, int $seconds = 60): void
     {
-        $told = file_get_contents("http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}/troubles", false, stream_context_create(['http' => [
-            'method' => 'POST', 'header' => "Authorization: Bearer {$this->air->setting('HARBOUR_KEY')}\r\nContent-Type: application/json", 'content' => json_encode(['kind' => $kind, 'seconds' => $seconds], JSON_THROW_ON_ERROR), 'timeout' => 10,
-        ]]));
+        $told = file_get_contents(
+            "http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}/troubles",
+            false,
+            stream_context_create([
+                'http' => [
+                    'method' => 'POST',
+                    'header' => "Authorization: Bearer {$this->air->setting(
+                        'HARBOUR_KEY',
+                    )}\r\nContent-Type: application/json",
+                    'content' => json_encode(['kind' => $kind, 'seconds' => $seconds], JSON_THROW_ON_ERROR),
+                    'timeout' => 10,
+                ],
+            ]),
+        );
         self::assertSame('{"done":true}', $told);
     }
 
     protected function isThere(int $after): bool
     {
         try {
-            return $this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND lease_epoch > $after AND air_state = 'moderator' AND air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND") === '1';
+            return $this->value(
+                "SELECT COUNT(*) FROM channels WHERE id = 1 AND lease_epoch > $after AND air_state = 'moderator' AND "
+                    .'air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND',
+            ) === '1';
         } catch (\PDOException) {
             return false;
         }
@@ -111,7 +143,11 @@ abstract class AirTestCase extends TestCase
     /** What is queued is said or declared stale; then what was handed on reaches those who listen. */
     protected function awaitNothingQueued(): void
     {
-        for ($tries = 0; $tries < 200 && $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'") !== '0'; $tries++) {
+        for (
+            $tries = 0;
+            $tries < 200 && $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'") !== '0';
+            $tries++
+        ) {
             usleep(50_000);
         }
         usleep(500_000);
@@ -120,21 +156,40 @@ abstract class AirTestCase extends TestCase
     /** What other tests made it say counts against the chat's limits for half a minute. */
     protected function awaitRoomToSpeak(int $sayings): void
     {
-        for ($tries = 0; $tries < 700 && (int) $this->value('SELECT COUNT(*) FROM outgoing WHERE channel_id = 1 AND handed_at > UTC_TIMESTAMP(3) - INTERVAL 31 SECOND') + $sayings > 20; $tries++) {
+        for (
+            $tries = 0;
+            $tries < 700
+            && (int) $this->value(
+                'SELECT COUNT(*) FROM outgoing WHERE channel_id = 1 AND handed_at > UTC_TIMESTAMP(3) - INTERVAL 31 '
+                    .'SECOND',
+            )
+                + $sayings
+                > 20;
+            $tries++
+        ) {
             usleep(50_000);
         }
     }
 
     protected function planks(): int
     {
-        return (int) $this->value("SELECT number FROM counter_numbers WHERE channel_id = 1 AND counter = 'planks' AND owner_kind = 'channel'");
+        return (int) $this->value(
+            "SELECT number FROM counter_numbers WHERE channel_id = 1 AND counter = 'planks' AND owner_kind = 'channel'",
+        );
     }
 
     /** @return array{service: string, service_id: string, login: string, lines: int}|null */
     protected function viewerRow(string $login): ?array
     {
         /** @var array{service: string, service_id: string, login: string, lines: int}|false $row */
-        $row = $this->air->database()->query('SELECT service, service_id, login, `lines` FROM viewers WHERE channel_id = 1 AND name <> "" AND login = '.$this->air->database()->quote($login))->fetch(\PDO::FETCH_ASSOC);
+        $row = $this->air
+            ->database()
+            ->query(
+                'SELECT service, service_id, login, `lines` FROM viewers WHERE channel_id = 1 AND name <> "" AND '
+                    .'login = '
+                    .$this->air->database()->quote($login),
+            )
+            ->fetch(\PDO::FETCH_ASSOC);
 
         return $row === false ? null : $row;
     }

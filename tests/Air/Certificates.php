@@ -15,7 +15,11 @@ final readonly class Certificates
 
     public function __construct(public string $folder)
     {
-        file_put_contents("$folder/openssl.cnf", "[req]\ndistinguished_name=dn\n[dn]\n[ca]\nbasicConstraints=critical,CA:TRUE\n[good]\nsubjectAltName=DNS:localhost\n[other]\nsubjectAltName=DNS:elsewhere.example\n");
+        file_put_contents(
+            "$folder/openssl.cnf",
+            "[req]\ndistinguished_name=dn\n[dn]\n[ca]\nbasicConstraints=critical,CA:TRUE\n"
+                ."[good]\nsubjectAltName=DNS:localhost\n[other]\nsubjectAltName=DNS:elsewhere.example\n",
+        );
         [$this->key, $this->authority] = $this->make('Test authority', 'ca', null, 30);
         openssl_x509_export_to_file($this->authority, "$folder/authority.pem");
     }
@@ -34,12 +38,28 @@ final readonly class Certificates
     /** @return array{\OpenSSLAsymmetricKey, \OpenSSLCertificate} */
     private function make(string $name, string $extension, ?\OpenSSLCertificate $by, int $days): array
     {
-        $options = ['config' => "{$this->folder}/openssl.cnf", 'x509_extensions' => $extension, 'digest_alg' => 'sha256'];
-        $key = openssl_pkey_new(['private_key_type' => OPENSSL_KEYTYPE_EC, 'private_key_bits' => 2048, 'curve_name' => 'prime256v1', 'config' => $options['config']]);
+        $options = [
+            'config' => "{$this->folder}/openssl.cnf",
+            'x509_extensions' => $extension,
+            'digest_alg' => 'sha256',
+        ];
+        $key = openssl_pkey_new([
+            'private_key_type' => OPENSSL_KEYTYPE_EC,
+            'private_key_bits' => 2048,
+            'curve_name' => 'prime256v1',
+            'config' => $options['config'],
+        ]);
         Assert::assertInstanceOf(\OpenSSLAsymmetricKey::class, $key);
         $request = openssl_csr_new(['commonName' => $name], $key, $options);
         Assert::assertInstanceOf(\OpenSSLCertificateSigningRequest::class, $request);
-        $certificate = openssl_csr_sign($request, $by, $by === null ? $key : $this->key, $days, $options, random_int(1, PHP_INT_MAX));
+        $certificate = openssl_csr_sign(
+            $request,
+            $by,
+            $by === null ? $key : $this->key,
+            $days,
+            $options,
+            random_int(1, PHP_INT_MAX),
+        );
         Assert::assertInstanceOf(\OpenSSLCertificate::class, $certificate);
 
         return [$key, $certificate];

@@ -32,8 +32,19 @@ final class ChatClient
         Assert::assertIsResource($socket, $message);
         stream_set_blocking($socket, false);
         $client = new self($socket, $channel);
-        $client->send('CAP LS 302', "NICK $nick", "USER $nick 0 * :$nick", ...($capabilities === '' ? [] : ["CAP REQ :$capabilities"]), ...['CAP END', "JOIN #$channel"]);
-        $client->await(static fn (self $self): bool => array_filter($self->others, static fn (IrcLine $line): bool => $line->command === '366') !== []);
+        $client->send(
+            'CAP LS 302',
+            "NICK $nick",
+            "USER $nick 0 * :$nick",
+            ...$capabilities === '' ? [] : ["CAP REQ :$capabilities"],
+            ...['CAP END', "JOIN #$channel"],
+        );
+        $client->await(
+            static fn (self $self): bool => array_filter(
+                $self->others,
+                static fn (IrcLine $line): bool => $line->command === '366',
+            ) !== [],
+        );
 
         return $client;
     }
@@ -55,7 +66,12 @@ final class ChatClient
     {
         $this->read();
 
-        return array_values(array_map(static fn (array $one): string => $one[1], array_filter($this->heard, static fn (array $one): bool => $one[0] === $nick)));
+        return array_values(
+            array_map(
+                static fn (array $one): string => $one[1],
+                array_filter($this->heard, static fn (array $one): bool => $one[0] === $nick),
+            ),
+        );
     }
 
     /** @return array<string, string> */

@@ -6,7 +6,10 @@ namespace Tests\Air;
 
 use PHPUnit\Framework\Attributes\After;
 
-/** Clocks jump, backwards too, and talkers are killed meanwhile (libfaketime, Debian): nobody is silenced, nothing is doubled. */
+/**
+ * Clocks jump, backwards too, and talkers are killed meanwhile (libfaketime, Debian): nobody is silenced, nothing is
+ * doubled.
+ */
 final class ClockTest extends AirTestCase
 {
     use TalkerOfItsOwn;
@@ -37,7 +40,13 @@ final class ClockTest extends AirTestCase
             $answered = count($watch->saidBy('second_parrot'));
             for ($i = 0; $i < 3; $i++) {
                 $caller->say('!count');
-                self::assertTrue($watch->await(static fn (ChatClient $self): bool => count($self->saidBy('second_parrot')) > $answered + $i, 8), "the clock off by $seconds s: no answer ".($i + 1));
+                self::assertTrue(
+                    $watch->await(
+                        static fn (ChatClient $self): bool => count($self->saidBy('second_parrot')) > $answered + $i,
+                        8,
+                    ),
+                    "the clock off by $seconds s: no answer ".($i + 1),
+                );
             }
             if ($round % 3 === 2) {
                 $epoch = $this->epoch();
@@ -51,8 +60,18 @@ final class ClockTest extends AirTestCase
         $said = array_map(intval(...), $watch->saidBy('second_parrot'));
         self::assertSame($said, array_values(array_unique($said)), 'nothing is said twice');
         self::assertSame([], array_diff($said, range($before + 1, $this->planks())), 'what was said was kept');
-        self::assertSame($this->planks() - $before, (int) $this->value("SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE kind = 'counter' AND name = 'planks' AND CAST(after AS INT) > $before"), 'each change has its own line');
-        self::assertSame('0', $this->value("SELECT COALESCE(JSON_VALUE(air_troubles, '$.failed'), 0) FROM channels WHERE id = 1"));
+        self::assertSame(
+            $this->planks() - $before,
+            (int) $this->value(
+                "SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE kind = 'counter' AND name = 'planks' AND "
+                    ."CAST(after AS INT) > $before",
+            ),
+            'each change has its own line',
+        );
+        self::assertSame(
+            '0',
+            $this->value("SELECT COALESCE(JSON_VALUE(air_troubles, '$.failed'), 0) FROM channels WHERE id = 1"),
+        );
     }
 
     private function jump(int $seconds): void
@@ -74,7 +93,14 @@ final class ClockTest extends AirTestCase
         $library = (glob('/usr/lib/*/faketime/libfaketime.so.1') ?: [])[0] ?? null;
         self::assertNotNull($library, 'bin/parrot test installs it');
         // Clocks that only go on stay as they are: what they measure is no time of day.
-        $this->startTalker(environment: ['LD_PRELOAD' => $library, 'FAKETIME_TIMESTAMP_FILE' => $this->air->home.'/clock', 'FAKETIME_NO_CACHE' => '1', 'FAKETIME_DONT_FAKE_MONOTONIC' => '1']);
+        $this->startTalker(
+            environment: [
+                'LD_PRELOAD' => $library,
+                'FAKETIME_TIMESTAMP_FILE' => $this->air->home.'/clock',
+                'FAKETIME_NO_CACHE' => '1',
+                'FAKETIME_DONT_FAKE_MONOTONIC' => '1',
+            ],
+        );
         $this->started[] = $this->talkerProcess();
     }
 }

@@ -40,7 +40,10 @@ final class ConnectionTest extends TestCase
         exec('rm -rf -- '.escapeshellarg($this->folder));
     }
 
-    /** @return iterable<string, array{string, int, bool, bool, ConnectionState}> extension, days, signed by itself, is the authority known, what comes of it */
+    /**
+     * @return iterable<string, array{string, int, bool, bool, ConnectionState}> extension, days, signed by itself, is
+     *     the authority known, what comes of it
+     */
     public static function certificates(): iterable
     {
         yield 'good' => ['good', 30, false, true, ConnectionState::Moderator];
@@ -51,28 +54,76 @@ final class ConnectionTest extends TestCase
     }
 
     #[DataProvider('certificates')]
-    public function test_a_server_must_prove_that_it_is_the_one_that_was_named(string $extension, int $days, bool $byItself, bool $isKnown, ConnectionState $expected): void
-    {
+    public function test_a_server_must_prove_that_it_is_the_one_that_was_named(
+        string $extension,
+        int $days,
+        bool $byItself,
+        bool $isKnown,
+        ConnectionState $expected,
+    ): void {
         $certificates = new Certificates($this->folder);
-        $this->harbour = HarbourProcess::start('--password=oakum', ...$certificates->server($extension, $days, $byItself));
+        $this->harbour = HarbourProcess::start(
+            '--password=oakum',
+            ...$certificates->server($extension, $days, $byItself),
+        );
         // Valid for no day: until the second in which it was made.
         $days > 0 || sleep(2);
         $heard = [];
-        $chat = $this->connect(new ChatAddress('localhost', $this->harbour->chat, 'silver_parrot', 'cove', tls: true, signIn: SignIn::Password, secret: 'oakum', isNear: true), $heard, $isKnown ? "{$this->folder}/authority.pem" : '');
+        $chat = $this->connect(
+            new ChatAddress(
+                'localhost',
+                $this->harbour->chat,
+                'silver_parrot',
+                'cove',
+                tls: true,
+                signIn: SignIn::Password,
+                secret: 'oakum',
+                isNear: true,
+            ),
+            $heard,
+            $isKnown ? "{$this->folder}/authority.pem" : '',
+        );
         $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
         self::assertSame($expected, $chat->stateIn('cove'));
         self::assertSame($expected === ConnectionState::Moderator, $chat->isWelcome());
     }
 
-    /** @return iterable<string, array{list<string>, SignIn, string, string, ConnectionState}> the harbour's options, how, account, secret, what comes of it */
+    /**
+     * @return iterable<string, array{list<string>, SignIn, string, string, ConnectionState}> the harbour's options,
+     *     how, account, secret, what comes of it
+     */
     public static function signIns(): iterable
     {
         $accounts = ['--accounts=silver_parrot:tar and oakum'];
         yield 'account' => [$accounts, SignIn::Account, 'silver_parrot', 'tar and oakum', ConnectionState::Moderator];
-        yield 'account with a long secret, in two parts' => [['--accounts=silver_parrot:'.str_repeat('o', 400)], SignIn::Account, 'silver_parrot', str_repeat('o', 400), ConnectionState::Moderator];
-        yield 'account with a secret that fills its parts' => [['--accounts=silver_parrot:'.str_repeat('o', 300 - 15)], SignIn::Account, 'silver_parrot', str_repeat('o', 300 - 15), ConnectionState::Moderator];
-        yield 'account with a wrong secret' => [$accounts, SignIn::Account, 'silver_parrot', 'tar', ConnectionState::NotSignedIn];
-        yield 'an account where none can be' => [[], SignIn::Account, 'silver_parrot', 'tar', ConnectionState::NotSignedIn];
+        yield 'account with a long secret, in two parts' => [
+            ['--accounts=silver_parrot:'.str_repeat('o', 400)],
+            SignIn::Account,
+            'silver_parrot',
+            str_repeat('o', 400),
+            ConnectionState::Moderator,
+        ];
+        yield 'account with a secret that fills its parts' => [
+            ['--accounts=silver_parrot:'.str_repeat('o', 300 - 15)],
+            SignIn::Account,
+            'silver_parrot',
+            str_repeat('o', 300 - 15),
+            ConnectionState::Moderator,
+        ];
+        yield 'account with a wrong secret' => [
+            $accounts,
+            SignIn::Account,
+            'silver_parrot',
+            'tar',
+            ConnectionState::NotSignedIn,
+        ];
+        yield 'an account where none can be' => [
+            [],
+            SignIn::Account,
+            'silver_parrot',
+            'tar',
+            ConnectionState::NotSignedIn,
+        ];
         yield 'none where one must be' => [$accounts, SignIn::None, '', '', ConnectionState::NotSignedIn];
         yield 'password' => [['--password=oakum'], SignIn::Password, '', 'oakum', ConnectionState::Moderator];
         yield 'wrong password' => [['--password=oakum'], SignIn::Password, '', 'rope', ConnectionState::NotSignedIn];
@@ -80,11 +131,28 @@ final class ConnectionTest extends TestCase
 
     /** @param  list<string>  $options */
     #[DataProvider('signIns')]
-    public function test_it_proves_who_it_is(array $options, SignIn $how, string $account, string $secret, ConnectionState $expected): void
-    {
+    public function test_it_proves_who_it_is(
+        array $options,
+        SignIn $how,
+        string $account,
+        string $secret,
+        ConnectionState $expected,
+    ): void {
         $this->harbour = HarbourProcess::start(...$options);
         $heard = [];
-        $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', signIn: $how, account: $account, secret: $secret, isNear: true), $heard);
+        $chat = $this->connect(
+            new ChatAddress(
+                '127.0.0.1',
+                $this->harbour->chat,
+                'silver_parrot',
+                'cove',
+                signIn: $how,
+                account: $account,
+                secret: $secret,
+                isNear: true,
+            ),
+            $heard,
+        );
         $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
         self::assertSame($expected, $chat->stateIn('cove'));
     }
@@ -94,10 +162,19 @@ final class ConnectionTest extends TestCase
         $this->harbour = HarbourProcess::start();
         $other = ChatClient::join($this->harbour->chat, 'silver_parrot', 'cove');
         $heard = [];
-        $taken = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
+        $taken = $this->connect(
+            new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true),
+            $heard,
+        );
         $near = $this->connect(new ChatAddress('localhost', $this->harbour->chat, 'second_parrot', 'cove'), $heard);
-        $this->until(static fn (): bool => $taken->stateIn('cove') !== ConnectionState::Away && $near->stateIn('cove') !== ConnectionState::Away);
-        self::assertSame([ConnectionState::NameTaken, ConnectionState::TooNear], [$taken->stateIn('cove'), $near->stateIn('cove')]);
+        $this->until(
+            static fn (): bool => $taken->stateIn('cove') !== ConnectionState::Away
+                && $near->stateIn('cove') !== ConnectionState::Away,
+        );
+        self::assertSame(
+            [ConnectionState::NameTaken, ConnectionState::TooNear],
+            [$taken->stateIn('cove'), $near->stateIn('cove')],
+        );
         self::assertFalse($other->isGone());
     }
 
@@ -105,21 +182,30 @@ final class ConnectionTest extends TestCase
     {
         $this->harbour = HarbourProcess::start('--moderators=bosun');
         $heard = [];
-        $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
+        $chat = $this->connect(
+            new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true),
+            $heard,
+        );
         $this->until(static fn (): bool => self::enter($chat) !== ConnectionState::Away);
         self::assertSame(ConnectionState::Connected, $chat->stateIn('cove'));
         $chat->say('#cove', 'see https://charts.lantern-cove.example');
         $this->until(static function () use (&$heard): bool {
             return $heard !== [];
         });
-        self::assertSame(['NOTICE', 'msg_links: only moderators may post links here'], [$heard[0]->command, $heard[0]->param(1)]);
+        self::assertSame(
+            ['NOTICE', 'msg_links: only moderators may post links here'],
+            [$heard[0]->command, $heard[0]->param(1)],
+        );
     }
 
     public function test_it_hears_says_whispers_replies_and_knows_who_has_which_rights(): void
     {
         $this->harbour = HarbourProcess::start('--moderators=silver_parrot,bosun');
         $heard = [];
-        $chat = $this->connect(new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true), $heard);
+        $chat = $this->connect(
+            new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true),
+            $heard,
+        );
         $this->until(static fn (): bool => self::enter($chat) === ConnectionState::Moderator);
         self::assertTrue($chat->knowsPeople());
         $odo = ChatClient::join($this->harbour->chat, 'odo', 'cove');
@@ -128,7 +214,10 @@ final class ConnectionTest extends TestCase
         $this->until(static function () use (&$heard): bool {
             return $heard !== [];
         });
-        self::assertSame(['odo', 'is the tide in?', 'odo'], [$heard[0]->nick(), $heard[0]->param(1), $heard[0]->tags['account']]);
+        self::assertSame(
+            ['odo', 'is the tide in?', 'odo'],
+            [$heard[0]->nick(), $heard[0]->param(1), $heard[0]->tags['account']],
+        );
         self::assertTrue($chat->room('cove')?->isOperator('BOSUN'));
         self::assertFalse($chat->room('cove')->isOperator('odo'));
         $chat->say('#cove', 'At four.', $heard[0]->tags['msgid']);

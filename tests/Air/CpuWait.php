@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Air;
 
 /**
- * How long processes were ready to run while no processor was free for them: the machine's own slowness, which a deadline of
- * ours must not be blamed for. Linux tells it in the second number of schedstat, in nanoseconds
+ * How long processes were ready to run while no processor was free for them: the machine's own slowness, which a
+ * deadline of ours must not be blamed for. Linux tells it in the second number of schedstat, in nanoseconds
  * (Documentation/scheduler/sched-stats.rst of the kernel).
  */
 final readonly class CpuWait

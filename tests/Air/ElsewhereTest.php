@@ -22,9 +22,20 @@ final class ElsewhereTest extends AirTestCase
         parent::setUp();
         $this->server = Ngircd::start(self::$certificate);
         $this->chat = $this->air->home.'/ii';
-        $this->air->database()->prepare('UPDATE channels SET chat_server = ? WHERE id = 1')->execute([json_encode([
-            'host' => 'localhost', 'port' => $this->server->tlsPort, 'tls' => true, 'nick' => 'silver_parrot', 'room' => 'shed', 'sign_in' => 'none', 'account' => '',
-        ])]);
+        $this->air
+            ->database()
+            ->prepare('UPDATE channels SET chat_server = ? WHERE id = 1')
+            ->execute([
+                json_encode([
+                    'host' => 'localhost',
+                    'port' => $this->server->tlsPort,
+                    'tls' => true,
+                    'nick' => 'silver_parrot',
+                    'room' => 'shed',
+                    'sign_in' => 'none',
+                    'account' => '',
+                ]),
+            ]);
     }
 
     protected function tearDown(): void
@@ -37,7 +48,12 @@ final class ElsewhereTest extends AirTestCase
     public function test_it_joins_hears_answers_is_cut_off_comes_back_and_says_that_nobody_has_an_account(): void
     {
         $this->enter();
-        $this->until(fn (): bool => $this->value("SELECT COUNT(*) FROM channels WHERE id = 1 AND air_knows_people = 0 AND air_state <> 'away'") === '1', 'it is in, and says that people are known by their names alone');
+        $this->until(
+            fn (): bool => $this->value(
+                "SELECT COUNT(*) FROM channels WHERE id = 1 AND air_knows_people = 0 AND air_state <> 'away'",
+            ) === '1',
+            'it is in, and says that people are known by their names alone',
+        );
         $this->awaitRoomToSpeak(5);
         $before = $this->planks();
         $this->say('!count');
@@ -45,7 +61,10 @@ final class ElsewhereTest extends AirTestCase
         self::assertSame($before + 1, $this->planks());
 
         $this->server->kill();
-        $this->until(fn (): bool => $this->value('SELECT air_state FROM channels WHERE id = 1') === 'away', 'it says that it was cut off');
+        $this->until(
+            fn (): bool => $this->value('SELECT air_state FROM channels WHERE id = 1') === 'away',
+            'it says that it was cut off',
+        );
         $this->leave();
         $this->server->run();
         $this->enter();
@@ -61,11 +80,19 @@ final class ElsewhereTest extends AirTestCase
     {
         Assert::assertNotNull(Shell::find('ii'), 'bin/parrot test installs it');
         exec('rm -rf -- '.escapeshellarg($this->chat));
-        $process = proc_open(['ii', '-i', $this->chat, '-s', '127.0.0.1', '-p', (string) $this->server->port, '-n', 'wren'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]], $pipes);
+        $process = proc_open(
+            ['ii', '-i', $this->chat, '-s', '127.0.0.1', '-p', (string) $this->server->port, '-n', 'wren'],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]],
+            $pipes,
+        );
         self::assertIsResource($process);
         $this->ii = $process;
         $folder = "{$this->chat}/127.0.0.1";
-        $this->until(static fn (): bool => str_contains((string) @file_get_contents("$folder/out"), 'MOTD'), 'ii is in', 20);
+        $this->until(
+            static fn (): bool => str_contains((string) @file_get_contents("$folder/out"), 'MOTD'),
+            'ii is in',
+            20,
+        );
         file_put_contents("$folder/in", "/j #shed\n");
         $this->until(static fn (): bool => file_exists("$folder/#shed/in"), 'ii has joined');
     }
@@ -98,6 +125,19 @@ final class ElsewhereTest extends AirTestCase
             }
             usleep(50_000);
         }
-        self::fail("in vain: $what; ".$this->heard().json_encode($this->air->database()->query('SELECT state, text, queued_at, handed_at, UTC_TIMESTAMP(3) FROM outgoing WHERE channel_id = 1 ORDER BY id DESC LIMIT 8')->fetchAll(\PDO::FETCH_NUM)).$this->server->log());
+        self::fail(
+            "in vain: $what; "
+                .$this->heard()
+                .json_encode(
+                    $this->air
+                        ->database()
+                        ->query(
+                            'SELECT state, text, queued_at, handed_at, UTC_TIMESTAMP(3) FROM outgoing WHERE '
+                                .'channel_id = 1 ORDER BY id DESC LIMIT 8',
+                        )
+                        ->fetchAll(\PDO::FETCH_NUM),
+                )
+                .$this->server->log(),
+        );
     }
 }

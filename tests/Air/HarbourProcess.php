@@ -29,8 +29,18 @@ final class HarbourProcess
         $chat = Port::near($port);
         $details = Port::firstFreeFrom($chat + 1);
         $process = proc_open(
-            [PHP_BINARY, Sandbox::project().'/harbour/run.php', "--chat-port=$chat", "--details-port=$details", '--pace=0', ...$options],
-            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]], $pipes, null, ['HARBOUR_KEY' => self::KEY] + getenv(),
+            [
+                PHP_BINARY,
+                Sandbox::project().'/harbour/run.php',
+                "--chat-port=$chat",
+                "--details-port=$details",
+                '--pace=0',
+                ...$options,
+            ],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]],
+            $pipes,
+            null,
+            ['HARBOUR_KEY' => self::KEY] + getenv(),
         );
         Assert::assertIsResource($process);
         for ($tries = 0; $tries < 200 && (Port::isFree($chat) || Port::isFree($details)); $tries++) {
@@ -48,7 +58,11 @@ final class HarbourProcess
 
     public function ask(string $path): string
     {
-        return (string) file_get_contents("http://127.0.0.1:{$this->details}$path", false, stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 10]]));
+        return (string) file_get_contents(
+            "http://127.0.0.1:{$this->details}$path",
+            false,
+            stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 10]]),
+        );
     }
 
     /** @param  array<string, mixed>  $body */
@@ -56,8 +70,18 @@ final class HarbourProcess
     {
         $json = json_encode($body, JSON_THROW_ON_ERROR);
 
-        return (string) file_get_contents("http://127.0.0.1:{$this->details}$path", false, stream_context_create(['http' => [
-            'method' => 'POST', 'header' => "Authorization: Bearer $key\r\nContent-Type: application/json", 'content' => $json, 'ignore_errors' => true, 'timeout' => 10,
-        ]]));
+        return (string) file_get_contents(
+            "http://127.0.0.1:{$this->details}$path",
+            false,
+            stream_context_create([
+                'http' => [
+                    'method' => 'POST',
+                    'header' => "Authorization: Bearer $key\r\nContent-Type: application/json",
+                    'content' => $json,
+                    'ignore_errors' => true,
+                    'timeout' => 10,
+                ],
+            ]),
+        );
     }
 }

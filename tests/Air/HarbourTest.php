@@ -33,7 +33,18 @@ final class HarbourTest extends TestCase
         $tagged->awaitSaying('ahoy; all');
         $plain->awaitSaying('ahoy; all');
         self::assertSame([], array_filter($plain->others, static fn (IrcLine $line): bool => $line->tags !== []));
-        self::assertContains('message-tags', explode(' ', array_values(array_filter($tagged->others, static fn (IrcLine $line): bool => $line->command === 'CAP' && $line->param(1) === 'ACK'))[0]->param(2)));
+        self::assertContains(
+            'message-tags',
+            explode(
+                ' ',
+                array_values(
+                    array_filter(
+                        $tagged->others,
+                        static fn (IrcLine $line): bool => $line->command === 'CAP' && $line->param(1) === 'ACK',
+                    ),
+                )[0]->param(2),
+            ),
+        );
     }
 
     public function test_it_refuses_what_is_too_long_too_often_or_a_link_from_the_crowd(): void
@@ -44,7 +55,12 @@ final class HarbourTest extends TestCase
         for ($i = 0; $i < 21; $i++) {
             $viewer->say("line $i");
         }
-        $notices = static fn (ChatClient $self): array => array_values(array_map(static fn (IrcLine $line): string => $line->param(1), array_filter($self->others, static fn (IrcLine $line): bool => $line->command === 'NOTICE')));
+        $notices = static fn (ChatClient $self): array => array_values(
+            array_map(
+                static fn (IrcLine $line): string => $line->param(1),
+                array_filter($self->others, static fn (IrcLine $line): bool => $line->command === 'NOTICE'),
+            ),
+        );
         self::assertTrue($viewer->await(static fn (ChatClient $self): bool => count($notices($self)) === 3));
         self::assertStringContainsString('at most 500 characters', $notices($viewer)[0]);
         self::assertStringContainsString('only moderators may post links', $notices($viewer)[1]);
@@ -55,7 +71,13 @@ final class HarbourTest extends TestCase
     {
         $viewer = ChatClient::join($this->port, 'odo', 'cove');
         $parrot = ChatClient::join($this->port, 'silver_parrot', 'cove');
-        self::assertNotSame([], array_filter($parrot->others, static fn (IrcLine $line): bool => $line->command === 'MODE' && $line->param(1) === '+o'));
+        self::assertNotSame(
+            [],
+            array_filter(
+                $parrot->others,
+                static fn (IrcLine $line): bool => $line->command === 'MODE' && $line->param(1) === '+o',
+            ),
+        );
         $parrot->say('see https://charts.lantern-cove.example');
         $viewer->awaitSaying('https://charts.lantern-cove.example');
     }
@@ -66,7 +88,11 @@ final class HarbourTest extends TestCase
         $other = stream_socket_client("tcp://127.0.0.1:{$this->port}");
         self::assertIsResource($other);
         stream_set_timeout($other, 3);
-        fwrite($other, "NICK ODO\r\nNICK bad nick!\r\nNONSENSE\r\n\r\n:only.prefix\r\n@tags\r\nJOIN cove\r\nPRIVMSG #cove :not in\r\n");
+        fwrite(
+            $other,
+            "NICK ODO\r\nNICK bad nick!\r\nNONSENSE\r\n\r\n:only.prefix\r\n@tags\r\nJOIN cove\r\nPRIVMSG #cove :not "
+                ."in\r\n",
+        );
         $answers = '';
         while (substr_count($answers, "\n") < 5 && ($line = fgets($other)) !== false) {
             $answers .= $line;
@@ -95,17 +121,46 @@ final class HarbourTest extends TestCase
     public function test_whoever_has_the_key_may_write_as_one_of_the_people_and_change_the_channel(): void
     {
         $viewer = ChatClient::join($this->port, 'silver_parrot', 'lantern_cove');
-        self::assertSame('{"done":true}', $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => '!tide']));
+        self::assertSame(
+            '{"done":true}',
+            $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => '!tide']),
+        );
         $viewer->awaitSaying('!tide');
-        self::assertSame(['bram', 'follower,moderator'], [$viewer->tagsOf('!tide')['account'], $viewer->tagsOf('!tide')['harbour.example/levels']]);
-        self::assertSame('{"error":"not allowed"}', $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => 'x'], 'guessed'));
-        foreach ([['as' => 'nobody', 'text' => 'x'], ['as' => 'bram', 'text' => ' '], ['as' => 'bram'], ['as' => 'bram', 'text' => str_repeat('x', 501)]] as $wrong) {
-            self::assertSame('{"error":"not understood"}', $this->harbour->post('/channels/lantern_cove/lines', $wrong));
+        self::assertSame(
+            ['bram', 'follower,moderator'],
+            [$viewer->tagsOf('!tide')['account'], $viewer->tagsOf('!tide')['harbour.example/levels']],
+        );
+        self::assertSame(
+            '{"error":"not allowed"}',
+            $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => 'x'], 'guessed'),
+        );
+        foreach (
+            [
+                ['as' => 'nobody', 'text' => 'x'],
+                ['as' => 'bram', 'text' => ' '],
+                ['as' => 'bram'],
+                ['as' => 'bram', 'text' => str_repeat('x', 501)],
+            ] as $wrong
+        ) {
+            self::assertSame(
+                '{"error":"not understood"}',
+                $this->harbour->post('/channels/lantern_cove/lines', $wrong),
+            );
         }
-        self::assertSame('{"done":true}', $this->harbour->post('/channels/lantern_cove', ['category' => 'Rigging', 'live' => false, 'title' => 'Masts']));
+        self::assertSame(
+            '{"done":true}',
+            $this->harbour->post('/channels/lantern_cove', [
+                'category' => 'Rigging',
+                'live' => false,
+                'title' => 'Masts',
+            ]),
+        );
         $after = json_decode($this->harbour->ask('/channels/lantern_cove'), true);
         self::assertIsArray($after);
-        self::assertSame(['Rigging', false, null, 'Masts'], [$after['category'], $after['live'], $after['started'], $after['title']]);
+        self::assertSame(
+            ['Rigging', false, null, 'Masts'],
+            [$after['category'], $after['live'], $after['started'], $after['title']],
+        );
         $this->harbour->post('/channels/lantern_cove', ['category' => 'Juggling']);
         self::assertStringContainsString('"category":"Rigging"', $this->harbour->ask('/channels/lantern_cove'));
         self::assertSame('{"done":true}', $this->harbour->post('/pace', ['lines_a_minute' => 3000]));

@@ -38,8 +38,11 @@ final class HostileServer
     }
 
     /** Lets the talker in, and into its channel. */
-    public function welcome(string $nick, string $channel, string $capabilities = 'message-tags account-tag server-time'): void
-    {
+    public function welcome(
+        string $nick,
+        string $channel,
+        string $capabilities = 'message-tags account-tag server-time',
+    ): void {
         $this->accept();
         $this->await('USER ');
         $this->send(":hostile.example CAP * LS :$capabilities\r\n");

@@ -19,7 +19,10 @@ use SilverParrot\Pack\Pack;
 use function Amp\async;
 use function Amp\delay;
 
-/** One server means no good. Its own channel says what is wrong; the other channel is answered as ever, by the same process. */
+/**
+ * One server means no good. Its own channel says what is wrong; the other channel is answered as ever, by the same
+ * process.
+ */
 final class HostileServerTest extends AirTestCase
 {
     /** An answer in another channel comes within 100 ms; twice that here, and what the machine had no processor for. */
@@ -65,16 +68,28 @@ final class HostileServerTest extends AirTestCase
         }
         // Nothing was too much for its rows, so nothing failed; and whoever could be answered was.
         self::assertSame('0', $this->trouble88('failed'));
-        self::assertSame('0', $this->value("SELECT COUNT(*) FROM viewers WHERE channel_id = 88 AND login LIKE '%wren%'"));
+        self::assertSame(
+            '0',
+            $this->value("SELECT COUNT(*) FROM viewers WHERE channel_id = 88 AND login LIKE '%wren%'"),
+        );
         self::assertGreaterThan(10, $this->counted88());
-        self::assertSame('0', $this->value("SELECT COUNT(*) FROM outgoing WHERE channel_id = 88 AND text LIKE '%launched%'"), 'nobody became the streamer');
+        self::assertSame(
+            '0',
+            $this->value("SELECT COUNT(*) FROM outgoing WHERE channel_id = 88 AND text LIKE '%launched%'"),
+            'nobody became the streamer',
+        );
     }
 
     public function test_an_error_is_its_own_channels_and_its_screen_says_so(): void
     {
         $cove = $this->viewer('error_watch');
         // A row that does not fit, whichever one that may be some day.
-        $this->air->database()->exec("CREATE TRIGGER no_memory BEFORE INSERT ON memory_history FOR EACH ROW BEGIN IF NEW.channel_id = 88 THEN SIGNAL SQLSTATE '22001' SET MYSQL_ERRNO = 1406, MESSAGE_TEXT = 'Data too long'; END IF; END");
+        $this->air
+            ->database()
+            ->exec(
+                'CREATE TRIGGER no_memory BEFORE INSERT ON memory_history FOR EACH ROW BEGIN IF NEW.channel_id = 88 '
+                    ."THEN SIGNAL SQLSTATE '22001' SET MYSQL_ERRNO = 1406, MESSAGE_TEXT = 'Data too long'; END IF; END",
+            );
         try {
             $this->server()->send(":odo!o@h PRIVMSG #loud_cove :!count\r\n");
             $this->server()->isTaken('error');
@@ -85,7 +100,8 @@ final class HostileServerTest extends AirTestCase
         }
         $counted = $this->counted88();
         $this->server()->send(":odo!o@h PRIVMSG #loud_cove :!count\r\n");
-        self::assertTrue($this->until(fn (): bool => $this->counted88() === $counted + 1), 'and the next line is heard');
+        $isHeard = $this->until(fn (): bool => $this->counted88() === $counted + 1);
+        self::assertTrue($isHeard, 'and the next line is heard');
     }
 
     /** @return iterable<string, array{string, int, bool}> one line, how often, whether the talker may leave for it */
@@ -103,8 +119,11 @@ final class HostileServerTest extends AirTestCase
     }
 
     #[DataProvider('floods')]
-    public function test_no_flood_delays_the_other_channel_or_fills_the_memory(string $line, int $times, bool $mayLeave): void
-    {
+    public function test_no_flood_delays_the_other_channel_or_fills_the_memory(
+        string $line,
+        int $times,
+        bool $mayLeave,
+    ): void {
         if ($this->server()->isLeft()) {
             $this->server()->welcome('loud_parrot', 'loud_cove');
         }
@@ -125,7 +144,10 @@ final class HostileServerTest extends AirTestCase
         }
         $this->isAnswered($cove, 'afterwards');
         if (str_contains($line, 'PRIVMSG')) {
-            self::assertTrue($this->until(fn (): bool => (int) $this->trouble88('dropped') > 1_000), 'what was dropped is counted');
+            self::assertTrue(
+                $this->until(fn (): bool => (int) $this->trouble88('dropped') > 1_000),
+                'what was dropped is counted',
+            );
         }
     }
 
@@ -134,7 +156,12 @@ final class HostileServerTest extends AirTestCase
         $cove = $this->viewer('bare_watch');
         $sockets = [];
         for ($i = 0; $i < 1_300; $i++) {
-            $socket = @stream_socket_client("tcp://127.0.0.1:{$this->air->setting('AIR_STREAM_PORT')}", $code, $message, 5);
+            $socket = @stream_socket_client(
+                "tcp://127.0.0.1:{$this->air->setting('AIR_STREAM_PORT')}",
+                $code,
+                $message,
+                5,
+            );
             if ($socket !== false) {
                 $sockets[] = $socket;
             }
@@ -150,7 +177,10 @@ final class HostileServerTest extends AirTestCase
     public static function patiences(): iterable
     {
         yield 'never answers' => [new Patience(welcomeSeconds: 0.3), []];
-        yield 'drips' => [new Patience(silentSeconds: 0.3), [":h 001 loud_parrot :come\r\n", ':', 'h', ' ', '3', '7', '6']];
+        yield 'drips' => [
+            new Patience(silentSeconds: 0.3),
+            [":h 001 loud_parrot :come\r\n", ':', 'h', ' ', '3', '7', '6'],
+        ];
     }
 
     /** @param  list<string>  $sends */
@@ -158,8 +188,12 @@ final class HostileServerTest extends AirTestCase
     public function test_a_server_that_keeps_one_waiting_is_left(Patience $patience, array $sends): void
     {
         $server = HostileServer::start();
-        $chat = new ChatConnection(new ChatAddress('127.0.0.1', $server->port, 'loud_parrot', 'loud_cove', isNear: true), static function (): void {
-        }, patience: $patience);
+        $chat = new ChatConnection(
+            new ChatAddress('127.0.0.1', $server->port, 'loud_parrot', 'loud_cove', isNear: true),
+            static function (): void {
+            },
+            patience: $patience,
+        );
         async(static fn () => $chat->stay());
         delay(0.05);
         $server->accept();
@@ -188,16 +222,26 @@ final class HostileServerTest extends AirTestCase
         $wait = new CpuWait([...array_column($this->air->instance()['servers'], 'pid'), getmypid() ?: 0]);
         [$since, $waited] = [microtime(true), $wait->seconds()];
         $cove->say('!count');
-        self::assertTrue($cove->await(static fn (ChatClient $self): bool => count($self->saidBy('silver_parrot')) > $heard, 10), "no answer: $when");
+        self::assertTrue(
+            $cove->await(static fn (ChatClient $self): bool => count($self->saidBy('silver_parrot')) > $heard, 10),
+            "no answer: $when",
+        );
         [$seconds, $waited] = [microtime(true) - $since, $wait->seconds() - $waited];
-        self::assertLessThan(self::ANSWER_SECONDS, $seconds - $waited, sprintf('late: %s, after %.2f s, of which %.2f s without a processor', $when, $seconds, $waited));
+        self::assertLessThan(
+            self::ANSWER_SECONDS,
+            $seconds - $waited,
+            sprintf('late: %s, after %.2f s, of which %.2f s without a processor', $when, $seconds, $waited),
+        );
         $this->isTheSame($when);
     }
 
     private function isTheSame(string $when): void
     {
         self::assertSame(self::$talker, $this->talker(), "another process: $when");
-        self::assertSame(1, preg_match('/^VmRSS:\s+(\d+)/m', (string) file_get_contents('/proc/'.self::$talker.'/status'), $used));
+        self::assertSame(
+            1,
+            preg_match('/^VmRSS:\s+(\d+)/m', (string) file_get_contents('/proc/'.self::$talker.'/status'), $used),
+        );
         self::assertLessThan(self::MOST_MEMORY_KB, (int) $used[1], "memory: $when");
     }
 
@@ -231,13 +275,42 @@ final class HostileServerTest extends AirTestCase
     private function makeChannel(int $port): void
     {
         $database = $this->air->database();
-        $pack = new Pack(\SilverParrot\Chat\Channel::of('loud_cove', 'Loud Cove'), flood: new Flood(0, 0), counters: ['planks' => new \SilverParrot\Pack\Counter('planks')], commands: [
-            Say::on('!count', '[add 1 to counter.planks]')->gated(Cooldown::none()),
-            Say::on('!launch', 'launched')->gated(new ForLevels(new \SilverParrot\Pack\LevelRule(atLeast: \SilverParrot\Chat\Level::Streamer)), Cooldown::none()),
-        ]);
-        $server = json_encode(['host' => '127.0.0.1', 'port' => $port, 'tls' => false, 'nick' => 'loud_parrot', 'room' => 'loud_cove', 'sign_in' => 'none', 'account' => ''], JSON_THROW_ON_ERROR);
-        $database->prepare("INSERT INTO channels (id, login, name, talkers, details, chat_server, flood_person, flood_channel) VALUES (88, 'loud_cove', 'Loud Cove', '[]', '{}', ?, 0, 0)")->execute([$server]);
-        $database->prepare('INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (88, 1, "", ?, UTC_TIMESTAMP())')->execute([PackFormat::write($pack)]);
+        $pack = new Pack(
+            \SilverParrot\Chat\Channel::of('loud_cove', 'Loud Cove'),
+            flood: new Flood(0, 0),
+            counters: ['planks' => new \SilverParrot\Pack\Counter('planks')],
+            commands: [
+                Say::on('!count', '[add 1 to counter.planks]')->gated(Cooldown::none()),
+                Say::on('!launch', 'launched')->gated(
+                    new ForLevels(new \SilverParrot\Pack\LevelRule(atLeast: \SilverParrot\Chat\Level::Streamer)),
+                    Cooldown::none(),
+                ),
+            ],
+        );
+        $server = json_encode(
+            [
+                'host' => '127.0.0.1',
+                'port' => $port,
+                'tls' => false,
+                'nick' => 'loud_parrot',
+                'room' => 'loud_cove',
+                'sign_in' => 'none',
+                'account' => '',
+            ],
+            JSON_THROW_ON_ERROR,
+        );
+        $database
+            ->prepare(
+                'INSERT INTO channels (id, login, name, talkers, details, chat_server, flood_person, flood_channel) '
+                    ."VALUES (88, 'loud_cove', 'Loud Cove', '[]', '{}', ?, 0, 0)",
+            )
+            ->execute([$server]);
+        $database
+            ->prepare(
+                'INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (88, 1, "", ?, '
+                    .'UTC_TIMESTAMP())',
+            )
+            ->execute([PackFormat::write($pack)]);
         $database->exec('UPDATE channels SET edition_on_air = 1 WHERE id = 88');
     }
 }

@@ -7,7 +7,10 @@ namespace Tests\Air;
 use SilverParrot\Source\Unseen;
 use Tests\Outside;
 
-/** A viewer means no good, and the parrot repeats what they say. It never speaks to the chat or to another talker for them. */
+/**
+ * A viewer means no good, and the parrot repeats what they say. It never speaks to the chat or to another talker for
+ * them.
+ */
 final class HostileViewerTest extends AirTestCase
 {
     public static function setUpBeforeClass(): void
@@ -23,7 +26,15 @@ final class HostileViewerTest extends AirTestCase
         $talker = $this->air->instance()['servers']['air']['pid'];
         $watch = $this->viewer('viewer_watch');
         $this->awaitRoomToSpeak(20);
-        for ($tries = 0; $tries < 40 && ! $watch->await(static fn (ChatClient $self): bool => in_array('since ready', $self->saidBy('silver_parrot'), true), 0.5); $tries++) {
+        for (
+            $tries = 0;
+            $tries < 40
+            && ! $watch->await(
+                static fn (ChatClient $self): bool => in_array('since ready', $self->saidBy('silver_parrot'), true),
+                0.5,
+            );
+            $tries++
+        ) {
             // The edition that answers it is taken up within a second.
             $this->write('odo', '!since ready');
         }
@@ -33,7 +44,12 @@ final class HostileViewerTest extends AirTestCase
         // What came after all of them is answered after all of them.
         $before = $this->planks();
         $this->write('odo', '!count');
-        self::assertTrue($watch->await(fn (ChatClient $self): bool => in_array((string) ($before + 1), $self->saidBy('silver_parrot'), true), 40));
+        self::assertTrue(
+            $watch->await(
+                fn (ChatClient $self): bool => in_array((string) ($before + 1), $self->saidBy('silver_parrot'), true),
+                40,
+            ),
+        );
         $said = array_filter($watch->saidBy('silver_parrot'), static fn (string $one): bool => ! ctype_digit($one));
         self::assertGreaterThan(40, count($said));
         foreach ($said as $one) {
@@ -47,7 +63,10 @@ final class HostileViewerTest extends AirTestCase
             self::assertLessThanOrEqual(500, mb_strlen($one));
         }
         self::assertSame($talker, $this->air->instance()['servers']['air']['pid']);
-        self::assertSame('0', $this->value("SELECT COALESCE(JSON_VALUE(air_troubles, '$.failed'), 0) FROM channels WHERE id = 1"));
+        self::assertSame(
+            '0',
+            $this->value("SELECT COALESCE(JSON_VALUE(air_troubles, '$.failed'), 0) FROM channels WHERE id = 1"),
+        );
         self::assertSame('silver_parrot', $this->value('SELECT parrot FROM channels WHERE id = 1'));
     }
 
@@ -55,10 +74,53 @@ final class HostileViewerTest extends AirTestCase
     private function texts(): array
     {
         $own = [
-            '/ban odo', '.timeout odo', '!ban odo', '!!ban', "\u{200B}/ban", "\u{E0000}/ban", "\u{E0FFF}!ban", "\u{2065}/x", "\u{FFF0}/x", "\u{20DD}/x", "\u{E000}/x", "\u{115F}.x", "\u{3164}!x", "\u{202E}/x", "\u{2066}x\u{2069}", '//..!!x', ' / ban', '/', '!', '.',
-            "a\rQUIT", "a\nQUIT :x", "\x01ACTION x\x01", '[caller]', '[add 99 to counter.planks]', '[[caller]', '[list.knots]', '{{ caller }}', '${caller}', '%caller%', "'; DROP TABLE users; --", '" OR ""="', '\\', '%n%s%x', "\0x", str_repeat('w', 480), str_repeat('🦜', 240), str_repeat("e\u{301}", 200), '@everyone', '@silver_parrot !count',
+            '/ban odo',
+            '.timeout odo',
+            '!ban odo',
+            '!!ban',
+            "\u{200B}/ban",
+            "\u{E0000}/ban",
+            "\u{E0FFF}!ban",
+            "\u{2065}/x",
+            "\u{FFF0}/x",
+            "\u{20DD}/x",
+            "\u{E000}/x",
+            "\u{115F}.x",
+            "\u{3164}!x",
+            "\u{202E}/x",
+            "\u{2066}x\u{2069}",
+            '//..!!x',
+            ' / ban',
+            '/',
+            '!',
+            '.',
+            "a\rQUIT",
+            "a\nQUIT :x",
+            "\x01ACTION x\x01",
+            '[caller]',
+            '[add 99 to counter.planks]',
+            '[[caller]',
+            '[list.knots]',
+            '{{ caller }}',
+            '${caller}',
+            '%caller%',
+            "'; DROP TABLE users; --",
+            '" OR ""="',
+            '\\',
+            '%n%s%x',
+            "\0x",
+            str_repeat('w', 480),
+            str_repeat('🦜', 240),
+            str_repeat("e\u{301}", 200),
+            '@everyone',
+            '@silver_parrot !count',
         ];
-        $published = array_values(array_filter(Outside::hostileStrings(), static fn (string $one): bool => $one !== '' && strlen($one) < 1_200));
+        $published = array_values(
+            array_filter(
+                Outside::hostileStrings(),
+                static fn (string $one): bool => $one !== '' && strlen($one) < 1_200,
+            ),
+        );
 
         // All that is answered stays under what a chat lets a moderator say in half a minute.
         return [...$own, ...array_slice($published, 0, 25)];
@@ -67,10 +129,25 @@ final class HostileViewerTest extends AirTestCase
     /** As one of the harbour's people, who are not held to a viewer's pace. */
     private function write(string $as, string $text): void
     {
-        $json = json_encode(['as' => $as, 'text' => mb_substr($text, 0, 500)], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
-        $told = file_get_contents("http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}/channels/lantern_cove/lines", false, stream_context_create(['http' => [
-            'method' => 'POST', 'header' => "Authorization: Bearer {$this->air->setting('HARBOUR_KEY')}\r\nContent-Type: application/json", 'content' => $json, 'ignore_errors' => true, 'timeout' => 10,
-        ]]));
+        $json = json_encode(
+            ['as' => $as, 'text' => mb_substr($text, 0, 500)],
+            JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
+        $told = file_get_contents(
+            "http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}/channels/lantern_cove/lines",
+            false,
+            stream_context_create([
+                'http' => [
+                    'method' => 'POST',
+                    'header' => "Authorization: Bearer {$this->air->setting(
+                        'HARBOUR_KEY',
+                    )}\r\nContent-Type: application/json",
+                    'content' => $json,
+                    'ignore_errors' => true,
+                    'timeout' => 10,
+                ],
+            ]),
+        );
         self::assertNotFalse($told);
     }
 }

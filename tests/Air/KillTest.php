@@ -28,14 +28,19 @@ final class KillTest extends AirTestCase
         mt_srand(20261126);
         $this->survive(function (int $round): void {
             posix_kill($this->air->instance()['servers']['database']['pid'], SIGKILL);
-            // Whoever dies at once after a start is started again only after a pause, so each round lets it live for a while.
+            // Whoever dies at once after a start is started again only after a pause, so each round lets it live for a
+            // while.
             sleep(3);
-            // A talker that finds no memory any more dies, and the next one takes a new lease; one that missed nothing goes on.
+            // A talker that finds no memory any more dies, and the next one takes a new lease; one that missed nothing
+            // goes on.
             $this->awaitTalker();
         });
     }
 
-    /** @return iterable<string, array{string, bool, int}> the point, whether the database is killed and not the talker, answers that are never said */
+    /**
+     * @return iterable<string, array{string, bool, int}> the point, whether the database is killed and not the talker,
+     *     answers that are never said
+     */
     public static function points(): iterable
     {
         foreach (['before-key', 'before-commit', 'after-commit', 'after-write'] as $point) {
@@ -48,7 +53,10 @@ final class KillTest extends AirTestCase
     #[DataProvider('points')]
     public function test_a_kill_at_each_point_of_the_way(string $point, bool $ofDatabase, int $neverSaid): void
     {
-        $this->startUntilThere($this->stopTheFirst(), fn () => $this->startTalker([$point, '3', (string) ($ofDatabase ? $this->databaseNow() : 0)]));
+        $this->startUntilThere(
+            $this->stopTheFirst(),
+            fn () => $this->startTalker([$point, '3', (string) ($ofDatabase ? $this->databaseNow() : 0)]),
+        );
         [$before, $viewer] = [$this->planks(), $this->viewer('watch'.crc32("$point $ofDatabase"))];
         $epoch = $this->epoch();
         for ($i = 0; $i < 6; $i++) {
@@ -58,12 +66,31 @@ final class KillTest extends AirTestCase
         $this->restartUntilThere($epoch);
         $still = $this->planks();
         $viewer->say('!count');
-        $isAnswered = $viewer->await(fn (ChatClient $self): bool => $this->planks() > $still && max([0, ...array_map(intval(...), $self->saidBy('second_parrot'))]) === $this->planks(), 25);
-        self::assertTrue($isAnswered, "from $still to {$this->planks()}, heard ".json_encode($viewer->heard).', outgoing '.json_encode($this->air->database()->query('SELECT state, text, queued_at, handed_at FROM outgoing ORDER BY id DESC LIMIT 8')->fetchAll(\PDO::FETCH_NUM)).$this->toldByTalker());
+        $isAnswered = $viewer->await(
+            fn (ChatClient $self): bool => $this->planks() > $still
+                && max([0, ...array_map(intval(...), $self->saidBy('second_parrot'))]) === $this->planks(),
+            25,
+        );
+        self::assertTrue(
+            $isAnswered,
+            "from $still to {$this->planks()}, heard "
+                .json_encode($viewer->heard)
+                .', outgoing '
+                .json_encode(
+                    $this->air
+                        ->database()
+                        ->query('SELECT state, text, queued_at, handed_at FROM outgoing ORDER BY id DESC LIMIT 8')
+                        ->fetchAll(\PDO::FETCH_NUM),
+                )
+                .$this->toldByTalker(),
+        );
         $this->agree($viewer, 'second_parrot', $before, $neverSaid);
     }
 
-    /** @return iterable<string, array{string, bool, list<int>}> the point, whether the database is killed and not the talker, how often it may be said */
+    /**
+     * @return iterable<string, array{string, bool, list<int>}> the point, whether the database is killed and not the
+     *     talker, how often it may be said
+     */
     public static function pointsOfWhatWaited(): iterable
     {
         yield 'the talker, handed on' => ['waited-after-handed', false, [0]];
@@ -77,15 +104,33 @@ final class KillTest extends AirTestCase
     #[DataProvider('pointsOfWhatWaited')]
     public function test_a_kill_on_the_way_of_what_had_to_wait(string $point, bool $ofDatabase, array $times): void
     {
-        $this->startUntilThere($this->stopTheFirst(), fn () => $this->startTalker([$point, '1', (string) ($ofDatabase ? $this->databaseNow() : 0)]));
+        $this->startUntilThere(
+            $this->stopTheFirst(),
+            fn () => $this->startTalker([$point, '1', (string) ($ofDatabase ? $this->databaseNow() : 0)]),
+        );
         [$viewer, $epoch] = [$this->viewer('watch'.crc32("$point $ofDatabase")), $this->epoch()];
-        $queue = fn (int $number) => $this->air->database()->exec("INSERT INTO outgoing (channel_id, event_key, position, text, voice, place, answer_to, to_login, state, queued_at) VALUES (1, '$point $ofDatabase', $number, 'waited $number', 'parrot', 'chat', '', '', 'queued', UTC_TIMESTAMP(3))");
+        $queue = fn (int $number) => $this->air
+            ->database()
+            ->exec(
+                'INSERT INTO outgoing (channel_id, event_key, position, text, voice, place, answer_to, to_login, '
+                    ."state, queued_at) VALUES (1, '$point $ofDatabase', $number, 'waited $number', 'parrot', 'chat', "
+                    ."'', '', 'queued', UTC_TIMESTAMP(3))",
+            );
         $queue(1);
         $this->restartUntilThere($epoch);
         $queue(2);
-        self::assertTrue($viewer->await(static fn (ChatClient $self): bool => in_array('waited 2', $self->saidBy('second_parrot'), true), 25), $this->toldByTalker());
+        self::assertTrue(
+            $viewer->await(
+                static fn (ChatClient $self): bool => in_array('waited 2', $self->saidBy('second_parrot'), true),
+                25,
+            ),
+            $this->toldByTalker(),
+        );
         self::assertContains(count(array_keys($viewer->saidBy('second_parrot'), 'waited 1', true)), $times);
-        self::assertSame('2', $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'handed' AND event_key = '$point $ofDatabase'"));
+        self::assertSame(
+            '2',
+            $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'handed' AND event_key = '$point $ofDatabase'"),
+        );
     }
 
     /** @param  callable(int): void  $kill */
@@ -116,9 +161,22 @@ final class KillTest extends AirTestCase
         $after = $this->planks();
         self::assertSame($said, array_values(array_unique($said)), 'nothing is said twice');
         self::assertSame([], array_diff($said, range($before + 1, max($before + 1, $after))), 'what was said was kept');
-        self::assertSame($after - $before, (int) $this->value("SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE kind = 'counter' AND name = 'planks' AND CAST(after AS INT) > $before"), 'each change has its history, and its own line');
-        self::assertSame('0', $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'"), 'what was queued was said or declared stale');
-        $handed = (int) $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'handed' AND CAST(text AS INT) > $before");
+        self::assertSame(
+            $after - $before,
+            (int) $this->value(
+                "SELECT COUNT(DISTINCT event_key) FROM memory_history WHERE kind = 'counter' AND name = 'planks' AND "
+                    ."CAST(after AS INT) > $before",
+            ),
+            'each change has its history, and its own line',
+        );
+        self::assertSame(
+            '0',
+            $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'"),
+            'what was queued was said or declared stale',
+        );
+        $handed = (int) $this->value(
+            "SELECT COUNT(*) FROM outgoing WHERE state = 'handed' AND CAST(text AS INT) > $before",
+        );
         self::assertGreaterThanOrEqual(count($said), $handed, 'nothing is said that was not handed on');
         if ($neverSaid !== null) {
             self::assertCount($after - $before - $neverSaid, $said);

@@ -8,10 +8,16 @@ use Ground\Port;
 use Ground\Shell;
 use PHPUnit\Framework\Assert;
 
-/** An IRC server that knows nothing of us: ngircd (Debian), on loopback, with TLS beside plain where certificates are given. */
+/**
+ * An IRC server that knows nothing of us: ngircd (Debian), on loopback, with TLS beside plain where certificates are
+ * given.
+ */
 final class Ngircd
 {
-    /** The group ffdhe2048 of RFC 7919, appendix A.1: without one the server first looks for primes of its own, which takes a busy machine long. */
+    /**
+     * The group ffdhe2048 of RFC 7919, appendix A.1: without one the server first looks for primes of its own, which
+     * takes a busy machine long.
+     */
     private const GROUP = <<<'PEM'
         -----BEGIN DH PARAMETERS-----
         MIIBCAKCAQEA//////////+t+FRYortKmq/cViAnPTzx2LnFg84tNpWp4TZBFGQz
@@ -26,8 +32,11 @@ final class Ngircd
     /** @var resource|null */
     private $process;
 
-    private function __construct(private readonly string $folder, public readonly int $port, public readonly int $tlsPort)
-    {
+    private function __construct(
+        private readonly string $folder,
+        public readonly int $port,
+        public readonly int $tlsPort,
+    ) {
     }
 
     /** @param  list<string>  $certificate  "--certificate=FILE" and "--certificate-key=FILE"; empty for none */
@@ -35,21 +44,37 @@ final class Ngircd
     {
         Assert::assertNotNull(Shell::find('ngircd'), 'bin/parrot test installs it');
         $port = Port::near(26667);
-        $self = new self(sys_get_temp_dir().'/parrot-ngircd-'.bin2hex(random_bytes(4)), $port, Port::firstFreeFrom($port + 1));
+        $self = new self(
+            sys_get_temp_dir().'/parrot-ngircd-'.bin2hex(random_bytes(4)),
+            $port,
+            Port::firstFreeFrom($port + 1),
+        );
         mkdir($self->folder, 0o755);
         $own = posix_geteuid() === 0 ? "ServerUID = irc\nServerGID = irc\n" : '';
         $tls = '';
         if ($certificate !== []) {
             foreach (['certificate' => 'pem', 'certificate-key' => 'key'] as $name => $ending) {
-                $from = array_values(array_filter($certificate, static fn (string $option): bool => str_starts_with($option, "--$name=")))[0] ?? '';
+                $from =
+                    array_values(
+                        array_filter(
+                            $certificate,
+                            static fn (string $option): bool => str_starts_with($option, "--$name="),
+                        ),
+                    )[0] ?? '';
                 copy(substr($from, strlen("--$name=")), "{$self->folder}/server.$ending");
                 chmod("{$self->folder}/server.$ending", 0o644);
             }
             file_put_contents("{$self->folder}/dh.pem", self::GROUP);
             chmod("{$self->folder}/dh.pem", 0o644);
-            $tls = "[SSL]\nDHFile = {$self->folder}/dh.pem\nCertFile = {$self->folder}/server.pem\nKeyFile = {$self->folder}/server.key\nPorts = {$self->tlsPort}\n";
+            $tls = "[SSL]\nDHFile = {$self->folder}/dh.pem\nCertFile = {$self->folder}/server.pem\nKeyFile = "
+                ."{$self->folder}/server.key\nPorts = {$self->tlsPort}\n";
         }
-        file_put_contents("{$self->folder}/ngircd.conf", "[Global]\nName = irc.local.test\nListen = 127.0.0.1\nPorts = {$self->port}\n{$own}MotdPhrase = ok\n[Limits]\nMaxConnectionsIP = 0\nMaxNickLength = 30\nMaxPenaltyTime = 0\n[Options]\nDNS = no\nIdent = no\nPAM = no\nIncludeDir = /nonexistent\n$tls");
+        file_put_contents(
+            "{$self->folder}/ngircd.conf",
+            "[Global]\nName = irc.local.test\nListen = 127.0.0.1\nPorts = {$self->port}\n{$own}MotdPhrase = "
+                ."ok\n[Limits]\nMaxConnectionsIP = 0\nMaxNickLength = 30\nMaxPenaltyTime = 0\n[Options]\nDNS = "
+                ."no\nIdent = no\nPAM = no\nIncludeDir = /nonexistent\n$tls",
+        );
         $self->run();
 
         return $self;
@@ -57,7 +82,11 @@ final class Ngircd
 
     public function run(): void
     {
-        $process = proc_open([(string) Shell::find('ngircd'), '-n', '-f', "{$this->folder}/ngircd.conf"], [['file', '/dev/null', 'r'], ['file', "{$this->folder}/log", 'a'], ['redirect', 1]], $pipes);
+        $process = proc_open(
+            [(string) Shell::find('ngircd'), '-n', '-f', "{$this->folder}/ngircd.conf"],
+            [['file', '/dev/null', 'r'], ['file', "{$this->folder}/log", 'a'], ['redirect', 1]],
+            $pipes,
+        );
         Assert::assertIsResource($process);
         $this->process = $process;
         for ($tries = 0; $tries < 200 && Port::isFree($this->port); $tries++) {

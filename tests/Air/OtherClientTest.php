@@ -27,12 +27,27 @@ final class OtherClientTest extends TestCase
         usleep(2_000_000);
         $this->harbour->post('/channels/lantern_cove/lines', ['as' => 'bram', 'text' => 'mind; the \\ rail']);
         $seen = self::seen($client);
-        self::assertEqualsCanonicalizing(['message-tags', 'server-time', 'account-tag', 'echo-message', 'sasl'], array_intersect($seen['capabilities'], ['message-tags', 'server-time', 'account-tag', 'echo-message', 'sasl']));
+        self::assertEqualsCanonicalizing(
+            ['message-tags', 'server-time', 'account-tag', 'echo-message', 'sasl'],
+            array_intersect($seen['capabilities'], [
+                'message-tags',
+                'server-time',
+                'account-tag',
+                'echo-message',
+                'sasl',
+            ]),
+        );
         self::assertContains(['signed in', 'quill'], $seen['events']);
         self::assertContains(['people', true], $seen['events']);
         $messages = array_values(array_filter($seen['events'], static fn (array $one): bool => count($one) === 4));
-        self::assertSame([['quill', 'ahoy from elsewhere', true], ['bram', 'mind; the \\ rail', true]], array_map(static fn (array $one): array => [$one[0], $one[1], $one[3]], $messages));
-        self::assertSame(['bram', 'follower,moderator'], [$messages[1][2]['account'] ?? '', $messages[1][2]['harbour.example/levels'] ?? '']);
+        self::assertSame(
+            [['quill', 'ahoy from elsewhere', true], ['bram', 'mind; the \\ rail', true]],
+            array_map(static fn (array $one): array => [$one[0], $one[1], $one[3]], $messages),
+        );
+        self::assertSame(
+            ['bram', 'follower,moderator'],
+            [$messages[1][2]['account'] ?? '', $messages[1][2]['harbour.example/levels'] ?? ''],
+        );
         self::assertNotSame($messages[0][2]['msgid'] ?? '', $messages[1][2]['msgid'] ?? '');
     }
 
@@ -44,7 +59,20 @@ final class OtherClientTest extends TestCase
     /** @return array{resource, resource} */
     private function client(string $account, string $secret): array
     {
-        $process = proc_open(['node', __DIR__.'/irc-client.cjs', (string) $this->harbour->chat, $account, $account, $secret, '#lantern_cove'], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']], $pipes, dirname(__DIR__, 2));
+        $process = proc_open(
+            [
+                'node',
+                __DIR__.'/irc-client.cjs',
+                (string) $this->harbour->chat,
+                $account,
+                $account,
+                $secret,
+                '#lantern_cove',
+            ],
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+            dirname(__DIR__, 2),
+        );
         self::assertIsResource($process);
 
         return [$process, $pipes[1]];

@@ -31,16 +31,22 @@ final class RealServerTest extends TestCase
     public function test_it_connects_joins_hears_answers_is_cut_off_and_comes_back(): void
     {
         $heard = [];
-        $chat = new ChatConnection(new ChatAddress('127.0.0.1', $this->server->port, 'silver_parrot', 'lantern_cove', isNear: true), static function (IrcLine $line) use (&$heard): void {
-            if ($line->command === 'PRIVMSG') {
-                $heard[] = [$line->nick(), $line->param(0), $line->param(1)];
-            }
-        });
+        $chat = new ChatConnection(
+            new ChatAddress('127.0.0.1', $this->server->port, 'silver_parrot', 'lantern_cove', isNear: true),
+            static function (IrcLine $line) use (&$heard): void {
+                if ($line->command === 'PRIVMSG') {
+                    $heard[] = [$line->nick(), $line->param(0), $line->param(1)];
+                }
+            },
+        );
         async(static fn () => $chat->stay());
         $this->until(static fn (): bool => $chat->isWelcome(), 'it is welcome');
         $chat->beIn(['lantern_cove']);
         // The first to enter a channel here is its operator: the parrot sees its rights.
-        $this->until(static fn (): bool => $chat->stateIn('lantern_cove') === ConnectionState::Moderator, 'it is in, with the rights');
+        $this->until(
+            static fn (): bool => $chat->stateIn('lantern_cove') === ConnectionState::Moderator,
+            'it is in, with the rights',
+        );
         $viewer = ChatClient::join($this->server->port, 'wren', 'lantern_cove', '');
         self::assertFalse($chat->knowsPeople(), 'a server without accounts tells people apart by nicks alone');
         $viewer->say('ahoy : there');

@@ -12,14 +12,26 @@ final class StreamsTest extends AirTestCase
     public function test_only_a_token_of_a_member_opens_a_stream_and_only_of_its_channel(): void
     {
         $database = $this->air->database();
-        $database->exec("INSERT IGNORE INTO users (id, name, email, password) VALUES (77, 'Pia', 'pia@far-harbour.example', 'x')");
-        $database->exec("INSERT IGNORE INTO channels (id, login, name, talkers, details) VALUES (77, 'far_harbour', 'Far Harbour', '[]', '{}')");
+        $database->exec(
+            "INSERT IGNORE INTO users (id, name, email, password) VALUES (77, 'Pia', 'pia@far-harbour.example', 'x')",
+        );
+        $database->exec(
+            "INSERT IGNORE INTO channels (id, login, name, talkers, details) VALUES (77, 'far_harbour', 'Far "
+                ."Harbour', '[]', '{}')",
+        );
         $database->exec("INSERT IGNORE INTO memberships (channel_id, user_id, role) VALUES (77, 77, 'streamer')");
         self::assertStringContainsString(' 200 ', $this->ask("GET /stream?token={$this->token(1, 1)}"));
         self::assertStringContainsString(' 200 ', $this->ask("GET /stream?token={$this->token(77, 77)}"));
         $refused = [
-            "GET /stream?token={$this->token(77, 1)}" => '403', "GET /stream?token={$this->token(1, 77)}" => '403', "GET /stream?token={$this->token(1, 1, -61)}" => '403', "GET /stream?token={$this->token(1, 1, 0, 'guessed')}" => '403',
-            'GET /stream' => '403', 'GET /stream?token[]=x' => '403', "GET /?token={$this->token(1, 1)}" => '404', "POST /stream?token={$this->token(1, 1)}" => '405', 'nonsense' => '400',
+            "GET /stream?token={$this->token(77, 1)}" => '403',
+            "GET /stream?token={$this->token(1, 77)}" => '403',
+            "GET /stream?token={$this->token(1, 1, -61)}" => '403',
+            "GET /stream?token={$this->token(1, 1, 0, 'guessed')}" => '403',
+            'GET /stream' => '403',
+            'GET /stream?token[]=x' => '403',
+            "GET /?token={$this->token(1, 1)}" => '404',
+            "POST /stream?token={$this->token(1, 1)}" => '405',
+            'nonsense' => '400',
         ];
         foreach ($refused as $request => $status) {
             self::assertStringContainsString(" $status ", $this->ask((string) $request), (string) $request);
@@ -38,25 +50,43 @@ final class StreamsTest extends AirTestCase
         $stream = $this->open($this->token(1, 1));
         $viewer = $this->viewer('maren');
         $viewer->say('the first of two');
-        preg_match('/^id: (\d+)\nevent: line\ndata: .*the first of two/m', $this->read($stream, 'the first of two'), $first);
+        preg_match(
+            '/^id: (\d+)\nevent: line\ndata: .*the first of two/m',
+            $this->read($stream, 'the first of two'),
+            $first,
+        );
         fclose($stream);
         $viewer->say('the second of two');
         $missed = $this->read($this->open($this->token(1, 1), "Last-Event-ID: $first[1]\r\n"), 'the second of two');
         self::assertStringNotContainsString('the first of two', $missed);
         self::assertStringContainsString('the second of two', $missed);
-        self::assertStringContainsString(': still here', $this->read($this->open($this->token(1, 1)), ': still here', 20));
+        self::assertStringContainsString(
+            ': still here',
+            $this->read($this->open($this->token(1, 1)), ': still here', 20),
+        );
     }
 
     private function token(int $user, int $channel, int $later = 0, ?string $key = null): string
     {
-        return Token::issue($user, $channel, $this->grant($user), time() + $later, $key ?? $this->air->setting('APP_KEY'));
+        return Token::issue(
+            $user,
+            $channel,
+            $this->grant($user),
+            time() + $later,
+            $key ?? $this->air->setting('APP_KEY'),
+        );
     }
 
     /** That a session of theirs may read along, as signing in and opening the page makes it. */
     private function grant(int $user): string
     {
         $id = substr(hash('sha256', "session of $user"), 0, 40);
-        $this->air->database()->exec("INSERT INTO stream_grants (id, user_id, expires_at) VALUES ('$id', $user, UTC_TIMESTAMP() + INTERVAL 1 HOUR) ON DUPLICATE KEY UPDATE expires_at = VALUES(expires_at)");
+        $this->air
+            ->database()
+            ->exec(
+                "INSERT INTO stream_grants (id, user_id, expires_at) VALUES ('$id', $user, UTC_TIMESTAMP() + INTERVAL "
+                    .'1 HOUR) ON DUPLICATE KEY UPDATE expires_at = VALUES(expires_at)',
+            );
 
         return $id;
     }

@@ -33,7 +33,10 @@ trait TalkerOfItsOwn
     {
         $process = proc_open(
             [PHP_BINARY, __DIR__.'/talker.php', ...$arguments],
-            [['file', '/dev/null', 'r'], ['file', $this->talkerLog(), 'a'], ['redirect', 1]], $pipes, Sandbox::project(), $environment + ['AIR_NICK' => 'second_parrot'] + $this->air->environment(),
+            [['file', '/dev/null', 'r'], ['file', $this->talkerLog(), 'a'], ['redirect', 1]],
+            $pipes,
+            Sandbox::project(),
+            $environment + ['AIR_NICK' => 'second_parrot'] + $this->air->environment(),
         );
         self::assertIsResource($process);
         $this->talker = $process;

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Lines that a chat server, or somebody in its chat, might send: "%s" is the channel. None of them ends or hinders anything.
+// Lines that a chat server, or somebody in its chat, might send: "%s" is the channel. None of them ends or hinders
+// anything.
 
 $said = ':odo!o@h PRIVMSG #%s :';
 
@@ -15,7 +16,8 @@ return [
     'a negative number as a tag' => "@-1=x;1e3=y {$said}hi",
     'an empty tag' => "@;;=;=x {$said}hi",
     'one tag ten times' => '@'.str_repeat('account=odo;', 10)." {$said}hi",
-    'a thousand tags' => '@'.implode(';', array_map(static fn (int $i): string => "t$i=x", range(1, 1000)))." {$said}hi",
+    'a thousand tags' => '@'
+        .implode(';', array_map(static fn (int $i): string => "t$i=x", range(1, 1000)))." {$said}hi",
     'tags of eight thousand bytes' => '@x='.str_repeat('y', 8_000)." {$said}hi",
     'tags of thirty thousand bytes' => '@x='.str_repeat('y', 30_000)." {$said}hi",
     'tags without a line' => '@a=b',

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-// The talker, with a kill in it: php talker.php POINT N PID. At the N-th time that it comes to POINT on the way of an answer,
-// the process PID is killed hard; 0 is the talker itself. Nothing in the talker knows of this: it hangs on the connection.
+// The talker, with a kill in it: php talker.php POINT N PID. At the N-th time that it comes to POINT on the way of an
+// answer, the process PID is killed hard; 0 is the talker itself. Nothing in the talker knows of this: it hangs on the
+// connection.
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
@@ -31,12 +32,20 @@ $answers = false;
 // Kept as handed on in the commit of its turn; what had to wait is marked by a statement of its own.
 $taken = false;
 $written = '';
-$connection->beforeExecuting(static function (string $query, array $bindings) use ($at, &$answers, &$taken, &$written): void {
+$connection->beforeExecuting(static function (string $query, array $bindings) use (
+    $at,
+    &$answers,
+    &$taken,
+    &$written,
+): void {
     if ($written !== '') {
         [$here, $written] = [$written, ''];
         $at($here);
     }
-    if (str_starts_with($query, 'INSERT INTO heard_events') && preg_match('/^(tally|stream) /', (string) $bindings[1]) === 0) {
+    if (
+        str_starts_with($query, 'INSERT INTO heard_events')
+        && preg_match('/^(tally|stream) /', (string) $bindings[1]) === 0
+    ) {
         $at('before-key');
     }
     if (str_starts_with($query, 'INSERT INTO outgoing')) {

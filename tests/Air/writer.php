@@ -19,7 +19,9 @@ use SilverParrot\Memory\View;
 $store = new MariaDbStore($app->make('db')->connection(), 1);
 $key = Key::counter('writers');
 for ($i = 0; $i < (int) $argv[2]; $i++) {
-    $store->turn(EventKey::event("writer {$argv[1]} $i"), Reads::of($key), static function (View $memory) use ($key): Tally {
+    $store->turn(EventKey::event("writer {$argv[1]} $i"), Reads::of($key), static function (View $memory) use (
+        $key,
+    ): Tally {
         $kept = $memory->value($key);
 
         return new Tally([new Change($key, $kept, (is_int($kept) ? $kept : 0) + 1, 'counter.writers', 'channel')]);

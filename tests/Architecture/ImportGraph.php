@@ -20,13 +20,19 @@ final class ImportGraph
     {
         $sources = [];
         /** @var SplFileInfo $file */
-        foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/core', RecursiveDirectoryIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new RecursiveIteratorIterator(
+                new RecursiveDirectoryIterator(dirname(__DIR__, 2).'/core', RecursiveDirectoryIterator::SKIP_DOTS),
+            ) as $file
+        ) {
             $source = (string) file_get_contents($file->getPathname());
             preg_match('/^namespace SilverParrot\\\\?([\w\\\\]*);/m', $source, $namespace);
             $sources[ltrim(($namespace[1] ?? '').'\\'.$file->getBasename('.php'), '\\')] = $source;
         }
 
-        return new self(array_map(static fn (string $source): array => self::named($source, array_keys($sources)), $sources));
+        return new self(
+            array_map(static fn (string $source): array => self::named($source, array_keys($sources)), $sources),
+        );
     }
 
     /**
@@ -37,17 +43,41 @@ final class ImportGraph
     {
         preg_match('/^namespace SilverParrot\\\\?([\w\\\\]*);/m', $source, $namespace);
         preg_match_all('/^use SilverParrot\\\\([\w\\\\]+)(?: as (\w+))?;/m', $source, $uses, PREG_SET_ORDER);
-        $short = array_combine(array_map(static fn (array $use): string => $use[2] ?? self::last($use[1]), $uses), array_column($uses, 1));
+        $short = array_combine(
+            array_map(static fn (array $use): string => $use[2] ?? self::last($use[1]), $uses),
+            array_column($uses, 1),
+        );
         $names = [];
         $before = null;
         foreach (token_get_all((string) preg_replace('/^use .*;\n/m', '', $source)) as $token) {
-            $isName = is_array($token) && in_array($token[0], [T_STRING, T_NAME_QUALIFIED], true)
-                && ! in_array($before, [T_OBJECT_OPERATOR, T_NULLSAFE_OBJECT_OPERATOR, T_DOUBLE_COLON, T_FUNCTION, T_CONST, T_CASE, T_NAMESPACE, T_CLASS, T_ENUM, T_INTERFACE], true);
+            $isName =
+                is_array($token)
+                && in_array($token[0], [T_STRING, T_NAME_QUALIFIED], true)
+                && ! in_array(
+                    $before,
+                    [
+                        T_OBJECT_OPERATOR,
+                        T_NULLSAFE_OBJECT_OPERATOR,
+                        T_DOUBLE_COLON,
+                        T_FUNCTION,
+                        T_CONST,
+                        T_CASE,
+                        T_NAMESPACE,
+                        T_CLASS,
+                        T_ENUM,
+                        T_INTERFACE,
+                    ],
+                    true,
+                );
             if ($isName) {
                 $parts = explode('\\', $token[1], 2);
-                $names[] = isset($short[$parts[0]]) ? $short[$parts[0]].(isset($parts[1]) ? "\\$parts[1]" : '') : ltrim(($namespace[1] ?? '')."\\$token[1]", '\\');
+                $names[] = isset($short[$parts[0]])
+                    ? $short[$parts[0]].(isset($parts[1]) ? "\\$parts[1]" : '')
+                    : ltrim(($namespace[1] ?? '')."\\$token[1]", '\\');
             }
-            $before = is_array($token) ? ($token[0] === T_WHITESPACE ? $before : $token[0]) : $token;
+            if (! is_array($token) || $token[0] !== T_WHITESPACE) {
+                $before = is_array($token) ? $token[0] : $token;
+            }
         }
 
         return array_values(array_intersect($classes, $names));

@@ -10,7 +10,23 @@ use PHPUnit\Framework\TestCase;
 final class ImportsTest extends TestCase
 {
     /** Each may use those before it. World.php stands behind the packs. */
-    private const FOLDERS = ['Source', 'Value', 'Chat', 'Memory', 'Lookup', 'Chance', 'Pack', 'World', 'Document', 'Response', 'Outbox', 'Checks', 'Hearing', 'Format', 'Rehearsal'];
+    private const FOLDERS = [
+        'Source',
+        'Value',
+        'Chat',
+        'Memory',
+        'Lookup',
+        'Chance',
+        'Pack',
+        'World',
+        'Document',
+        'Response',
+        'Outbox',
+        'Checks',
+        'Hearing',
+        'Format',
+        'Rehearsal',
+    ];
 
     /** A gate setting brings its checks along, and the table of all checks asks it for them. */
     private const ALSO = [
@@ -34,7 +50,11 @@ final class ImportsTest extends TestCase
             }
         }
         self::assertSame([], $wrong);
-        self::assertContains('Pack\Command', ImportGraph::ofCore()->imports['Pack\Pack'], 'what stands in the same folder is found');
+        self::assertContains(
+            'Pack\Command',
+            ImportGraph::ofCore()->imports['Pack\Pack'],
+            'what stands in the same folder is found',
+        );
         self::assertContains('World', ImportGraph::ofCore()->imports['Response\Evaluation\EvaluationContext']);
     }
 
@@ -42,7 +62,12 @@ final class ImportsTest extends TestCase
     {
         $circles = ImportGraph::ofCore()->circles();
         self::assertNotSame([], $circles, 'a class and its other half import each other');
-        self::assertSame([], array_values(array_filter($circles, static fn (array $circle): bool => count($circle) > self::LARGEST_CIRCLE)));
+        self::assertSame(
+            [],
+            array_values(
+                array_filter($circles, static fn (array $circle): bool => count($circle) > self::LARGEST_CIRCLE),
+            ),
+        );
     }
 
     public function test_a_circle_is_found(): void

@@ -6,7 +6,9 @@ namespace Tests\Architecture;
 
 use PHPUnit\Framework\TestCase;
 
-/** A text is read by Prepared and by nobody else, so that one who asks has it read once for all that is done with it. */
+/**
+ * A text is read by Prepared and by nobody else, so that one who asks has it read once for all that is done with it.
+ */
 final class ReadOnceTest extends TestCase
 {
     public function test_nobody_reads_a_text_past_what_was_read_already(): void
@@ -14,8 +16,14 @@ final class ReadOnceTest extends TestCase
         $reading = [];
         foreach (['core', 'app'] as $folder) {
             /** @var \SplFileInfo $file */
-            foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(dirname(__DIR__, 2)."/$folder", \FilesystemIterator::SKIP_DOTS)) as $file) {
-                if (preg_match('/(?<![A-Za-z])Response::of\(/', (string) file_get_contents($file->getPathname())) === 1) {
+            foreach (
+                new \RecursiveIteratorIterator(
+                    new \RecursiveDirectoryIterator(dirname(__DIR__, 2)."/$folder", \FilesystemIterator::SKIP_DOTS),
+                ) as $file
+            ) {
+                if (
+                    preg_match('/(?<![A-Za-z])Response::of\(/', (string) file_get_contents($file->getPathname())) === 1
+                ) {
                     $reading[] = $file->getFilename();
                 }
             }

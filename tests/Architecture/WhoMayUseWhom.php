@@ -44,7 +44,12 @@ final class WhoMayUseWhom
         return PHPat::rule()
             ->classes(Selector::inNamespace('Ground'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('App'), Selector::inNamespace('SilverParrot'), Selector::inNamespace('Illuminate'), Selector::inNamespace('Symfony'))
+            ->classes(
+                Selector::inNamespace('App'),
+                Selector::inNamespace('SilverParrot'),
+                Selector::inNamespace('Illuminate'),
+                Selector::inNamespace('Symfony'),
+            )
             ->because('bin/parrot runs before any package is installed');
     }
 
@@ -54,7 +59,12 @@ final class WhoMayUseWhom
         return PHPat::rule()
             ->classes(Selector::inNamespace('App\Models'))
             ->shouldNotDependOn()
-            ->classes(Selector::inNamespace('SilverParrot\Hearing'), Selector::inNamespace('SilverParrot\Outbox'), Selector::inNamespace('App\Write'), Selector::inNamespace('App\Rehearse'))
+            ->classes(
+                Selector::inNamespace('SilverParrot\Hearing'),
+                Selector::inNamespace('SilverParrot\Outbox'),
+                Selector::inNamespace('App\Write'),
+                Selector::inNamespace('App\Rehearse'),
+            )
             ->because('a model is a row and its casts');
     }
 }

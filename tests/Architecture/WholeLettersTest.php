@@ -14,9 +14,39 @@ final class WholeLettersTest extends TestCase
 {
     /** What counts in bytes, or takes its characters byte by byte. */
     private const BYTE_WISE = [
-        'substr', 'substr_replace', 'substr_count_chars', 'str_split', 'strrev', 'str_pad', 'wordwrap', 'chunk_split', 'strcspn', 'strspn', 'strpbrk', 'ucwords', 'lcfirst',
-        'similar_text', 'levenshtein', 'soundex', 'metaphone', 'count_chars', 'str_word_count', 'nl2br', 'stripos', 'stristr', 'strripos', 'substr_compare', 'strncmp', 'strncasecmp', 'mb_strcut',
-        'utf8_decode', 'utf8_encode', 'html_entity_decode', 'vsprintf', 'addcslashes', 'stripcslashes',
+        'substr',
+        'substr_replace',
+        'substr_count_chars',
+        'str_split',
+        'strrev',
+        'str_pad',
+        'wordwrap',
+        'chunk_split',
+        'strcspn',
+        'strspn',
+        'strpbrk',
+        'ucwords',
+        'lcfirst',
+        'similar_text',
+        'levenshtein',
+        'soundex',
+        'metaphone',
+        'count_chars',
+        'str_word_count',
+        'nl2br',
+        'stripos',
+        'stristr',
+        'strripos',
+        'substr_compare',
+        'strncmp',
+        'strncasecmp',
+        'mb_strcut',
+        'utf8_decode',
+        'utf8_encode',
+        'html_entity_decode',
+        'vsprintf',
+        'addcslashes',
+        'stripcslashes',
     ];
 
     /** Files that use some all the same, each with why no letter is halved there. */
@@ -73,11 +103,20 @@ final class WholeLettersTest extends TestCase
         foreach (self::files() as $name => $text) {
             $tree = (new ParserFactory)->createForHostVersion()->parse($text) ?? [];
             foreach ($finder->findInstanceOf($tree, Node\Expr\FuncCall::class) as $call) {
-                if ($call->name instanceof Node\Name && in_array($call->name->toString(), ['trim', 'ltrim', 'rtrim', 'chop'], true) && isset($call->args[1])) {
+                if (
+                    $call->name instanceof Node\Name
+                    && in_array($call->name->toString(), ['trim', 'ltrim', 'rtrim', 'chop'], true)
+                    && isset($call->args[1])
+                ) {
                     $signs = $call->args[1] instanceof Node\Arg ? $call->args[1]->value : null;
                     $written = match (true) {
                         $signs instanceof Node\Scalar\String_ => $signs->value,
-                        $signs instanceof Node\Expr\ClassConstFetch && $signs->name instanceof Node\Identifier => self::constant($finder, $tree, $signs->name->toString()),
+                        $signs instanceof Node\Expr\ClassConstFetch
+                            && $signs->name instanceof Node\Identifier => self::constant(
+                                $finder,
+                                $tree,
+                                $signs->name->toString(),
+                            ),
                         default => null,
                     };
                     self::assertNotNull($written, "$name: what is trimmed off cannot be seen here");
@@ -90,7 +129,10 @@ final class WholeLettersTest extends TestCase
 
     public function test_a_fixture_that_cuts_letters_in_two_is_found(): void
     {
-        self::assertSame(['substr', 'ucwords'], self::byteWise('<?php namespace X; echo \substr($a, 0, 3) . ucwords($b) . mb_substr($c, 1);'));
+        self::assertSame(
+            ['substr', 'ucwords'],
+            self::byteWise('<?php namespace X; echo \substr($a, 0, 3) . ucwords($b) . mb_substr($c, 1);'),
+        );
     }
 
     /** @return array<string, string> sources by their names in the core */
@@ -98,8 +140,9 @@ final class WholeLettersTest extends TestCase
     {
         $core = dirname(__DIR__, 2).'/core/';
         $files = [];
+        $inside = new \RecursiveDirectoryIterator($core, \FilesystemIterator::SKIP_DOTS);
         /** @var \SplFileInfo $file */
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator($core, \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (new \RecursiveIteratorIterator($inside) as $file) {
             if ($file->getExtension() === 'php') {
                 $files[substr($file->getPathname(), strlen($core))] = (string) file_get_contents($file->getPathname());
             }
@@ -112,9 +155,19 @@ final class WholeLettersTest extends TestCase
     /** @return list<string> */
     private static function byteWise(string $source): array
     {
-        $calls = (new NodeFinder)->find((new ParserFactory)->createForHostVersion()->parse($source) ?? [], static fn (Node $node): bool => $node instanceof Node\Expr\FuncCall && $node->name instanceof Node\Name && in_array(strtolower($node->name->getLast()), self::BYTE_WISE, true));
+        $calls = (new NodeFinder)->find(
+            (new ParserFactory)->createForHostVersion()->parse($source) ?? [],
+            static fn (Node $node): bool => $node instanceof Node\Expr\FuncCall
+                && $node->name instanceof Node\Name
+                && in_array(strtolower($node->name->getLast()), self::BYTE_WISE, true),
+        );
 
-        return array_map(static fn (Node $call): string => $call instanceof Node\Expr\FuncCall && $call->name instanceof Node\Name ? strtolower($call->name->getLast()) : '', array_values($calls));
+        return array_map(
+            static fn (Node $call): string => $call instanceof Node\Expr\FuncCall && $call->name instanceof Node\Name
+                ? strtolower($call->name->getLast())
+                : '',
+            array_values($calls),
+        );
     }
 
     /** @param  array<Node>  $tree */

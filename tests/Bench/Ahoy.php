@@ -31,18 +31,21 @@ use Twig\TemplateWrapper;
 use Twig\TwigFunction;
 
 /**
- * One response, said in several ways: by us, by a closure written by hand, by a template engine. Luck is the same for all.
- * All are given the same people and details, and print what they are called; a value that is not there is an error for the
- * engine too, as a gap is for us.
+ * One response, said in several ways: by us, by a closure written by hand, by a template engine. Luck is the same for
+ * all. All are given the same people and details, and print what they are called; a value that is not there is an error
+ * for the engine too, as a gap is for us.
  */
 final readonly class Ahoy
 {
     /** About 120 characters, four names, one `or`, one draw of five, one filter. */
-    public const SOURCE = 'Ahoy [target or "shore crew"]! [caller] saved you [either "a seat", "a mug", "a bun", "a rope", "a plank"] by [channel.category | lower], [trigger].';
+    public const SOURCE = 'Ahoy [target or "shore crew"]! [caller] saved you [either "a seat", "a mug", "a bun", "a '
+        .'rope", "a plank"] by [channel.category | lower], [trigger].';
 
-    public const DIVIDED = 'That is [counter.planks / 3] planks a day, [caller], and [counter.planks % 3] left over while we are busy with [channel.category].';
+    public const DIVIDED = 'That is [counter.planks / 3] planks a day, [caller], and [counter.planks % 3] left over '
+        .'while we are busy with [channel.category].';
 
-    private const TEMPLATE = 'Ahoy {{ target.name ?? "shore crew" }}! {{ caller.name }} saved you {{ draw(["a seat", "a mug", "a bun", "a rope", "a plank"]) }} by {{ channel.category|lower }}, {{ trigger }}.';
+    private const TEMPLATE = 'Ahoy {{ target.name ?? "shore crew" }}! {{ caller.name }} saved you {{ draw(["a seat", '
+        .'"a mug", "a bun", "a rope", "a plank"]) }} by {{ channel.category|lower }}, {{ trigger }}.';
 
     private World $world;
 
@@ -57,7 +60,14 @@ final readonly class Ahoy
     public function __construct()
     {
         $pack = new Pack(Pack::blank()->channel, counters: ['planks' => new Counter('planks')]);
-        $this->world = new World($pack, new CompleteView([Key::counter('planks')->id() => 43]), new CannedReadings(['channel.category' => 'Planking']), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $this->world = new World(
+            $pack,
+            new CompleteView([Key::counter('planks')->id() => 43]),
+            new CannedReadings(['channel.category' => 'Planking']),
+            new Moment(0),
+            new KeyedChance('1', 'e'),
+            ChatProfile::stream(),
+        );
         $this->category = Request::channel('category');
         $this->tamsin = Person::known('1', 'tamsin', 'Tamsin', Levels::of());
         $this->scene = Invocation::of($this->tamsin, '', '!ahoy', '!ahoy');
@@ -69,15 +79,18 @@ final readonly class Ahoy
     {
         $response = Response::of($source);
 
-        return $traced ? function () use ($response): string {
-            $said = $response->say(new EvaluationContext($this->world, $this->scene, '!ahoy/0', new PendingReads, new Trace));
+        return $traced
+            ? function () use ($response): string {
+                $said = $response->say(
+                    new EvaluationContext($this->world, $this->scene, '!ahoy/0', new PendingReads, new Trace),
+                );
 
-            return $said instanceof RenderedResponse ? $said->text : '';
-        } : function () use ($response): string {
-            $said = $response->say(new EvaluationContext($this->world, $this->scene, '!ahoy/0', new PendingReads));
+                return $said instanceof RenderedResponse ? $said->text : '';
+            } : function () use ($response): string {
+                $said = $response->say(new EvaluationContext($this->world, $this->scene, '!ahoy/0', new PendingReads));
 
-            return $said instanceof RenderedResponse ? $said->text : '';
-        };
+                return $said instanceof RenderedResponse ? $said->text : '';
+            };
     }
 
     /** @return Closure(): string */
@@ -87,7 +100,17 @@ final readonly class Ahoy
             $values = $this->values();
             $gifts = ['a seat', 'a mug', 'a bun', 'a rope', 'a plank'];
 
-            return 'Ahoy '.($values['target']->name ?? 'shore crew').'! '.$values['caller']->name.' saved you '.$gifts[$this->world->chance->at($this->drawn)->getInt(0, 4)].' by '.mb_strtolower($values['channel']['category']).', '.$values['trigger'].'.';
+            return 'Ahoy '
+                .($values['target']->name ?? 'shore crew')
+                .'! '
+                .$values['caller']->name
+                .' saved you '
+                .$gifts[$this->world->chance->at($this->drawn)->getInt(0, 4)]
+                .' by '
+                .mb_strtolower($values['channel']['category'])
+                .', '
+                .$values['trigger']
+                .'.';
         };
     }
 
@@ -100,7 +123,15 @@ final readonly class Ahoy
             assert(is_int($planks));
             $share = \Brick\Math\BigRational::nd($planks, 3)->toScale(6, \Brick\Math\RoundingMode::HALF_UP);
 
-            return 'That is '.rtrim(rtrim((string) $share, '0'), '.').' planks a day, '.$values['caller']->name.', and '.$planks % 3 .' left over while we are busy with '.$values['channel']['category'].'.';
+            return 'That is '
+                .rtrim(rtrim((string) $share, '0'), '.')
+                .' planks a day, '
+                .$values['caller']->name
+                .', and '
+                .$planks % 3
+                .' left over while we are busy with '
+                .$values['channel']['category']
+                .'.';
         };
     }
 
@@ -114,8 +145,16 @@ final readonly class Ahoy
 
     public function environment(): Environment
     {
-        $twig = new Environment(new ArrayLoader(['ahoy' => self::TEMPLATE]), ['autoescape' => false, 'strict_variables' => true]);
-        $twig->addFunction(new TwigFunction('draw', fn (array $of): string => $of[$this->world->chance->at($this->drawn)->getInt(0, count($of) - 1)]));
+        $twig = new Environment(new ArrayLoader(['ahoy' => self::TEMPLATE]), [
+            'autoescape' => false,
+            'strict_variables' => true,
+        ]);
+        $twig->addFunction(
+            new TwigFunction(
+                'draw',
+                fn (array $of): string => $of[$this->world->chance->at($this->drawn)->getInt(0, count($of) - 1)],
+            ),
+        );
 
         return $twig;
     }
@@ -124,17 +163,30 @@ final readonly class Ahoy
     {
         $twig = $this->environment();
         if ($inSandbox) {
-            $twig->addExtension(new SandboxExtension(new SecurityPolicy([], ['lower'], [], [Person::class => ['name']], ['draw']), true));
+            $twig->addExtension(
+                new SandboxExtension(
+                    new SecurityPolicy([], ['lower'], [], [Person::class => ['name']], ['draw']),
+                    true,
+                ),
+            );
         }
 
         return $twig->load('ahoy');
     }
 
-    /** @return array{target: Person|null, caller: Person, channel: array{category: string}, trigger: string} people and details, as ours has them; nobody was named */
+    /**
+     * @return array{target: Person|null, caller: Person, channel: array{category: string}, trigger: string} people and
+     *     details, as ours has them; nobody was named
+     */
     private function values(): array
     {
         $category = $this->world->readings->read($this->category);
 
-        return ['target' => null, 'caller' => $this->tamsin, 'channel' => ['category' => is_string($category) ? $category : ''], 'trigger' => $this->scene->trigger];
+        return [
+            'target' => null,
+            'caller' => $this->tamsin,
+            'channel' => ['category' => is_string($category) ? $category : ''],
+            'trigger' => $this->scene->trigger,
+        ];
     }
 }

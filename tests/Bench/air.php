@@ -45,7 +45,13 @@ $percentile = static function (array $took, float $part): float {
 
     return $took[min(count($took) - 1, (int) (count($took) * $part))] / 1e6;
 };
-$told = static fn (string $what, array $took): string => sprintf("%-60s p50 %.2f ms, p99 %.2f ms (%d)\n", $what, $percentile($took, 0.5), $percentile($took, 0.99), count($took));
+$told = static fn (string $what, array $took): string => sprintf(
+    "%-60s p50 %.2f ms, p99 %.2f ms (%d)\n",
+    $what,
+    $percentile($took, 0.5),
+    $percentile($took, 0.99),
+    count($took),
+);
 
 // On the disk, as where people run it.
 $sandbox = Sandbox::make(sys_get_temp_dir().'/parrot-home-'.bin2hex(random_bytes(4)));
@@ -54,16 +60,31 @@ $sandbox->parrot(['up', '--port='.Port::firstFreeFrom(18480)]);
 try {
     $database = $sandbox->database();
     [$pack] = PackFormat::read((string) $database->query('SELECT document FROM editions LIMIT 1')->fetchColumn());
-    $document = json_decode(PackFormat::write($pack->withCommand(Say::on('!count', '[add 1 to counter.planks] planks')->gated(Cooldown::none()), '!count')), true);
+    $document = json_decode(
+        PackFormat::write(
+            $pack->withCommand(
+                Say::on('!count', '[add 1 to counter.planks] planks')->gated(Cooldown::none()),
+                '!count',
+            ),
+        ),
+        true,
+    );
     $document['flood'] = ['person' => 0, 'channel' => 0];
     $document['counters'][0] = ['name' => 'planks'];
     $database->prepare('UPDATE editions SET document = ?')->execute([json_encode($document)]);
-    $database->exec('INSERT INTO editions (channel_id, number, note, document, created_at) SELECT 1, 2, "", document, UTC_TIMESTAMP() FROM editions LIMIT 1');
+    $database->exec(
+        'INSERT INTO editions (channel_id, number, note, document, created_at) SELECT 1, 2, "", document, '
+            .'UTC_TIMESTAMP() FROM editions LIMIT 1',
+    );
     $database->exec('UPDATE channels SET edition_on_air = 2');
 
     // A reply, from the line's last byte to the answer's, and an echo between each two of them.
     $echoPort = Port::firstFreeFrom(28480);
-    $echo = proc_open([PHP_BINARY, __DIR__.'/echo.php', (string) $echoPort], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]], $pipes);
+    $echo = proc_open(
+        [PHP_BINARY, __DIR__.'/echo.php', (string) $echoPort],
+        [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]],
+        $pipes,
+    );
     for ($tries = 0; $tries < 200 && Port::isFree($echoPort); $tries++) {
         usleep(25_000);
     }
@@ -111,10 +132,25 @@ try {
     $store = new MariaDbStore($connection, 1);
     [$counter, $cooldown] = [Key::counter('bench'), Key::lastRun('!bench')];
     $turn = static function (string $key) use ($store, $counter, $cooldown): void {
-        $store->turn(EventKey::event($key), Reads::of($counter, $cooldown), static function (View $memory) use ($counter, $cooldown): Outcome {
+        $store->turn(EventKey::event($key), Reads::of($counter, $cooldown), static function (View $memory) use (
+            $counter,
+            $cooldown,
+        ): Outcome {
             $kept = $memory->value($counter);
 
-            return new Outcome(sayings: [new Saying('done')], changes: [new Change($counter, $kept, (is_int($kept) ? $kept : 0) + 1, 'counter.bench', 'channel'), new Change($cooldown, $memory->value($cooldown), random_int(1, PHP_INT_MAX), 'channel cooldown', 'channel')]);
+            return new Outcome(
+                sayings: [new Saying('done')],
+                changes: [
+                    new Change($counter, $kept, (is_int($kept) ? $kept : 0) + 1, 'counter.bench', 'channel'),
+                    new Change(
+                        $cooldown,
+                        $memory->value($cooldown),
+                        random_int(1, PHP_INT_MAX),
+                        'channel cooldown',
+                        'channel',
+                    ),
+                ],
+            );
         });
     };
     $pdo = $sandbox->database();
@@ -131,12 +167,35 @@ try {
         $pdo->beginTransaction();
         $run('SELECT lease_epoch FROM channels WHERE id = ? FOR UPDATE', [1])->fetch();
         $run('INSERT INTO heard_events (channel_id, event_key, heard_at) VALUES (?, ?, UTC_TIMESTAMP(3))', [1, $key]);
-        $kept = (int) $run("SELECT number FROM counter_numbers WHERE channel_id = ? AND counter = ? AND viewer_id = 0 AND owner_kind = 'channel' AND category = ''", [1, 'bench'])->fetchColumn();
-        $run('SELECT last_run FROM cooldowns WHERE channel_id = ? AND command = ? AND viewer_id = 0', [1, '!bench'])->fetchColumn();
-        $run("INSERT INTO counter_numbers (channel_id, counter, viewer_id, owner_kind, category, number) VALUES (?, ?, 0, 'channel', '', ?) ON DUPLICATE KEY UPDATE number = VALUES(number)", [1, 'bench', $kept + 1]);
-        $run('INSERT INTO cooldowns (channel_id, command, viewer_id, last_run) VALUES (?, ?, 0, ?) ON DUPLICATE KEY UPDATE last_run = VALUES(last_run)', [1, '!bench', random_int(1, PHP_INT_MAX)]);
-        $run("INSERT INTO memory_history (channel_id, kind, name, owner, `before`, after, event_key, at) VALUES (?, 'counter', ?, '', ?, ?, ?, ?)", [1, 'bench', json_encode($kept), json_encode($kept + 1), $key, gmdate('Y-m-d H:i:s')]);
-        $run("INSERT INTO outgoing (channel_id, event_key, position, text, voice, place, answer_to, to_login, state, queued_at) VALUES (?, ?, 0, ?, 'parrot', 'chat', '', '', 'stale', ?)", [1, $key, 'done', gmdate('Y-m-d H:i:s')]);
+        $kept = (int) $run(
+            'SELECT number FROM counter_numbers WHERE channel_id = ? AND counter = ? AND viewer_id = 0 AND owner_kind '
+                ."= 'channel' AND category = ''",
+            [1, 'bench'],
+        )->fetchColumn();
+        $run('SELECT last_run FROM cooldowns WHERE channel_id = ? AND command = ? AND viewer_id = 0', [
+            1,
+            '!bench',
+        ])->fetchColumn();
+        $run(
+            'INSERT INTO counter_numbers (channel_id, counter, viewer_id, owner_kind, category, number) VALUES (?, ?, '
+                ."0, 'channel', '', ?) ON DUPLICATE KEY UPDATE number = VALUES(number)",
+            [1, 'bench', $kept + 1],
+        );
+        $run(
+            'INSERT INTO cooldowns (channel_id, command, viewer_id, last_run) VALUES (?, ?, 0, ?) ON DUPLICATE KEY '
+                .'UPDATE last_run = VALUES(last_run)',
+            [1, '!bench', random_int(1, PHP_INT_MAX)],
+        );
+        $run(
+            'INSERT INTO memory_history (channel_id, kind, name, owner, `before`, after, event_key, at) VALUES (?, '
+                ."'counter', ?, '', ?, ?, ?, ?)",
+            [1, 'bench', json_encode($kept), json_encode($kept + 1), $key, gmdate('Y-m-d H:i:s')],
+        );
+        $run(
+            'INSERT INTO outgoing (channel_id, event_key, position, text, voice, place, answer_to, to_login, state, '
+                ."queued_at) VALUES (?, ?, 0, ?, 'parrot', 'chat', '', '', 'stale', ?)",
+            [1, $key, 'done', gmdate('Y-m-d H:i:s')],
+        );
         $start = hrtime(true);
         $pdo->commit();
         $commits[] = hrtime(true) - $start;
@@ -154,17 +213,45 @@ try {
             $perTurn = $side === 'turn' ? $statements - $before : $perTurn;
         }
     }
-    echo $told('a turn', $times['turn']), $told('the same rows by hand (6 statements and a commit)', $times['hand']), $told('of which the commit alone', $commits);
-    printf("%-60s %5.2f  (%d statements and a commit)\n", 'a turn, to the same rows by hand', $percentile($times['turn'], 0.5) / $percentile($times['hand'], 0.5), $perTurn);
+    echo $told('a turn', $times['turn']),
+    $told('the same rows by hand (6 statements and a commit)', $times['hand']),
+    $told('of which the commit alone', $commits);
+    printf(
+        "%-60s %5.2f  (%d statements and a commit)\n",
+        'a turn, to the same rows by hand',
+        $percentile($times['turn'], 0.5) / $percentile($times['hand'], 0.5),
+        $perTurn,
+    );
 
     // Lines that set nothing off, from the wire's bytes to the log, and what the talker's memory does meanwhile.
-    $channel = new ChannelOnAir(1, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null, ChatProfile::stream(), new \SilverParrot\Memory\FoundRanking(static fn (): array => []));
+    $channel = new ChannelOnAir(
+        1,
+        'lantern_cove',
+        0,
+        's',
+        new Driver(new Talker, $store),
+        new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'),
+        static fn (): null => null,
+        ChatProfile::stream(),
+        new \SilverParrot\Memory\FoundRanking(static fn (): array => []),
+    );
     $channel->pack = $pack;
     $log = new Log($connection);
     $hear = static function (int $i) use ($channel, $log, $store): void {
-        $line = IrcLine::parse("@msgid=m-$i;time=2026-11-25T20:00:00.000Z;account=viewer".($i % 60)." :viewer!v@h PRIVMSG #lantern_cove :back from the slipway, number $i");
-        $person = Person::known('account:'.$line->tags['account'], $line->tags['account'], $line->tags['account'], Levels::of());
-        $channel->hear(new ChatLine($line->tags['msgid'], $person, $line->param(1), Moment::fromIso($line->tags['time'])));
+        $line = IrcLine::parse(
+            "@msgid=m-$i;time=2026-11-25T20:00:00.000Z;account=viewer"
+                .$i % 60
+                ." :viewer!v@h PRIVMSG #lantern_cove :back from the slipway, number $i",
+        );
+        $person = Person::known(
+            'account:'.$line->tags['account'],
+            $line->tags['account'],
+            $line->tags['account'],
+            Levels::of(),
+        );
+        $channel->hear(
+            new ChatLine($line->tags['msgid'], $person, $line->param(1), Moment::fromIso($line->tags['time'])),
+        );
         if ($i % 500 === 0) {
             [$lines, $channel->unwritten] = [$channel->unwritten, []];
             $log->keep(1, $lines);
@@ -175,14 +262,22 @@ try {
     for ($i = 0; $i < SILENT; $i++) {
         $hear($i);
     }
-    printf("%-60s %d lines a second\n", 'lines that set nothing off, logged and tallied', (int) (SILENT / ((hrtime(true) - $start) / 1e9)));
+    printf(
+        "%-60s %d lines a second\n",
+        'lines that set nothing off, logged and tallied',
+        (int) (SILENT / ((hrtime(true) - $start) / 1e9)),
+    );
     gc_collect_cycles();
     $before = memory_get_usage();
     for (; $i < SILENT + MANY; $i++) {
         $hear($i);
     }
     gc_collect_cycles();
-    printf("%-60s %+.1f kB\n", 'memory of the talker after '.number_format(MANY).' more lines', (memory_get_usage() - $before) / 1024);
+    printf(
+        "%-60s %+.1f kB\n",
+        'memory of the talker after '.number_format(MANY).' more lines',
+        (memory_get_usage() - $before) / 1024,
+    );
 } finally {
     $sandbox->remove();
 }

@@ -24,8 +24,12 @@ $thousand = static function (string $text): array {
 
     return array_map(static fn (int $i): string => str_replace('#', "$times.$i", $text), range(1, 1_000));
 };
-$ours = 'Ahoy # [target or "shore crew"]! [caller] saved you [either "a seat", "a mug", "a bun"] by [channel.category | lower], [trigger].';
-$theirs = 'Ahoy # {{ target ?: "shore crew" }}! {{ caller }} saved you {{ random(["a seat", "a mug", "a bun"]) }} by {{ category|lower }}, {{ trigger }}.';
+$ours =
+    'Ahoy # [target or "shore crew"]! [caller] saved you [either "a seat", "a mug", "a bun"] by [channel.category | '
+        .'lower], [trigger].';
+$theirs =
+    'Ahoy # {{ target ?: "shore crew" }}! {{ caller }} saved you {{ random(["a seat", "a mug", "a bun"]) }} by {{ '
+        .'category|lower }}, {{ trigger }}.';
 
 // A pack of 2,000 commands: the responses of the language’s cases that have no mistakes, over and over.
 $sources = [];
@@ -57,21 +61,25 @@ return [
     ['saying a response, to Twig', 0.6, 3_000, $ahoy->ours(), $ahoy->twig(false)],
     ['saying a response, to Twig in its sandbox', 0.35, 2_000, $ahoy->ours(), $ahoy->twig(true)],
     ['saying with the trace, to saying without', 1.6, 5_000, $ahoy->ours(traced: true), $ahoy->ours()],
-    ['reading and preparing 1,000 responses, to Twig’s load without a cache', 0.15, 1, static function () use ($thousand, $ours): string {
-        // Both sides make their table of names once: ours the vocabulary, Twig its environment.
-        $vocabulary = new Vocabulary;
-        foreach ($thousand($ours) as $text) {
-            Row::of(Response::of($text, $vocabulary)->parts);
-        }
+    [
+        'reading and preparing 1,000 responses, to Twig’s load without a cache',
+        0.15,
+        1,
+        static function () use ($thousand, $ours): string {
+            // Both sides make their table of names once: ours the vocabulary, Twig its environment.
+            $vocabulary = new Vocabulary;
+            foreach ($thousand($ours) as $text) {
+                Row::of(Response::of($text, $vocabulary)->parts);
+            }
 
-        return 'read';
-    }, static function () use ($thousand, $theirs): string {
-        $templates = $thousand($theirs);
-        $twig = new Environment(new ArrayLoader($templates), ['autoescape' => false]);
-        foreach (array_keys($templates) as $name) {
-            $twig->load((string) $name);
-        }
+            return 'read';
+        }, static function () use ($thousand, $theirs): string {
+            $templates = $thousand($theirs);
+            $twig = new Environment(new ArrayLoader($templates), ['autoescape' => false]);
+            foreach (array_keys($templates) as $name) {
+                $twig->load((string) $name);
+            }
 
-        return 'read';
-    }],
+            return 'read';
+        }],
 ];

@@ -8,9 +8,17 @@ declare(strict_types=1);
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 $rounds = max(7, (int) ($argv[1] ?? 9));
-/** @var list<array{string, float, int, callable(): string, callable(): string}> $cases what, the most that the ratio may be, how often, subject, reference */
+/**
+ * @var list<array{string, float, int, callable(): string, callable(): string}> $cases what, the most that the ratio may
+ *     be, how often, subject, reference
+ */
 $cases = require __DIR__.'/cases.php';
-printf("PHP %s, opcache %s, JIT off, %d rounds, CPU time, medians\n", PHP_VERSION, ini_get('opcache.enable_cli') ? 'on' : 'off', $rounds);
+printf(
+    "PHP %s, opcache %s, JIT off, %d rounds, CPU time, medians\n",
+    PHP_VERSION,
+    ini_get('opcache.enable_cli') ? 'on' : 'off',
+    $rounds,
+);
 
 foreach ($cases as [$name, $most, $repeat, $subject, $reference]) {
     if ($subject() !== $reference()) {
@@ -26,8 +34,13 @@ foreach ($cases as [$name, $most, $repeat, $subject, $reference]) {
                 $$side();
             }
             $end = getrusage();
-            $spent[$side] = ($end['ru_utime.tv_sec'] - $start['ru_utime.tv_sec']) * 1e6 + $end['ru_utime.tv_usec'] - $start['ru_utime.tv_usec']
-                + ($end['ru_stime.tv_sec'] - $start['ru_stime.tv_sec']) * 1e6 + $end['ru_stime.tv_usec'] - $start['ru_stime.tv_usec'];
+            $spent[$side] =
+                ($end['ru_utime.tv_sec'] - $start['ru_utime.tv_sec']) * 1e6
+                + $end['ru_utime.tv_usec']
+                - $start['ru_utime.tv_usec']
+                + ($end['ru_stime.tv_sec'] - $start['ru_stime.tv_sec']) * 1e6
+                + $end['ru_stime.tv_usec']
+                - $start['ru_stime.tv_usec'];
         }
         if ($round > 0) {
             $ratios[] = $spent['subject'] / max(1, $spent['reference']);
@@ -35,5 +48,13 @@ foreach ($cases as [$name, $most, $repeat, $subject, $reference]) {
     }
     sort($ratios);
     $median = $ratios[intdiv(count($ratios), 2)];
-    printf("%-60s %5.2f of at most %.2f%s  (%.2f to %.2f)\n", $name, $median, $most, $median > $most ? ', MISSED' : '', $ratios[0], $ratios[count($ratios) - 1]);
+    printf(
+        "%-60s %5.2f of at most %.2f%s  (%.2f to %.2f)\n",
+        $name,
+        $median,
+        $most,
+        $median > $most ? ', MISSED' : '',
+        $ratios[0],
+        $ratios[count($ratios) - 1],
+    );
 }

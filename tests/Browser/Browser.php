@@ -20,8 +20,11 @@ final class Browser
     private const PATIENCE = 8.0;
 
     /** @param  resource  $process */
-    private function __construct(private $process, private readonly string $profile, public readonly RemoteWebDriver $driver)
-    {
+    private function __construct(
+        private $process,
+        private readonly string $profile,
+        public readonly RemoteWebDriver $driver,
+    ) {
     }
 
     public static function open(): self
@@ -30,18 +33,36 @@ final class Browser
         $port = \Ground\Port::near(18280);
         $profile = sys_get_temp_dir().'/parrot-browser-'.bin2hex(random_bytes(4));
         mkdir($profile);
-        $process = proc_open(['chromedriver', "--port=$port", '--allowed-ips=127.0.0.1'], [['file', '/dev/null', 'r'], ['file', "$profile/driver.log", 'w'], ['redirect', 1]], $pipes);
+        $process = proc_open(
+            ['chromedriver', "--port=$port", '--allowed-ips=127.0.0.1'],
+            [['file', '/dev/null', 'r'], ['file', "$profile/driver.log", 'w'], ['redirect', 1]],
+            $pipes,
+        );
         Assert::assertIsResource($process);
         $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--window-size=1280,800', '--hide-scrollbars', '--force-device-scale-factor=1',
-            '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', "--user-data-dir=$profile/data",
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-dev-shm-usage',
+            '--disable-gpu',
+            '--window-size=1280,800',
+            '--hide-scrollbars',
+            '--force-device-scale-factor=1',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            "--user-data-dir=$profile/data",
         ]);
         $options->setExperimentalOption('prefs', ['credentials_enable_service' => false]);
         $capabilities = DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         for ($tries = 0; ; $tries++) {
             try {
-                $self = new self($process, $profile, RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 30_000, 60_000));
+                $self = new self(
+                    $process,
+                    $profile,
+                    RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 30_000, 60_000),
+                );
                 $self->size(1280, 800);
 
                 return $self;
@@ -65,7 +86,12 @@ final class Browser
 
     public function size(int $width, int $height): void
     {
-        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => $width < 600]);
+        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', [
+            'width' => $width,
+            'height' => $height,
+            'deviceScaleFactor' => 1,
+            'mobile' => $width < 600,
+        ]);
     }
 
     /** From here on, no page runs a script. */
@@ -85,7 +111,10 @@ final class Browser
 
     public function find(string $selector): RemoteWebElement
     {
-        return $this->waitFor(fn (): ?RemoteWebElement => $this->driver->findElements(WebDriverBy::cssSelector($selector))[0] ?? null, "there is no $selector");
+        return $this->waitFor(
+            fn (): ?RemoteWebElement => $this->driver->findElements(WebDriverBy::cssSelector($selector))[0] ?? null,
+            "there is no $selector",
+        );
     }
 
     /** @return list<RemoteWebElement> */
@@ -96,7 +125,11 @@ final class Browser
 
     public function click(string $selector): self
     {
-        return $this->act(fn (): RemoteWebElement => $this->find($selector), static fn (RemoteWebElement $element) => $element->click(), $selector);
+        return $this->act(
+            fn (): RemoteWebElement => $this->find($selector),
+            static fn (RemoteWebElement $element) => $element->click(),
+            $selector,
+        );
     }
 
     public function press(string $button, string $within = 'body'): self
@@ -115,11 +148,15 @@ final class Browser
     /** Types over what stands in a field or an editor. */
     public function write(string $selector, string $text): self
     {
-        return $this->act(fn (): RemoteWebElement => $this->find($selector), static function (RemoteWebElement $element) use ($text): void {
-            $element->click();
-            $element->sendKeys(["\u{E009}", 'a', "\u{E000}"]);
-            $element->sendKeys($text === '' ? "\u{E017}" : $text);
-        }, $selector);
+        return $this->act(
+            fn (): RemoteWebElement => $this->find($selector),
+            static function (RemoteWebElement $element) use ($text): void {
+                $element->click();
+                $element->sendKeys(["\u{E009}", 'a', "\u{E000}"]);
+                $element->sendKeys($text === '' ? "\u{E017}" : $text);
+            },
+            $selector,
+        );
     }
 
     /**
@@ -154,14 +191,20 @@ final class Browser
 
     public function sees(string $text, string $within = 'body'): self
     {
-        $this->waitFor(fn (): bool => str_contains($this->flat($within), $text), fn (): string => "“{$text}” is not to be seen in $within: ".$this->flat($within));
+        $this->waitFor(
+            fn (): bool => str_contains($this->flat($within), $text),
+            fn (): string => "“{$text}” is not to be seen in $within: ".$this->flat($within),
+        );
 
         return $this;
     }
 
     public function doesNotSee(string $text, string $within = 'body'): self
     {
-        $this->waitFor(fn (): bool => ! str_contains($this->flat($within), $text), "“{$text}” is still to be seen in $within");
+        $this->waitFor(
+            fn (): bool => ! str_contains($this->flat($within), $text),
+            "“{$text}” is still to be seen in $within",
+        );
 
         return $this;
     }
@@ -174,23 +217,30 @@ final class Browser
     /** @return list<string> what axe-core (npm) finds against WCAG 2.2 AA: "rule: selector" */
     public function barriers(): array
     {
-        $this->driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $this->driver->executeScript(
+            (string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'),
+        );
         /** @var list<string> $found */
         $found = $this->driver->executeAsyncScript(<<<'JS'
             const done = arguments[arguments.length - 1];
             axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
-                .then((result) => done(result.violations.flatMap((one) => one.nodes.map((node) => `${one.id}: ${node.target.join(' ')} ${node.failureSummary}`))));
+                .then((result) => done(result.violations.flatMap((one) => one.nodes.map(
+                    (node) => `${one.id}: ${node.target.join(' ')} ${node.failureSummary}`))));
             JS);
 
         return $found;
     }
 
-    /** @return list<string> errors in the console, refused loads among them; not that a preview was busy, which asks again by itself */
+    /**
+     * @return list<string> errors in the console, refused loads among them; not that a preview was busy, which asks
+     *     again by itself
+     */
     public function complaints(): array
     {
         $complaints = [];
         foreach ($this->driver->manage()->getLog('browser') as $entry) {
-            $message = is_array($entry) && ($entry['level'] ?? '') === 'SEVERE' ? (string) ($entry['message'] ?? '') : '';
+            $message =
+                is_array($entry) && ($entry['level'] ?? '') === 'SEVERE' ? (string) ($entry['message'] ?? '') : '';
             if ($message !== '' && preg_match('~/(preview|try) - .*status of 429 ~', $message) !== 1) {
                 $complaints[] = $message;
             }
@@ -212,8 +262,11 @@ final class Browser
      * @param  string|callable(): string  $complaint
      * @return T
      */
-    public function waitFor(callable $ask, string|callable $complaint = 'it did not happen', float $seconds = self::PATIENCE): mixed
-    {
+    public function waitFor(
+        callable $ask,
+        string|callable $complaint = 'it did not happen',
+        float $seconds = self::PATIENCE,
+    ): mixed {
         $until = microtime(true) + $seconds;
         do {
             try {

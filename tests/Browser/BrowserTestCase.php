@@ -79,7 +79,9 @@ abstract class BrowserTestCase extends TestCase
 
     protected function setPassword(string $email): void
     {
-        $this->database()->prepare('UPDATE users SET password = ? WHERE email = ?')->execute([password_hash('the tide comes twice', PASSWORD_BCRYPT, ['cost' => 4]), $email]);
+        $this->database()
+            ->prepare('UPDATE users SET password = ? WHERE email = ?')
+            ->execute([password_hash('the tide comes twice', PASSWORD_BCRYPT, ['cost' => 4]), $email]);
     }
 
     protected function signInLink(): string

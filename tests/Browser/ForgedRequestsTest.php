@@ -11,11 +11,19 @@ final class ForgedRequestsTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        $cookies = implode('; ', array_map(static fn ($cookie): string => "{$cookie->getName()}={$cookie->getValue()}", $page->driver->manage()->getCookies()));
+        $cookies = implode(
+            '; ',
+            array_map(
+                static fn ($cookie): string => "{$cookie->getName()}={$cookie->getValue()}",
+                $page->driver->manage()->getCookies(),
+            ),
+        );
         $before = $this->digest();
         $asked = 0;
         foreach ($this->changes() as [$method, $path]) {
-            foreach ([['POST', "_method=$method"], [$method, ''], ['POST', "_method=$method&_token=guessed"]] as [$as, $body]) {
+            foreach (
+                [['POST', "_method=$method"], [$method, ''], ['POST', "_method=$method&_token=guessed"]] as [$as, $body]
+            ) {
                 foreach (['application/x-www-form-urlencoded', 'text/plain'] as $kind) {
                     $status = $this->ask($as, $path, $cookies, $body, $kind);
                     // A form that comes without its token is led to the door, as if its session had ended.
@@ -44,7 +52,18 @@ final class ForgedRequestsTest extends BrowserTestCase
             self::assertStringContainsString('nosniff', implode("\n", $this->headers), $path);
             self::assertStringContainsString('immutable', implode("\n", $this->headers), $path);
         }
-        foreach (['/assets/../../.env', '/assets/%2e%2e/index.php', '/.env', '/index.php/../.env', '/storage/logs/web.log', '/assets/', '/assets/fonts', '/assets/app.css%00.php'] as $path) {
+        foreach (
+            [
+                '/assets/../../.env',
+                '/assets/%2e%2e/index.php',
+                '/.env',
+                '/index.php/../.env',
+                '/storage/logs/web.log',
+                '/assets/',
+                '/assets/fonts',
+                '/assets/app.css%00.php',
+            ] as $path
+        ) {
             self::assertContains($this->ask('GET', $path, ''), [400, 404, 302], $path);
         }
     }
@@ -52,12 +71,29 @@ final class ForgedRequestsTest extends BrowserTestCase
     /** @var list<string> of the last answer */
     private array $headers = [];
 
-    private function ask(string $method, string $path, string $cookies, string $body = '', string $kind = 'application/x-www-form-urlencoded', string $host = ''): int
-    {
-        $context = stream_context_create(['http' => [
-            'method' => $method, 'content' => $body, 'ignore_errors' => true, 'follow_location' => 0, 'timeout' => 10,
-            'header' => ["Cookie: $cookies", "Content-Type: $kind", 'Origin: http://evil.example', ...($host === '' ? [] : ["Host: $host"])],
-        ]]);
+    private function ask(
+        string $method,
+        string $path,
+        string $cookies,
+        string $body = '',
+        string $kind = 'application/x-www-form-urlencoded',
+        string $host = '',
+    ): int {
+        $context = stream_context_create([
+            'http' => [
+                'method' => $method,
+                'content' => $body,
+                'ignore_errors' => true,
+                'follow_location' => 0,
+                'timeout' => 10,
+                'header' => [
+                    "Cookie: $cookies",
+                    "Content-Type: $kind",
+                    'Origin: http://evil.example',
+                    ...$host === '' ? [] : ["Host: $host"],
+                ],
+            ],
+        ]);
         $answer = file_get_contents($this->url($path), false, $context);
         self::assertNotFalse($answer);
         $this->headers = $http_response_header;
@@ -68,13 +104,20 @@ final class ForgedRequestsTest extends BrowserTestCase
     /** @return list<array{string, string}> every route that changes something: method and path */
     private function changes(): array
     {
-        exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg(dirname(__DIR__, 2).'/artisan').' route:list --json', $printed);
+        exec(
+            escapeshellarg(PHP_BINARY).' '.escapeshellarg(dirname(__DIR__, 2).'/artisan').' route:list --json',
+            $printed,
+        );
         /** @var list<array{method: string, uri: string}> $routes */
         $routes = json_decode(implode('', $printed), true);
         $changes = [];
         foreach ($routes as $route) {
             foreach (array_intersect(explode('|', $route['method']), ['POST', 'PUT', 'PATCH', 'DELETE']) as $method) {
-                $path = preg_replace_callback('/\{(\w+)\}/', static fn (array $part): string => $part[1] === 'token' ? str_repeat('a', 48) : '1', $route['uri']);
+                $path = preg_replace_callback(
+                    '/\{(\w+)\}/',
+                    static fn (array $part): string => $part[1] === 'token' ? str_repeat('a', 48) : '1',
+                    $route['uri'],
+                );
                 $changes[] = [$method, '/'.$path];
             }
         }
@@ -87,7 +130,12 @@ final class ForgedRequestsTest extends BrowserTestCase
     {
         $digest = '';
         foreach (['users', 'commands', 'memberships', 'editions', 'invitations', 'expectations', 'emotes'] as $table) {
-            $digest .= json_encode($this->database()->query("SELECT * FROM $table ORDER BY id")->fetchAll(\PDO::FETCH_NUM), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+            $digest .= json_encode(
+                $this->database()
+                    ->query("SELECT * FROM $table ORDER BY id")
+                    ->fetchAll(\PDO::FETCH_NUM),
+                JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+            );
         }
 
         return hash('sha256', $digest);

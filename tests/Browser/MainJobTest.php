@@ -14,20 +14,38 @@ final class MainJobTest extends BrowserTestCase
         // In one go, so that none of it waits for an answer.
         $page->script(<<<'JS'
             const [chat, field, speaker] = ['chat', 'say-line', 'speaker'].map((id) => document.getElementById(id));
-            const say = (who, line) => { speaker.value = who; field.value = line; chat.requestSubmit(chat.querySelector('[type=submit]')); };
+            const say = (who, line) => {
+                [speaker.value, field.value] = [who, line];
+                chat.requestSubmit(chat.querySelector('[type=submit]'));
+            };
             say('bram', '!plank 2');
             chat.querySelector('[aria-label^="+1 min"]').click();
             say('ilse', '!plank 3');
             speaker.value = 'pia';
             field.value = 'half a li';
-            JS);
-        $page->sees('counter.planks (channel) 41 → 43', '#line-0')->sees('Ilse', '#line-1')->sees('closed: it is for moderators and the streamer', '#line-1');
-        self::assertGreaterThanOrEqual(60, (86_400 + strtotime($page->text('#line-1 time')) - strtotime($page->text('#line-0 time'))) % 86_400, 'the clock was turned between the two');
+            JS
+            ,
+        );
+        $page
+            ->sees('counter.planks (channel) 41 → 43', '#line-0')
+            ->sees('Ilse', '#line-1')
+            ->sees('closed: it is for moderators and the streamer', '#line-1');
+        self::assertGreaterThanOrEqual(
+            60,
+            (86_400 + strtotime($page->text('#line-1 time')) - strtotime($page->text('#line-0 time'))) % 86_400,
+            'the clock was turned between the two',
+        );
         self::assertSame('half a li', $page->value('#say-line'));
         self::assertSame('pia', $page->value('#speaker'));
         // What could not be answered stands in its field again.
-        $page->script('document.body.addEventListener("htmx:configRequest", (event) => { event.detail.path = "/nowhere"; }, { once: true })');
-        $page->write('#say-line', '!plank 4')->press('Say', '#chat')->waitFor(fn (): bool => $page->value('#say-line') === '!plank 4', 'the line is given back');
+        $page->script(
+            'document.body.addEventListener("htmx:configRequest", (event) => { event.detail.path = "/nowhere"; }, { '
+                .'once: true })',
+        );
+        $page
+            ->write('#say-line', '!plank 4')
+            ->press('Say', '#chat')
+            ->waitFor(fn (): bool => $page->value('#say-line') === '!plank 4', 'the line is given back');
     }
 
     public function test_a_command_is_written_mended_rehearsed_saved_and_found_again(): void
@@ -37,14 +55,20 @@ final class MainJobTest extends BrowserTestCase
         $page->press('New command')->write('[name=trigger]', '!wave');
 
         // A wrong slot is found where it is, and one press mends it.
-        $page->write('[data-response] .cm-content', '[caler] waves at [target or "the sea"], wave [add 1 to counter.planks].');
+        $page->write(
+            '[data-response] .cm-content',
+            '[caler] waves at [target or "the sea"], wave [add 1 to counter.planks].',
+        );
         $page->sees('Nothing is named caler.', '#findings')->find('.cm-lintRange-error');
         $page->sees('silent: Nothing is named caler.', '#preview');
         $page->press('Did you mean caller?', '#findings')->sees('Tamsin waves at the sea, wave 42.', '#preview');
         self::assertSame('', $page->text('#findings'));
 
         // The preview follows who is spoken to and what they type; the edges stand below.
-        $page->write('[name=typed]', '@pia')->sees('Tamsin waves at Pia, wave 42.', '#preview')->sees('waves at nobody_here', '.edges');
+        $page
+            ->write('[name=typed]', '@pia')
+            ->sees('Tamsin waves at Pia, wave 42.', '#preview')
+            ->sees('waves at nobody_here', '.edges');
 
         // The unsaved command is heard in the chat beside it.
         $this->say('!wave @odo', 'jonah');
@@ -60,8 +84,16 @@ final class MainJobTest extends BrowserTestCase
         $page->click('#line-0 .said-by')->sees('[target or "the sea"] said “Odo”', '#whys');
 
         $page->press('Save')->sees('!wave is saved.');
-        $page->go($this->url('/channels/1/write'))->write('[data-find]', 'waves at')->sees('1 of 19 commands has “waves at”.')->sees('Anyone, every 10 s, each person once in a minute, changes counter.planks.', '#entries');
-        self::assertSame(41, $this->database()->query("SELECT number FROM counter_numbers WHERE counter = 'planks'")->fetchColumn(), 'the real counter is as it was');
+        $page
+            ->go($this->url('/channels/1/write'))
+            ->write('[data-find]', 'waves at')
+            ->sees('1 of 19 commands has “waves at”.')
+            ->sees('Anyone, every 10 s, each person once in a minute, changes counter.planks.', '#entries');
+        self::assertSame(
+            41,
+            $this->database()->query("SELECT number FROM counter_numbers WHERE counter = 'planks'")->fetchColumn(),
+            'the real counter is as it was',
+        );
 
         // Tomorrow: another session, the same command.
         $page->driver->manage()->deleteAllCookies();
@@ -69,7 +101,10 @@ final class MainJobTest extends BrowserTestCase
         self::assertSame('!wave', $page->value('[name=trigger]'));
         self::assertSame([], $page->complaints());
 
-        $page->go($this->url('/channels/1/write'))->press('drop', '#entries li:has(a.trigger[href$="/'.basename($this->commandPath('!wave')).'"])')->sees('!wave was dropped.');
+        $page
+            ->go($this->url('/channels/1/write'))
+            ->press('drop', '#entries li:has(a.trigger[href$="/'.basename($this->commandPath('!wave')).'"])')
+            ->sees('!wave was dropped.');
         $page->press('Undo')->sees('!wave is back.')->sees('waves at');
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!wave'");
     }
@@ -85,7 +120,12 @@ final class MainJobTest extends BrowserTestCase
             $editor->click();
             $editor->sendKeys(["\u{E009}", 'a', "\u{E000}", 'Ahoy there, [target].']);
         }
-        $page->press('Save')->sees('!ahoy is saved.')->sees('It no longer holds.', '#expectations')->sees('Ahoy there, Pia.', '#expectations')->sees('was right', '#expectations');
+        $page
+            ->press('Save')
+            ->sees('!ahoy is saved.')
+            ->sees('It no longer holds.', '#expectations')
+            ->sees('Ahoy there, Pia.', '#expectations')
+            ->sees('was right', '#expectations');
         $page->press('drop', '#expectations')->doesNotSee('It no longer holds.');
     }
 
@@ -94,26 +134,56 @@ final class MainJobTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!knot')));
-        $page->click('[name="gates[levels][who]"] option[value=moderator]')->sees('Moderators and up, every 10 s', '#sentence')->sees('Bram, tie us a', '#preview');
-        $page->click('[name="gates[levels][who]"] option[value=any_of]')->click('[name="gates[levels][any_of][]"][value=vip]')->sees('VIPs, every 10 s', '#sentence')->sees('Pia, tie us a', '#preview');
+        $page
+            ->click('[name="gates[levels][who]"] option[value=moderator]')
+            ->sees('Moderators and up, every 10 s', '#sentence')
+            ->sees('Bram, tie us a', '#preview');
+        $page
+            ->click('[name="gates[levels][who]"] option[value=any_of]')
+            ->click('[name="gates[levels][any_of][]"][value=vip]')
+            ->sees('VIPs, every 10 s', '#sentence')
+            ->sees('Pia, tie us a', '#preview');
         $page->click('[name=person] option[value=tamsin]')->sees('silent: it is for VIPs', '#preview');
         $this->say('!knot', 'tamsin');
         $page->sees('closed: it is for VIPs; to open it, speak as one of them', '#whys');
         $page->press('Save')->sees('!knot is saved.');
         self::assertTrue($page->find('[name="gates[levels][any_of][]"][value=vip]')->isSelected());
-        $page->click('[name="gates[levels][who]"] option[value=everyone]')->press('Save')->sees('!knot is saved.')->sees('Anyone, every 10 s', '#sentence');
+        $page
+            ->click('[name="gates[levels][who]"] option[value=everyone]')
+            ->press('Save')
+            ->sees('!knot is saved.')
+            ->sees('Anyone, every 10 s', '#sentence');
     }
 
     public function test_several_responses_are_added_weighed_and_removed(): void
     {
         $page = $this->browser;
         $this->signIn($page);
-        $page->go($this->url('/channels/1/write/commands/new'))->write('[name=trigger]', '!many')->write('[data-response] .cm-content', 'one');
+        $page
+            ->go($this->url('/channels/1/write/commands/new'))
+            ->write('[name=trigger]', '!many')
+            ->write('[data-response] .cm-content', 'one');
         $page->press('Another response to draw from')->write('[data-response]:nth-child(2) .cm-content', 'two [caler]');
         $page->sees('Nothing is named caler.', '#findings')->sees('silent', '#preview .answer');
-        $page->write('[data-response]:nth-child(2) .cm-content', 'two')->write('[data-response]:nth-child(2) [type=number]', '3')->sees('of 4 times');
-        $page->press('remove', '[data-response]:nth-child(1)')->sees('two', '#preview .answer')->press('Save')->sees('!many is saved.');
-        self::assertSame('two|3', $this->database()->query("SELECT GROUP_CONCAT(CONCAT(JSON_VALUE(steps, '$[0].say'), '|', weight)) FROM command_responses WHERE command_id = ".basename($this->commandPath('!many')))->fetchColumn());
+        $page
+            ->write('[data-response]:nth-child(2) .cm-content', 'two')
+            ->write('[data-response]:nth-child(2) [type=number]', '3')
+            ->sees('of 4 times');
+        $page
+            ->press('remove', '[data-response]:nth-child(1)')
+            ->sees('two', '#preview .answer')
+            ->press('Save')
+            ->sees('!many is saved.');
+        self::assertSame(
+            'two|3',
+            $this->database()
+                ->query(
+                    "SELECT GROUP_CONCAT(CONCAT(JSON_VALUE(steps, '$[0].say'), '|', weight)) FROM command_responses "
+                        .'WHERE command_id = '
+                        .basename($this->commandPath('!many')),
+                )
+                ->fetchColumn(),
+        );
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!many'");
     }
 
@@ -122,7 +192,10 @@ final class MainJobTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         // Sent to whatever has the focus, as a keyboard does; a list holds its first key down.
-        $keys = static fn (string|array ...$all) => array_map(static fn (string|array $one) => $page->driver->switchTo()->activeElement()->sendKeys($one), $all);
+        $keys = static fn (string|array ...$all) => array_map(
+            static fn (string|array $one) => $page->driver->switchTo()->activeElement()->sendKeys($one),
+            $all,
+        );
         $page->find('body')->sendKeys('?');
         $page->sees('from the text to the chat, and back');
         $keys("\u{E00C}");
@@ -133,7 +206,10 @@ final class MainJobTest extends BrowserTestCase
         $page->find('[data-response] .cm-content')->click();
         $keys('by hand');
         $keys(["\u{E009}", "\u{E007}"]);
-        $page->waitFor(fn (): bool => $page->script('return document.activeElement.id') === 'say-line', 'Ctrl Enter leads to the chat');
+        $page->waitFor(
+            fn (): bool => $page->script('return document.activeElement.id') === 'say-line',
+            'Ctrl Enter leads to the chat',
+        );
         $keys('!keys', "\u{E007}");
         $page->sees('by hand', '#lines');
         $keys(["\u{E009}", 's']);
@@ -145,16 +221,25 @@ final class MainJobTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        $page->go($this->url($this->commandPath('!tide')))->write('[data-response] .cm-content', 'We fitted [counter.pl');
+        $page
+            ->go($this->url($this->commandPath('!tide')))
+            ->write('[data-response] .cm-content', 'We fitted [counter.pl');
         $page->sees('counter.planks', '.cm-tooltip-autocomplete')->sees('now: ', '.cm-tooltip-autocomplete');
         $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
         $page->find('[data-response] .cm-content')->sendKeys(' | plu');
         $page->sees('plural', '.cm-tooltip-autocomplete');
         $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
         $page->find('[data-response] .cm-content')->sendKeys(' "# plank" "# planks"] on ');
-        $page->press('What can stand here')->write('#reference input', 'stream is called')->sees('channel.title', '#reference')->doesNotSee('counter.planks', '#reference');
+        $page
+            ->press('What can stand here')
+            ->write('#reference input', 'stream is called')
+            ->sees('channel.title', '#reference')
+            ->doesNotSee('counter.planks', '#reference');
         $page->click('#reference [aria-label="put channel.title into the text"]');
-        $page->sees('We fitted [counter.planks | plural "# plank" "# planks"] on [channel.title]', '[data-response] .cm-content');
+        $page->sees(
+            'We fitted [counter.planks | plural "# plank" "# planks"] on [channel.title]',
+            '[data-response] .cm-content',
+        );
         $page->sees('planks on Planking the port side', '#preview');
         self::assertSame([], $page->barriers());
     }
@@ -164,10 +249,23 @@ final class MainJobTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!tide')));
-        $typed = [['', ''], ['High [', 'High []'], ['caller', 'High [caller]'], ["\u{E00C}] water", 'High [caller] water'], ['[', 'High [caller] water[]'], ['[', 'High [caller] water[['], ["sic]\u{E003}\u{E003}\u{E003}\u{E003}\u{E003}\u{E003}[\u{E003}", 'High [caller] water']];
+        $typed = [
+            ['', ''],
+            ['High [', 'High []'],
+            ['caller', 'High [caller]'],
+            ["\u{E00C}] water", 'High [caller] water'],
+            ['[', 'High [caller] water[]'],
+            ['[', 'High [caller] water[['],
+            ["sic]\u{E003}\u{E003}\u{E003}\u{E003}\u{E003}\u{E003}[\u{E003}", 'High [caller] water'],
+        ];
         foreach ($typed as [$keys, $text]) {
-            $keys === '' ? $page->write('[data-response] .cm-content', '') : $page->find('[data-response] .cm-content')->sendKeys($keys);
-            $page->waitFor(static fn (): bool => $page->value('textarea[name^=responses]') === $text, fn (): string => "“{$text}” and not “{$page->value('textarea[name^=responses]')}”");
+            $keys === ''
+                ? $page->write('[data-response] .cm-content', '')
+                : $page->find('[data-response] .cm-content')->sendKeys($keys);
+            $page->waitFor(
+                static fn (): bool => $page->value('textarea[name^=responses]') === $text,
+                fn (): string => "“{$text}” and not “{$page->value('textarea[name^=responses]')}”",
+            );
         }
     }
 
@@ -181,8 +279,19 @@ final class MainJobTest extends BrowserTestCase
         $page->find('[data-response] .cm-content')->sendKeys(' [when words]yes [counter.planks][else]no[end]');
         $page->find('#preview img[alt=coveWave]');
         // The caret is behind [end]: its choice is marked, and nothing else is.
-        $page->waitFor(fn (): bool => implode('', array_map(static fn ($one): string => $one->getText(), $page->all('[data-response] .is-choice'))) === '[when words][else][end]', 'the choice is shown');
-        $name = array_values(array_filter($page->all('[data-response] .tok-name'), static fn ($one): bool => str_contains($one->getText(), 'counter')))[0];
+        $page->waitFor(
+            fn (): bool => implode(
+                '',
+                array_map(static fn ($one): string => $one->getText(), $page->all('[data-response] .is-choice')),
+            ) === '[when words][else][end]',
+            'the choice is shown',
+        );
+        $name = array_values(
+            array_filter(
+                $page->all('[data-response] .tok-name'),
+                static fn ($one): bool => str_contains($one->getText(), 'counter'),
+            ),
+        )[0];
         $page->driver->action()->moveToElement($name)->perform();
         $page->sees('now: ', '.hover-help')->sees('counter.planks', '.hover-help');
     }
@@ -194,7 +303,11 @@ final class MainJobTest extends BrowserTestCase
         $page->go($this->url($this->commandPath('!job')));
         $this->say('!job', 'odo');
         $page->sees('Next job for Odo', '#lines');
-        $page->write('[name=note]', 'for the evening')->press('Save')->sees('!job is saved.')->sees('Next job for Odo', '#lines');
+        $page
+            ->write('[name=note]', 'for the evening')
+            ->press('Save')
+            ->sees('!job is saved.')
+            ->sees('Next job for Odo', '#lines');
         self::assertSame('odo', $page->value('#speaker'));
         $page->go($this->url($this->commandPath('!job')))->sees('Say something as anybody', '#lines');
     }
@@ -208,7 +321,11 @@ final class MainJobTest extends BrowserTestCase
         self::assertTrue($area->isDisplayed());
         $area->clear();
         $area->sendKeys('Not announced yet, [caler].');
-        $page->press('Save')->sees('!regatta is saved.')->sees('Nothing is named caler.', '#findings')->sees('Did you mean caller?', '#findings');
+        $page
+            ->press('Save')
+            ->sees('!regatta is saved.')
+            ->sees('Nothing is named caler.', '#findings')
+            ->sees('Did you mean caller?', '#findings');
         $page->find('[data-response] textarea')->clear();
         $page->find('[data-response] textarea')->sendKeys('Not announced yet.');
         $page->press('Save')->sees('!regatta is saved.')->doesNotSee('Nothing is named');

@@ -12,12 +12,18 @@ final class NothingLostTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $path = $this->commandPath('!dry');
-        $page->go($this->url($path))->write('[data-response] .cm-content', 'Dry for [since occasion.leak], [caller].')->sees('Not saved; kept on this machine.');
+        $page
+            ->go($this->url($path))
+            ->write('[data-response] .cm-content', 'Dry for [since occasion.leak], [caller].')
+            ->sees('Not saved; kept on this machine.');
         $this->endSessions();
         $page->press('Save')->sees('Your session had ended, so nothing was saved yet.');
         $this->fillInDoor($page);
         $page->sees('You typed something here')->sees('since the last leak', '#left-page');
-        $page->press('Take it up')->sees('Dry for [since occasion.leak], [caller].', '[data-response]')->sees('Dry for ', '#preview');
+        $page
+            ->press('Take it up')
+            ->sees('Dry for [since occasion.leak], [caller].', '[data-response]')
+            ->sees('Dry for ', '#preview');
         $page->press('Save')->sees('!dry is saved.')->doesNotSee('You typed something here');
         $page->go($this->url($path))->sees('Dry for')->doesNotSee('You typed something here');
     }
@@ -28,14 +34,22 @@ final class NothingLostTest extends BrowserTestCase
         $this->signIn($page);
         $path = $this->commandPath('!chart');
         $page->go($this->url($path))->write('[data-response] .cm-content', 'See [words | upper].');
-        $page->press('Another response to draw from')->write('[data-response]:nth-child(2) .cm-content', 'Or ask [caller].');
+        $page
+            ->press('Another response to draw from')
+            ->write('[data-response]:nth-child(2) .cm-content', 'Or ask [caller].');
         $page->write('[name=aliases]', '!map')->click('[name=listed]');
-        $page->go($this->url($path))->sees('You typed something here just now')->sees('charts.lantern-cove.example', '[data-response]');
+        $page
+            ->go($this->url($path))
+            ->sees('You typed something here just now')
+            ->sees('charts.lantern-cove.example', '[data-response]');
         $page->press('Take it up')->sees('See [words | upper].')->sees('Or ask [caller].');
         self::assertSame('!map', $page->value('[name=aliases]'));
         self::assertFalse($page->find('[name=listed]')->isSelected());
         $page->go($this->url($path))->press('throw it away')->doesNotSee('You typed something here');
-        $page->go($this->url($path))->sees('charts.lantern-cove.example', '[data-response]')->doesNotSee('You typed something here');
+        $page
+            ->go($this->url($path))
+            ->sees('charts.lantern-cove.example', '[data-response]')
+            ->doesNotSee('You typed something here');
     }
 
     public function test_while_the_session_is_lost_typing_says_so_and_goes_on(): void
@@ -44,7 +58,9 @@ final class NothingLostTest extends BrowserTestCase
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!knot')));
         $this->endSessions();
-        $page->write('[data-response] .cm-content', 'Still typing.')->sees('Your session has ended. What you typed is kept on this machine');
+        $page
+            ->write('[data-response] .cm-content', 'Still typing.')
+            ->sees('Your session has ended. What you typed is kept on this machine');
         $page->press('sign in again');
         $this->fillInDoor($page);
         // Signing in leads back to where one was.
@@ -56,12 +72,31 @@ final class NothingLostTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        $page->go($this->url($this->commandPath('!boat')))->write('[data-response] .cm-content', 'Secret words.')->sees('Not saved; kept on this machine.');
-        $page->click('details.me summary')->press('Sign out', '.me-sheet')->sees('One command has text on this machine that was never saved.')->press('Stay signed in');
-        self::assertSame(1, $page->script('return Object.keys(localStorage).filter((key) => key.startsWith("unsaved:")).length'));
+        $page
+            ->go($this->url($this->commandPath('!boat')))
+            ->write('[data-response] .cm-content', 'Secret words.')
+            ->sees('Not saved; kept on this machine.');
+        $page
+            ->click('details.me summary')
+            ->press('Sign out', '.me-sheet')
+            ->sees('One command has text on this machine that was never saved.')
+            ->press('Stay signed in');
+        self::assertSame(
+            1,
+            $page->script('return Object.keys(localStorage).filter((key) => key.startsWith("unsaved:")).length'),
+        );
         $page->press('Sign out', '.me-sheet')->press('Discard and sign out')->sees('Sign in');
-        $page->waitFor(fn (): bool => str_ends_with((string) $page->script('return location.pathname'), '/sign-in'), 'it leads to the door');
-        self::assertSame(0, $page->script('return Object.keys(localStorage).filter((key) => key.startsWith("unsaved:")).length + Object.keys(sessionStorage).filter((key) => key.startsWith("parrot:")).length'));
+        $page->waitFor(
+            fn (): bool => str_ends_with((string) $page->script('return location.pathname'), '/sign-in'),
+            'it leads to the door',
+        );
+        self::assertSame(
+            0,
+            $page->script(
+                'return Object.keys(localStorage).filter((key) => key.startsWith("unsaved:")).length + '
+                    .'Object.keys(sessionStorage).filter((key) => key.startsWith("parrot:")).length',
+            ),
+        );
         // Whoever goes back sees no page of before: none was kept.
         $page->driver->navigate()->back();
         $page->sees('Sign in')->doesNotSee('Secret words.');
@@ -76,12 +111,28 @@ final class NothingLostTest extends BrowserTestCase
         $other = Browser::open();
         try {
             $this->signIn($other, 'ilse@lantern-cove.example');
-            $other->go($this->url($path))->write('[data-response] .cm-content', 'Ilse’s words.')->press('Save')->sees('!now is saved.');
+            $other
+                ->go($this->url($path))
+                ->write('[data-response] .cm-content', 'Ilse’s words.')
+                ->press('Save')
+                ->sees('!now is saved.');
         } finally {
             $other->close();
         }
-        $page->press('Save')->sees('Somebody saved this command while you wrote.')->sees('Ilse’s words.', '.conflict')->sees('Wren’s words.', '.conflict')->sees('Wren’s words.', '[data-response]');
+        $page
+            ->press('Save')
+            ->sees('Somebody saved this command while you wrote.')
+            ->sees('Ilse’s words.', '.conflict')
+            ->sees('Wren’s words.', '.conflict')
+            ->sees('Wren’s words.', '[data-response]');
         $page->press('Save')->sees('!now is saved.');
-        self::assertSame('Wren’s words.', $this->database()->query('SELECT JSON_VALUE(steps, "$[0].say") FROM command_responses WHERE command_id = '.basename($path))->fetchColumn());
+        self::assertSame(
+            'Wren’s words.',
+            $this->database()
+                ->query(
+                    'SELECT JSON_VALUE(steps, "$[0].say") FROM command_responses WHERE command_id = '.basename($path),
+                )
+                ->fetchColumn(),
+        );
     }
 }

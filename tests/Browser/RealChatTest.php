@@ -11,12 +11,22 @@ final class RealChatTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        $page->go($this->url('/channels/1/publish'))->press('Watch the real chat')->sees('reading along', '#reading-along');
+        $page
+            ->go($this->url('/channels/1/publish'))
+            ->press('Watch the real chat')
+            ->sees('reading along', '#reading-along');
         $this->sayAs('quill', '!luck');
         $said = $page->waitFor(fn (): ?string => $this->saidLast(), 'the parrot answers');
-        $page->script('[...document.querySelectorAll("[data-air-why]")].filter((one) => one.textContent.includes("!luck")).pop().click()');
+        $page->script(
+            '[...document.querySelectorAll("[data-air-why]")].filter((one) => '
+                .'one.textContent.includes("!luck")).pop().click()',
+        );
         $page->sees('!luck was set off', '#air-why')->sees($said, '#air-why');
-        $page->press('Take it into Write, with !luck')->sees('Begins with a line of the real chat')->sees($said, '#lines')->sees('Quill', '#lines');
+        $page
+            ->press('Take it into Write, with !luck')
+            ->sees('Begins with a line of the real chat')
+            ->sees($said, '#lines')
+            ->sees('Quill', '#lines');
         self::assertSame([], $page->complaints());
     }
 
@@ -37,7 +47,10 @@ final class RealChatTest extends BrowserTestCase
         self::assertMatchesRegularExpression('/the first of two.*the second of two/s', $page->text('#air-lines'));
         self::assertSame('half a li', $page->value('#air-text'));
         $page->script('document.getElementById("air-say").action = "/nowhere"');
-        $page->write('#air-text', 'said in vain')->press('Say', '#air-say')->waitFor(fn (): bool => $page->value('#air-text') === 'said in vain', 'the line is given back');
+        $page
+            ->write('#air-text', 'said in vain')
+            ->press('Say', '#air-say')
+            ->waitFor(fn (): bool => $page->value('#air-text') === 'said in vain', 'the line is given back');
     }
 
     public function test_when_the_talker_dies_the_page_asks_by_itself_and_then_reads_along_again(): void
@@ -52,25 +65,43 @@ final class RealChatTest extends BrowserTestCase
         $this->sayAs('maren', 'still afloat?');
         $page->sees('still afloat?', '#air-lines');
         $page->waitFor(fn (): bool => $page->text('#reading-along') === 'reading along', 'it reads along again', 25);
-        self::assertSame(1, $page->script('return [...document.querySelectorAll("#air-lines .text")].filter((one) => one.textContent === "still afloat?").length'), 'each line once');
+        self::assertSame(
+            1,
+            $page->script(
+                'return [...document.querySelectorAll("#air-lines .text")].filter((one) => one.textContent === "still '
+                    .'afloat?").length',
+            ),
+            'each line once',
+        );
     }
 
     public function test_whoever_is_taken_out_of_a_channel_reads_no_further(): void
     {
         $database = $this->database();
-        $database->exec("INSERT IGNORE INTO users (name, email, password) VALUES ('Nell', 'nell@lantern-cove.example', 'x')");
-        $database->exec("INSERT IGNORE INTO memberships (channel_id, user_id, role) SELECT 1, id, 'reader' FROM users WHERE email = 'nell@lantern-cove.example'");
+        $database->exec(
+            "INSERT IGNORE INTO users (name, email, password) VALUES ('Nell', 'nell@lantern-cove.example', 'x')",
+        );
+        $database->exec(
+            "INSERT IGNORE INTO memberships (channel_id, user_id, role) SELECT 1, id, 'reader' FROM users WHERE email "
+                ."= 'nell@lantern-cove.example'",
+        );
         $page = $this->browser;
         $this->signIn($page, 'nell@lantern-cove.example');
         $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
         $page->doesNotSee('The harbour', '#right-page');
-        $database->exec("DELETE memberships FROM memberships JOIN users ON users.id = user_id WHERE email = 'nell@lantern-cove.example'");
+        $database->exec(
+            'DELETE memberships FROM memberships JOIN users ON users.id = user_id WHERE email = '
+                ."'nell@lantern-cove.example'",
+        );
         $page->sees('asking every two seconds', '#reading-along');
         $other = Browser::open();
         try {
             $this->signIn($other);
             $other->go($this->url('/channels/1/publish/chat'));
-            $other->write('#air-text', 'a secret of the crew')->press('Say', '#air-say')->sees('a secret of the crew', '#air-lines');
+            $other
+                ->write('#air-text', 'a secret of the crew')
+                ->press('Say', '#air-say')
+                ->sees('a secret of the crew', '#air-lines');
         } finally {
             $other->close();
         }
@@ -87,7 +118,11 @@ final class RealChatTest extends BrowserTestCase
 
     private function saidLast(): ?string
     {
-        $text = $this->browser->script('const all = [...document.querySelectorAll("#air-lines .line")]; const at = all.findLastIndex((one) => one.textContent.includes("!luck")); const said = all.slice(at + 1).find((one) => one.classList.contains("is-said")); return said?.querySelector(".text").textContent ?? ""');
+        $text = $this->browser->script(
+            'const all = [...document.querySelectorAll("#air-lines .line")]; const at = all.findLastIndex((one) => '
+                .'one.textContent.includes("!luck")); const said = all.slice(at + 1).find((one) => '
+                .'one.classList.contains("is-said")); return said?.querySelector(".text").textContent ?? ""',
+        );
 
         return is_string($text) && $text !== '' ? $text : null;
     }
@@ -100,7 +135,14 @@ final class RealChatTest extends BrowserTestCase
     private function awaitTalker(int $after): void
     {
         for ($tries = 0; $tries < 300; $tries++) {
-            if ($this->database()->query("SELECT COUNT(*) FROM channels WHERE id = 1 AND lease_epoch > $after AND air_state = 'moderator' AND air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND")->fetchColumn() === 1) {
+            if (
+                $this->database()
+                    ->query(
+                        "SELECT COUNT(*) FROM channels WHERE id = 1 AND lease_epoch > $after AND air_state = "
+                            ."'moderator' AND air_seen_at > UTC_TIMESTAMP(3) - INTERVAL 1300000 MICROSECOND",
+                    )
+                    ->fetchColumn() === 1
+            ) {
                 return;
             }
             usleep(50_000);

@@ -23,7 +23,23 @@ final class ViewsTest extends BrowserTestCase
         }
         foreach (['light', 'dark'] as $theme) {
             $page->script("localStorage.setItem('theme', '$theme')");
-            foreach (['/channels', '/channels/1/members', '/channels/1/write', '/channels/1/write?find=tide', '/channels/1/write/commands/new', '/channels/1/write/findings', '/channels/1/write/bring?pasted=%21bell%2Cding+%5Bcaler%5D', '/channels/1/nowhere', '/channels/1/remember', '/channels/1/publish', '/channels/1/publish/chat', '/channels/1/publish/connection', $this->commandPath('!tide')] as $path) {
+            foreach (
+                [
+                    '/channels',
+                    '/channels/1/members',
+                    '/channels/1/write',
+                    '/channels/1/write?find=tide',
+                    '/channels/1/write/commands/new',
+                    '/channels/1/write/findings',
+                    '/channels/1/write/bring?pasted=%21bell%2Cding+%5Bcaler%5D',
+                    '/channels/1/nowhere',
+                    '/channels/1/remember',
+                    '/channels/1/publish',
+                    '/channels/1/publish/chat',
+                    '/channels/1/publish/connection',
+                    $this->commandPath('!tide'),
+                ] as $path
+            ) {
                 $barriers["$path $theme"] = $page->go($this->url($path))->barriers();
             }
             $page->write('[data-response] .cm-content', '[caler] and [words | uper], [when');
@@ -35,7 +51,11 @@ final class ViewsTest extends BrowserTestCase
             $barriers["a command in use, $theme"] = $page->barriers();
             $page->click('[data-help]')->sees('this sheet');
             $barriers["the help sheet, $theme"] = $page->barriers();
-            $page->press('Close')->click('details.me summary')->press('Sign out', '.me-sheet')->sees('Sign out and discard?');
+            $page
+                ->press('Close')
+                ->click('details.me summary')
+                ->press('Sign out', '.me-sheet')
+                ->sees('Sign out and discard?');
             $barriers["signing out, $theme"] = $page->barriers();
             $page->press('Stay signed in');
             // Held to be right already, the same answer would not be offered again.
@@ -49,7 +69,21 @@ final class ViewsTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->size(390, 800);
-        foreach (['/channels/1/write', '/channels/1/write/findings', '/channels/1/write/bring?pasted=%21bell%2Cding', '/channels/1/write/commands/new', $this->commandPath('!splinter'), '/channels', '/channels/1/members', '/channels/1/remember', '/channels/1/publish', '/channels/1/publish/chat', '/channels/1/publish/connection'] as $path) {
+        foreach (
+            [
+                '/channels/1/write',
+                '/channels/1/write/findings',
+                '/channels/1/write/bring?pasted=%21bell%2Cding',
+                '/channels/1/write/commands/new',
+                $this->commandPath('!splinter'),
+                '/channels',
+                '/channels/1/members',
+                '/channels/1/remember',
+                '/channels/1/publish',
+                '/channels/1/publish/chat',
+                '/channels/1/publish/connection',
+            ] as $path
+        ) {
             $page->go($this->url($path))->find('#left-page');
             self::assertLessThanOrEqual(390, $page->script('return document.documentElement.scrollWidth'), $path);
         }
@@ -57,13 +91,31 @@ final class ViewsTest extends BrowserTestCase
         $this->say('!knot', 'tamsin');
         $page->sees('tie us a', '#lines');
         $page->go($this->url($this->commandPath('!splinter')))->press('Chat', '.turn');
-        $page->waitFor(fn (): bool => (bool) $page->script('const box = document.getElementById("say-line").getBoundingClientRect(); return box.top > 0 && box.bottom < innerHeight - 40'), 'the chat’s field is in sight');
+        $page->waitFor(
+            fn (): bool => (bool) $page->script(
+                'const box = document.getElementById("say-line").getBoundingClientRect(); return box.top > 0 && '
+                    .'box.bottom < innerHeight - 40',
+            ),
+            'the chat’s field is in sight',
+        );
         $this->say('!splinter', 'bram');
         $page->sees('Splinters while', '#lines');
-        $page->write('[data-response] .cm-content', 'Ahoy [caler]!')->sees('1 finding', '.save-bar')->press('1 finding', '.save-bar');
-        $page->waitFor(fn (): bool => (bool) $page->script('const box = document.querySelector("#findings .finding, #findings > *").getBoundingClientRect(); return box.top >= 0 && box.bottom < innerHeight'), 'the finding is in sight');
+        $page
+            ->write('[data-response] .cm-content', 'Ahoy [caler]!')
+            ->sees('1 finding', '.save-bar')
+            ->press('1 finding', '.save-bar');
+        $page->waitFor(
+            fn (): bool => (bool) $page->script(
+                'const box = document.querySelector("#findings .finding, #findings > *").getBoundingClientRect(); '
+                    .'return box.top >= 0 && box.bottom < innerHeight',
+            ),
+            'the finding is in sight',
+        );
         $page->press('Did you mean caller?', '#findings')->sees('Ahoy', '#preview');
-        $page->waitFor(fn (): bool => $page->script('return document.querySelector(".to-findings").hidden') === true, 'there are no findings any more');
+        $page->waitFor(
+            fn (): bool => $page->script('return document.querySelector(".to-findings").hidden') === true,
+            'there are no findings any more',
+        );
     }
 
     public function test_nothing_is_fetched_from_elsewhere_and_nothing_complains(): void
@@ -86,11 +138,21 @@ final class ViewsTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!tide')));
-        foreach (['<img src=x onerror="window.hit=1">', '"><script>window.hit=1</script>', '{{ 1 + 1 }} @php', '[caller] </textarea><b>'] as $line) {
+        foreach (
+            [
+                '<img src=x onerror="window.hit=1">',
+                '"><script>window.hit=1</script>',
+                '{{ 1 + 1 }} @php',
+                '[caller] </textarea><b>',
+            ] as $line
+        ) {
             $this->say($line, 'yusuf');
             $page->sees($line, '#lines');
         }
-        $page->write('[data-response] .cm-content', '<img src=x onerror="window.hit=1"> [words]')->write('[name=typed]', '<b>bold</b>')->sees('<img src=x onerror="window.hit=1"> <b>bold</b>', '#preview');
+        $page
+            ->write('[data-response] .cm-content', '<img src=x onerror="window.hit=1"> [words]')
+            ->write('[name=typed]', '<b>bold</b>')
+            ->sees('<img src=x onerror="window.hit=1"> <b>bold</b>', '#preview');
         self::assertNull($page->script('return window.hit ?? null'));
     }
 }

@@ -6,16 +6,35 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
 
-/** A name, a filter, a check, a gate setting and a step come with one file and one line each; everything else finds them. */
+/**
+ * A name, a filter, a check, a gate setting and a step come with one file and one line each; everything else finds
+ * them.
+ */
 final class AdditionsTest extends TestCase
 {
     /** Where each file goes, and the line behind which its own one stands. */
     private const ADDITIONS = [
-        'Whim' => ['Response/Vocabulary/Names', 'Response/Vocabulary/Vocabulary.php', 'new Names\OutcomeName,', 'new Names\Whim,'],
-        'Twice' => ['Response/Vocabulary/Filters', 'Response/Vocabulary/Vocabulary.php', 'new Filters\Link,', 'new Filters\Twice,'],
+        'Whim' => [
+            'Response/Vocabulary/Names',
+            'Response/Vocabulary/Vocabulary.php',
+            'new Names\OutcomeName,',
+            'new Names\Whim,',
+        ],
+        'Twice' => [
+            'Response/Vocabulary/Filters',
+            'Response/Vocabulary/Vocabulary.php',
+            'new Filters\Link,',
+            'new Filters\Twice,',
+        ],
         'NoShouting' => ['Checks', 'Checks/Checks.php', 'new NothingToSay,', 'new NoShouting,'],
         'Quietly' => ['Hearing/Gates', 'Hearing/Gates/GateSettings.php', 'Enabled::class,', 'Quietly::class,'],
-        'Nap' => ['Hearing/Steps', 'Format/StepFormat.php', "        return [\n", "'nap' => static fn (Document \$step): Step => new \\SilverParrot\\Hearing\\Steps\\Nap(\$step->object(['nap'])->at('nap')->whole(1, 60)),"],
+        'Nap' => [
+            'Hearing/Steps',
+            'Format/StepFormat.php',
+            "        return [\n",
+            "'nap' => static fn (Document \$step): Step => new "
+                ."\\SilverParrot\\Hearing\\Steps\\Nap(\$step->object(['nap'])->at('nap')->whole(1, 60)),",
+        ],
     ];
 
     private string $core;
@@ -39,7 +58,20 @@ final class AdditionsTest extends TestCase
             self::assertSame(1, substr_count($source, $behind), $table);
             file_put_contents("{$this->core}/$table", str_replace($behind, "$behind\n$line\n", $source));
         }
-        exec(implode(' ', array_map(escapeshellarg(...), [PHP_BINARY, '-d', 'pcov.enabled=0', __DIR__.'/Additions/added.php', $this->core])).' 2>&1', $told, $code);
+        exec(
+            implode(
+                ' ',
+                array_map(escapeshellarg(...), [
+                    PHP_BINARY,
+                    '-d',
+                    'pcov.enabled=0',
+                    __DIR__.'/Additions/added.php',
+                    $this->core,
+                ]),
+            ).' 2>&1',
+            $told,
+            $code,
+        );
         self::assertSame(0, $code, implode("\n", $told));
         self::assertSame([
             'reading' => [],

@@ -8,15 +8,25 @@ namespace Tests\Faults;
 final readonly class Fault
 {
     /** @param  string  $noticedBy  a file or folder of tests; empty for the whole suite of the core */
-    private function __construct(public string $file, public string $what, public string $right, public string $wrong, public string $noticedBy)
-    {
+    private function __construct(
+        public string $file,
+        public string $what,
+        public string $right,
+        public string $wrong,
+        public string $noticedBy,
+    ) {
     }
 
-    /** @return list<self> of faults.diff: a head “@@ file: what is wrong then” or “@@ file (tests): …”, the line as it is, the line as it is put */
+    /**
+     * @return list<self> of faults.diff: a head “@@ file: what is wrong then” or “@@ file (tests): …”, the line as it
+     *     is, the line as it is put
+     */
     public static function all(): array
     {
         $faults = [];
-        foreach (array_slice(preg_split('/^@@ /m', (string) file_get_contents(__DIR__.'/faults.diff')) ?: [], 1) as $block) {
+        foreach (
+            array_slice(preg_split('/^@@ /m', (string) file_get_contents(__DIR__.'/faults.diff')) ?: [], 1) as $block
+        ) {
             [$head, $right, $wrong] = explode("\n", rtrim($block, "\n"), 3) + [1 => '', 2 => ''];
             [$file, $what] = explode(': ', $head, 2) + [1 => ''];
             [$file, $noticedBy] = explode(' (', rtrim($file, ')'), 2) + [1 => ''];
@@ -34,7 +44,10 @@ final readonly class Fault
     public static function third(string $seed): array
     {
         $faults = self::all();
-        usort($faults, static fn (self $a, self $b): int => hash('xxh64', $seed.$a->name()) <=> hash('xxh64', $seed.$b->name()));
+        usort(
+            $faults,
+            static fn (self $a, self $b): int => hash('xxh64', $seed.$a->name()) <=> hash('xxh64', $seed.$b->name()),
+        );
 
         return array_slice($faults, 0, (int) ceil(count($faults) / 3));
     }

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// The core and the application are taken from other folders than the project's own: asked first, before the map of classes.
+// The core and the application are taken from other folders than the project's own: asked first, before the map of
+// classes.
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 

@@ -19,13 +19,34 @@ foreach (array_slice($argv, 1) as $argument) {
         default => $wanted = $argument,
     };
 }
-$faults = array_values(array_filter($third === '' ? Fault::all() : Fault::third($third), static fn (Fault $fault): bool => $wanted === '' || str_contains($fault->name(), $wanted)));
+$faults = array_values(
+    array_filter(
+        $third === '' ? Fault::all() : Fault::third($third),
+        static fn (Fault $fault): bool => $wanted === '' || str_contains($fault->name(), $wanted),
+    ),
+);
 
 /** @return resource the tests, run on sources of their own */
 $start = static function (Fault $fault, string $sources) use ($project) {
     $process = proc_open(
-        [PHP_BINARY, '-d', 'pcov.enabled=0', '-d', 'memory_limit=1G', "$project/vendor/bin/phpunit", ...($fault->noticedBy === '' ? ['--testsuite=core'] : ["$project/{$fault->noticedBy}"]), '--stop-on-defect', '--no-progress', '--bootstrap', __DIR__.'/bootstrap.php', '--do-not-cache-result'],
-        [['file', '/dev/null', 'r'], ['file', "$sources.log", 'w'], ['redirect', 1]], $pipes, $project, ['PARROT_FAULTY' => $sources, 'DB_DATABASE' => getenv('DB_BESIDE') ?: getenv('DB_DATABASE')] + getenv(),
+        [
+            PHP_BINARY,
+            '-d',
+            'pcov.enabled=0',
+            '-d',
+            'memory_limit=1G',
+            "$project/vendor/bin/phpunit",
+            ...$fault->noticedBy === '' ? ['--testsuite=core'] : ["$project/{$fault->noticedBy}"],
+            '--stop-on-defect',
+            '--no-progress',
+            '--bootstrap',
+            __DIR__.'/bootstrap.php',
+            '--do-not-cache-result',
+        ],
+        [['file', '/dev/null', 'r'], ['file', "$sources.log", 'w'], ['redirect', 1]],
+        $pipes,
+        $project,
+        ['PARROT_FAULTY' => $sources, 'DB_DATABASE' => getenv('DB_BESIDE') ?: getenv('DB_DATABASE')] + getenv(),
     );
 
     return is_resource($process) ? $process : throw new \RuntimeException('The suite could not be started.');
@@ -38,7 +59,9 @@ $begun = microtime(true);
 while ($left !== [] || $running !== []) {
     foreach ($left as $place => $fault) {
         // The tests of the application share a database, so one at a time.
-        $waits = $fault->noticedBy !== '' && array_filter($running, static fn (array $one): bool => $one[2]->noticedBy !== '') !== [];
+        $waits =
+            $fault->noticedBy !== ''
+            && array_filter($running, static fn (array $one): bool => $one[2]->noticedBy !== '') !== [];
         if (count($running) >= $atOnce || $waits) {
             continue;
         }
@@ -50,7 +73,16 @@ while ($left !== [] || $running !== []) {
             continue;
         }
         $sources = sys_get_temp_dir().'/parrot-fault-'.bin2hex(random_bytes(4));
-        exec('mkdir '.escapeshellarg($sources).' && cp -r '.escapeshellarg("$project/core").' '.escapeshellarg("$project/app").' '.escapeshellarg($sources));
+        exec(
+            'mkdir '
+                .escapeshellarg($sources)
+                .' && cp -r '
+                .escapeshellarg("$project/core")
+                .' '
+                .escapeshellarg("$project/app")
+                .' '
+                .escapeshellarg($sources),
+        );
         file_put_contents("$sources/{$fault->file}", $text);
         $running[] = [$start($fault, $sources), $sources, $fault];
     }
@@ -60,7 +92,12 @@ while ($left !== [] || $running !== []) {
             unset($running[$place]);
             $log = (string) file_get_contents("$sources.log");
             // A fault that cannot even be read by PHP would prove nothing.
-            $isRed = in_array($status['exitcode'], [1, 2], true) && preg_match('/(?:FAILURES|ERRORS)!/', $log) === 1 && ! str_contains($log, 'ParseError') && ! str_contains($log, 'TypeError') && ! str_contains($log, 'Connection refused');
+            $isRed =
+                in_array($status['exitcode'], [1, 2], true)
+                && preg_match('/(?:FAILURES|ERRORS)!/', $log) === 1
+                && ! str_contains($log, 'ParseError')
+                && ! str_contains($log, 'TypeError')
+                && ! str_contains($log, 'Connection refused');
             echo $isRed ? 'red     ' : 'MISSED  ', $fault->name(), "\n";
             if (! $isRed) {
                 $missed[] = $fault->name();
@@ -71,7 +108,13 @@ while ($left !== [] || $running !== []) {
     }
     usleep(50_000);
 }
-printf("%d faults, %d missed, %.0f s%s\n", count($faults), count($missed), microtime(true) - $begun, $third === '' ? '' : ", the third of $third");
+printf(
+    "%d faults, %d missed, %.0f s%s\n",
+    count($faults),
+    count($missed),
+    microtime(true) - $begun,
+    $third === '' ? '' : ", the third of $third",
+);
 foreach ($missed as $name) {
     echo "not noticed: $name\n";
 }

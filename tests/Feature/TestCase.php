@@ -48,7 +48,10 @@ abstract class TestCase extends Base
         $this->travelTo('2026-11-25 20:00:00');
         $this->wren = $this->person('Wren');
         [$pack] = PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
-        [$situation] = MemoryFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')), $pack);
+        [$situation] = MemoryFormat::read(
+            (string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')),
+            $pack,
+        );
         $this->cove = app(PackRepository::class)->make($pack, $this->wren, $situation->channel);
         app(MemoryRows::class)->fill($this->cove, $situation->memory);
     }
@@ -56,15 +59,38 @@ abstract class TestCase extends Base
     /** @return null|bool|int|string|array<string, mixed> what is remembered */
     protected function remembered(Key $key, ?Channel $channel = null): null|bool|int|string|array
     {
-        return (new MariaDbStore(DB::connection(), ($channel ?? $this->cove)->id))->snapshot(Reads::of($key))->value($key);
+        return (new MariaDbStore(DB::connection(), ($channel ?? $this->cove)->id))
+            ->snapshot(Reads::of($key))
+            ->value($key);
     }
 
     /** @return array<string, list<array<string, mixed>>> every row of a channel's memory, by table */
     protected function wholeMemory(?Channel $channel = null): array
     {
         $rows = [];
-        foreach (['viewers', 'counter_numbers', 'balances', 'viewer_values', 'occasion_moments', 'list_positions', 'cooldowns', 'recent_answers', 'running_streams', 'ledger', 'memory_history'] as $table) {
-            $rows[$table] = array_map(static fn (object $row): array => array_diff_key((array) $row, ['id' => 1, 'viewer_id' => 1, 'by_viewer_id' => 1]), DB::table($table)->where('channel_id', ($channel ?? $this->cove)->id)->orderBy('id')->get()->all());
+        foreach (
+            [
+                'viewers',
+                'counter_numbers',
+                'balances',
+                'viewer_values',
+                'occasion_moments',
+                'list_positions',
+                'cooldowns',
+                'recent_answers',
+                'running_streams',
+                'ledger',
+                'memory_history',
+            ] as $table
+        ) {
+            $rows[$table] = array_map(
+                static fn (object $row): array => array_diff_key((array) $row, [
+                    'id' => 1,
+                    'viewer_id' => 1,
+                    'by_viewer_id' => 1,
+                ]),
+                DB::table($table)->where('channel_id', ($channel ?? $this->cove)->id)->orderBy('id')->get()->all(),
+            );
         }
 
         return $rows;
@@ -72,7 +98,13 @@ abstract class TestCase extends Base
 
     protected function person(string $name): User
     {
-        return User::query()->create(['name' => $name, 'email' => strtolower($name).'@lantern-cove.example', 'password' => 'a long enough password'])->refresh();
+        return User::query()
+            ->create([
+                'name' => $name,
+                'email' => strtolower($name).'@lantern-cove.example',
+                'password' => 'a long enough password',
+            ])
+            ->refresh();
     }
 
     /** Another person comes with a session of their own. */
@@ -86,7 +118,11 @@ abstract class TestCase extends Base
     protected function member(string $name, Role $role, ?Channel $channel = null): User
     {
         $user = $this->person($name);
-        Membership::query()->create(['channel_id' => ($channel ?? $this->cove)->id, 'user_id' => $user->id, 'role' => $role]);
+        Membership::query()->create([
+            'channel_id' => ($channel ?? $this->cove)->id,
+            'user_id' => $user->id,
+            'role' => $role,
+        ]);
 
         return $user;
     }
@@ -96,7 +132,10 @@ abstract class TestCase extends Base
     {
         $bell = \SilverParrot\Hearing\Steps\Say::on('!bell', 'ding');
 
-        return app(PackRepository::class)->make(new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]), $streamer);
+        return app(PackRepository::class)->make(
+            new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]),
+            $streamer,
+        );
     }
 
     protected function command(string $trigger, ?Channel $channel = null): CommandRow
@@ -113,8 +152,22 @@ abstract class TestCase extends Base
     protected function fields(array $changed = []): array
     {
         return $changed + [
-            'trigger' => '!wave', 'aliases' => '', 'gates' => ['enabled' => '1', 'levels' => ['who' => 'everyone'], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => '[caller] waves.', 'weight' => '1']],
-            'refusals' => ['level' => '', 'cooldown' => ''], 'if_it_fails' => '', 'listed' => '1', 'voice' => 'parrot', 'place' => 'chat', 'group' => '', 'note' => '', 'revision' => '0',
+            'trigger' => '!wave',
+            'aliases' => '',
+            'gates' => [
+                'enabled' => '1',
+                'levels' => ['who' => 'everyone'],
+                'cooldown' => ['channel' => '10', 'person' => '60'],
+            ],
+            'responses' => [['text' => '[caller] waves.', 'weight' => '1']],
+            'refusals' => ['level' => '', 'cooldown' => ''],
+            'if_it_fails' => '',
+            'listed' => '1',
+            'voice' => 'parrot',
+            'place' => 'chat',
+            'group' => '',
+            'note' => '',
+            'revision' => '0',
         ];
     }
 }

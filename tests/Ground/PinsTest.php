@@ -23,8 +23,19 @@ final class PinsTest extends TestCase
         $pins = Pins::read((string) $file);
         self::assertSame(['a/a' => '1.0.0', 'a/b' => '2.0.0', 'a/c' => '3.0.0'], $pins->versions());
         $installed = ['a/b' => ['2.0.1', true], 'a/d' => ['4.0.0', false]];
-        self::assertSame(['a/a 1.0.0 is not installed', 'a/b is 2.0.1, not 2.0.0', 'a/c 3.0.0 is not installed', 'a/d 4.0.0 has no pin'], $pins->differences($installed, true));
-        self::assertSame(['a/a 1.0.0 is not installed', 'a/b is 2.0.1, not 2.0.0', 'a/d 4.0.0 has no pin'], $pins->differences($installed, false));
+        self::assertSame(
+            [
+                'a/a 1.0.0 is not installed',
+                'a/b is 2.0.1, not 2.0.0',
+                'a/c 3.0.0 is not installed',
+                'a/d 4.0.0 has no pin',
+            ],
+            $pins->differences($installed, true),
+        );
+        self::assertSame(
+            ['a/a 1.0.0 is not installed', 'a/b is 2.0.1, not 2.0.0', 'a/d 4.0.0 has no pin'],
+            $pins->differences($installed, false),
+        );
         unlink((string) $file);
     }
 

@@ -43,7 +43,13 @@ final class Sandbox
      */
     public function begin(array $words, string $folder = '/'): array
     {
-        $process = proc_open([PHP_BINARY, self::project().'/bin/parrot', ...$words], [['file', '/dev/null', 'r'], ['pipe', 'w'], ['redirect', 1]], $pipes, $folder, $this->environment());
+        $process = proc_open(
+            [PHP_BINARY, self::project().'/bin/parrot', ...$words],
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['redirect', 1]],
+            $pipes,
+            $folder,
+            $this->environment(),
+        );
         Assert::assertIsResource($process);
 
         return [$process, $pipes[1]];
@@ -69,7 +75,12 @@ final class Sandbox
 
     public function database(): \PDO
     {
-        return new \PDO("mysql:host=127.0.0.1;port={$this->setting('DB_PORT')};dbname=parrot", 'parrot', $this->setting('DB_PASSWORD'), [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION, \PDO::ATTR_TIMEOUT => 2]);
+        return new \PDO(
+            "mysql:host=127.0.0.1;port={$this->setting('DB_PORT')};dbname=parrot",
+            'parrot',
+            $this->setting('DB_PASSWORD'),
+            [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION, \PDO::ATTR_TIMEOUT => 2],
+        );
     }
 
     /** @return array{supervisor: array{pid: int}, servers: array<string, array{pid: int}>} */
@@ -83,7 +94,11 @@ final class Sandbox
 
     public function answers(int $port): bool
     {
-        return @file_get_contents("http://127.0.0.1:$port/up", false, stream_context_create(['http' => ['timeout' => 3]])) !== false;
+        return @file_get_contents(
+            "http://127.0.0.1:$port/up",
+            false,
+            stream_context_create(['http' => ['timeout' => 3]]),
+        ) !== false;
     }
 
     public function remove(): void
@@ -95,6 +110,22 @@ final class Sandbox
     /** @return array<string, string> without what PHPUnit's settings put there */
     public function environment(): array
     {
-        return ['PARROT_HOME' => $this->home] + array_diff_key(getenv(), array_flip(['APP_ENV', 'APP_KEY', 'CACHE_STORE', 'SESSION_DRIVER', 'MAIL_MAILER', 'BCRYPT_ROUNDS', 'DB_HOST', 'DB_PORT', 'DB_DATABASE', 'DB_USERNAME', 'DB_PASSWORD']));
+        return ['PARROT_HOME' => $this->home]
+            + array_diff_key(
+                getenv(),
+                array_flip([
+                    'APP_ENV',
+                    'APP_KEY',
+                    'CACHE_STORE',
+                    'SESSION_DRIVER',
+                    'MAIL_MAILER',
+                    'BCRYPT_ROUNDS',
+                    'DB_HOST',
+                    'DB_PORT',
+                    'DB_DATABASE',
+                    'DB_USERNAME',
+                    'DB_PASSWORD',
+                ]),
+            );
     }
 }

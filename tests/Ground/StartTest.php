@@ -31,7 +31,11 @@ final class StartTest extends TestCase
         [$code, $printed] = $this->up();
         self::assertSame(0, $code, $printed);
         self::assertTrue($this->sandbox->answers($this->port));
-        self::assertSame(1, preg_match('~http://127\.0\.0\.1:'.$this->port.'/sign-in/link/[0-9a-f]+~', $printed, $link), $printed);
+        self::assertSame(
+            1,
+            preg_match('~http://127\.0\.0\.1:'.$this->port.'/sign-in/link/[0-9a-f]+~', $printed, $link),
+            $printed,
+        );
         self::assertStringNotContainsString('too old', $this->landing($link[0]));
         self::assertStringContainsString('too old', $this->landing($link[0]));
 
@@ -54,7 +58,10 @@ final class StartTest extends TestCase
         $holder = stream_socket_server("tcp://127.0.0.1:{$this->port}");
         [$code, $printed] = $this->up();
         self::assertSame(Trouble::PORT_TAKEN, $code);
-        self::assertStringContainsString("Port {$this->port} on 127.0.0.1, wanted for the application, is held by another program.", $printed);
+        self::assertStringContainsString(
+            "Port {$this->port} on 127.0.0.1, wanted for the application, is held by another program.",
+            $printed,
+        );
         self::assertStringContainsString('bin/parrot up --port='.($this->port + 1), $printed);
         self::assertFileDoesNotExist($this->sandbox->home.'/run/instance.json');
         fclose($holder);
@@ -80,7 +87,13 @@ final class StartTest extends TestCase
         $stranger = proc_open(['sleep', '60'], [], $pipes);
         self::assertIsResource($stranger);
         $pid = proc_get_status($stranger)['pid'];
-        file_put_contents($this->sandbox->home.'/run/instance.json', json_encode(['supervisor' => ['pid' => $pid, 'started' => '1'], 'servers' => ['web' => ['pid' => $pid, 'started' => '1']]]));
+        file_put_contents(
+            $this->sandbox->home.'/run/instance.json',
+            json_encode([
+                'supervisor' => ['pid' => $pid, 'started' => '1'],
+                'servers' => ['web' => ['pid' => $pid, 'started' => '1']],
+            ]),
+        );
         touch($this->sandbox->home.'/run/my.sock');
         touch($this->sandbox->home.'/run/supervisor.lock');
         self::assertSame(0, $this->up()[0]);
@@ -93,14 +106,20 @@ final class StartTest extends TestCase
         self::assertSame(0, $this->up()[0]);
         $database = $this->sandbox->database();
         $database->exec('CREATE TABLE kept (n INT PRIMARY KEY)');
-        $acknowledged = $this->writeUntilKilled($database, 0, fn () => posix_kill($this->sandbox->instance()['servers']['database']['pid'], SIGKILL));
+        $acknowledged = $this->writeUntilKilled(
+            $database,
+            0,
+            fn () => posix_kill($this->sandbox->instance()['servers']['database']['pid'], SIGKILL),
+        );
         self::assertGreaterThan(50, $acknowledged);
         $this->awaitDatabase();
         self::assertSame($acknowledged, $this->rows($acknowledged), 'the supervisor started the database again');
 
         // Now the supervisor and all servers at once: nobody is left to start anything, until `up`.
         $instance = $this->sandbox->instance();
-        $more = $this->writeUntilKilled($this->sandbox->database(), $acknowledged + 1000, function () use ($instance): void {
+        $more = $this->writeUntilKilled($this->sandbox->database(), $acknowledged + 1000, function () use (
+            $instance,
+        ): void {
             posix_kill($instance['supervisor']['pid'], SIGKILL);
             posix_kill($this->sandbox->instance()['servers']['database']['pid'], SIGKILL);
         });
@@ -133,7 +152,13 @@ final class StartTest extends TestCase
     {
         $cookies = [];
         for ($hops = 0; $hops < 6; $hops++) {
-            $context = stream_context_create(['http' => ['follow_location' => 0, 'ignore_errors' => true, 'header' => 'Cookie: '.implode('; ', $cookies)]]);
+            $context = stream_context_create([
+                'http' => [
+                    'follow_location' => 0,
+                    'ignore_errors' => true,
+                    'header' => 'Cookie: '.implode('; ', $cookies),
+                ],
+            ]);
             $page = (string) file_get_contents($url, false, $context);
             $next = null;
             foreach ($http_response_header as $header) {

@@ -41,7 +41,11 @@ final class TroubleTest extends TestCase
         self::assertStringContainsString($sentence, $printed);
         self::assertStringContainsString('Mend that line', $printed);
         self::assertStringNotContainsString('#0', $printed, 'no stack trace');
-        self::assertStringContainsString(rtrim($text), (string) file_get_contents($this->sandbox->home.'/.env'), 'what was written there stays');
+        self::assertStringContainsString(
+            rtrim($text),
+            (string) file_get_contents($this->sandbox->home.'/.env'),
+            'what was written there stays',
+        );
     }
 
     public function test_settings_that_are_missing_are_filled_in_without_touching_the_others(): void
@@ -50,12 +54,20 @@ final class TroubleTest extends TestCase
         $settings = \Ground\Settings::open($this->paths());
         self::assertSame('smtp', $settings->get('MAIL_MAILER'));
         self::assertStringStartsWith('base64:', $settings->get('APP_KEY'));
-        self::assertStringStartsWith("# mine\nMAIL_MAILER=smtp\n", (string) file_get_contents($this->sandbox->home.'/.env'));
+        self::assertStringStartsWith(
+            "# mine\nMAIL_MAILER=smtp\n",
+            (string) file_get_contents($this->sandbox->home.'/.env'),
+        );
     }
 
     public function test_a_full_disk_is_named(): void
     {
-        if (posix_geteuid() !== 0 || exec('mount -t tmpfs -o size=8m none '.escapeshellarg($this->sandbox->home).' 2>&1', $lines, $code) === false || $code !== 0) {
+        if (
+            posix_geteuid() !== 0
+            || exec('mount -t tmpfs -o size=8m none '.escapeshellarg($this->sandbox->home).' 2>&1', $lines, $code)
+                === false
+            || $code !== 0
+        ) {
             self::markTestSkipped('Only root may mount a small tmpfs.');
         }
         try {
@@ -77,13 +89,40 @@ final class TroubleTest extends TestCase
         // A copy that any user can read, and a package list that lacks one package.
         $copy = $this->sandbox->home.'/project';
         mkdir("$copy/tools", 0o755, true);
-        exec('cp -r '.escapeshellarg(Sandbox::project().'/bin').' '.escapeshellarg(Sandbox::project().'/.env.example').' '.escapeshellarg(Sandbox::project().'/composer.pins').' '.escapeshellarg($copy));
-        file_put_contents("$copy/tools/dpkg-query", "#!/bin/sh\nfor p in \"\$@\"; do case \"\$p\" in -*|mariadb-server) ;; *) echo \"\$p installed\";; esac; done\n");
+        exec(
+            'cp -r '
+                .escapeshellarg(Sandbox::project().'/bin')
+                .' '
+                .escapeshellarg(Sandbox::project().'/.env.example')
+                .' '
+                .escapeshellarg(Sandbox::project().'/composer.pins')
+                .' '
+                .escapeshellarg($copy),
+        );
+        file_put_contents(
+            "$copy/tools/dpkg-query",
+            "#!/bin/sh\nfor p in \"\$@\"; do case \"\$p\" in -*|mariadb-server) ;; *) echo \"\$p installed\";; esac; "
+                ."done\n",
+        );
         file_put_contents("$copy/tools/sudo", "#!/bin/sh\nexit 1\n");
-        exec('chmod -R a+rX '.escapeshellarg($this->sandbox->home).' && chmod a+rx '.escapeshellarg("$copy/tools").'/*');
+        exec(
+            'chmod -R a+rX '
+                .escapeshellarg($this->sandbox->home)
+                .' && chmod a+rx '
+                .escapeshellarg("$copy/tools")
+                .'/*',
+        );
         $home = sys_get_temp_dir().'/parrot-nobody-'.bin2hex(random_bytes(4));
         $become = posix_geteuid() === 0 ? ['setpriv', '--reuid=65534', '--regid=65534', '--clear-groups'] : [];
-        $command = [...$become, 'env', "PATH=$copy/tools:/usr/bin:/bin", "PARROT_HOME=$home", PHP_BINARY, "$copy/bin/parrot", 'up'];
+        $command = [
+            ...$become,
+            'env',
+            "PATH=$copy/tools:/usr/bin:/bin",
+            "PARROT_HOME=$home",
+            PHP_BINARY,
+            "$copy/bin/parrot",
+            'up',
+        ];
         exec(implode(' ', array_map(escapeshellarg(...), $command)).' 2>&1 </dev/null', $lines, $code);
         $printed = implode("\n", $lines);
         exec('rm -rf -- '.escapeshellarg($home));

@@ -57,29 +57,74 @@ final class Circumstances
             return false;
         }
         $estimate = StaticAnalyzer::of($response, $this->pack, $this->profile, ['!say'], $this->lengths);
-        $said = array_filter($estimate->slots, static fn (EstimatedSlot $one): bool => ! $one->slot->isQuiet || $one->slot->as === '');
+        $said = array_filter(
+            $estimate->slots,
+            static fn (EstimatedSlot $one): bool => ! $one->slot->isQuiet || $one->slot->as === '',
+        );
 
-        return array_filter([...$said, ...$estimate->conditions], static fn (EstimatedSlot|EstimatedCondition $one): bool => ! $one->isInBranch && $one->estimate->fails !== null) !== [];
+        return array_filter(
+            [...$said, ...$estimate->conditions],
+            static fn (EstimatedSlot|EstimatedCondition $one): bool => ! $one->isInBranch
+                && $one->estimate->fails !== null,
+        ) !== [];
     }
 
     /** @return string|null the line with which it does, in one of so many; null where it never does */
     public function inWhichItSucceeds(string $source, int $most): ?string
     {
         $response = Response::of($source, $this->vocabulary);
-        $literals = array_map(static fn (Expression $one): mixed => $one instanceof Literal ? $one->value : null, iterator_to_array(Part::expressions($response->parts), false));
-        $texts = [...array_values(array_filter($literals, is_string(...))), 'Planking', '2026-01-02', '5', 'https://cove.example', 'no', '2 days'];
+        $literals = array_map(
+            static fn (Expression $one): mixed => $one instanceof Literal ? $one->value : null,
+            iterator_to_array(Part::expressions($response->parts), false),
+        );
+        $texts = [
+            ...array_values(array_filter($literals, is_string(...))),
+            'Planking',
+            '2026-01-02',
+            '5',
+            'https://cove.example',
+            'no',
+            '2 days',
+        ];
         $numbers = [1, 2, 7, 0, -1, ...array_values(array_filter($literals, is_int(...)))];
         $now = Moment::fromIso(World::NOW)->millis ?? 0;
         $lately = Moment::fromIso('2026-11-20T18:00:03Z') ?? new Moment(0);
         for ($attempt = 0; $attempt < $most; $attempt++) {
-            $world = new SyntheticWorld($this->pack, ['tamsin', 'somebody', '5'][$attempt % 3], 40 + $attempt, $texts, $numbers);
+            $world = new SyntheticWorld(
+                $this->pack,
+                ['tamsin', 'somebody', '5'][$attempt % 3],
+                40 + $attempt,
+                $texts,
+                $numbers,
+            );
             $text = $texts[$attempt % count($texts)];
             $line = ['5', $text, "$text 5", '@odo 3 5', '', '2 days', '6 7 8'][intdiv($attempt, 3) % 7];
-            $caller = Person::known('1', 'tamsin', ['Tamsin', '5', '2026-01-01'][$attempt % 3], Levels::of(...($attempt % 2 === 0 ? Level::cases() : [])), $attempt % 4);
+            $caller = Person::known(
+                '1',
+                'tamsin',
+                ['Tamsin', '5', '2026-01-01'][$attempt % 3],
+                Levels::of(...$attempt % 2 === 0 ? Level::cases() : []),
+                $attempt % 4,
+            );
             // Now and then nothing is known at all.
-            [$memory, $readings] = $attempt % 7 === 6 ? [new CompleteView, new CannedReadings(['channel.live' => null])] : [$world, $world];
+            [$memory, $readings] =
+                $attempt % 7 === 6
+                    ? [new CompleteView, new CannedReadings(['channel.live' => null])]
+                    : [$world, $world];
             $at = $attempt % 4 === 3 ? $lately : new Moment($now + [0, -400, 400][$attempt % 3] * 86_400_000);
-            $run = new EvaluationContext(new SaidIn($this->pack, $memory, $readings, $at, new KeyedChance('certain', (string) $attempt), $this->profile), Invocation::of($caller, $line, '!say', trim("!say $line")), 'x', new PendingReads);
+            $run = new EvaluationContext(
+                new SaidIn(
+                    $this->pack,
+                    $memory,
+                    $readings,
+                    $at,
+                    new KeyedChance('certain', (string) $attempt),
+                    $this->profile,
+                ),
+                Invocation::of($caller, $line, '!say', trim("!say $line")),
+                'x',
+                new PendingReads,
+            );
             if ($response->say($run) instanceof RenderedResponse) {
                 return $line;
             }

@@ -24,8 +24,73 @@ use Tests\Outside;
 final class FuzzTest extends TestCase
 {
     private const PIECES = [
-        '[', ']', '[[', '[caller]', '[target or "x"]', '[words]', '[when ', '[else]', '[end]', '[add ', ' to counter.planks', '| upper', '| cut 3', ' or ', ' and ', ' not ', ' is ', ' is one of ', ' < ', '+', '-', '*', '/', '%', '(', ')', '"', '“', '”', '""',
-        ',', '=', '.', '0', '1', '2.5', '999999999999999', 'roll 1 to 6', 'either "a", "b"', 'list.knots', 'list.tools', 'counter.splinters.total', 'fact.trap', 'since occasion.leak', ' as x', 'x', ' for target', 'word 1', 'words 2 to 3', 'nothing', 'yes', "\n", "\t", ' ', 'é', '😀', "\u{200B}", "\xFF", "\u{202E}", '[set caller.boat to words]', '| plural "#" "#s"', '| in days', '| default ', '| quiet', '/', '.', '[take 1 from caller.pebbles]',
+        '[',
+        ']',
+        '[[',
+        '[caller]',
+        '[target or "x"]',
+        '[words]',
+        '[when ',
+        '[else]',
+        '[end]',
+        '[add ',
+        ' to counter.planks',
+        '| upper',
+        '| cut 3',
+        ' or ',
+        ' and ',
+        ' not ',
+        ' is ',
+        ' is one of ',
+        ' < ',
+        '+',
+        '-',
+        '*',
+        '/',
+        '%',
+        '(',
+        ')',
+        '"',
+        '“',
+        '”',
+        '""',
+        ',',
+        '=',
+        '.',
+        '0',
+        '1',
+        '2.5',
+        '999999999999999',
+        'roll 1 to 6',
+        'either "a", "b"',
+        'list.knots',
+        'list.tools',
+        'counter.splinters.total',
+        'fact.trap',
+        'since occasion.leak',
+        ' as x',
+        'x',
+        ' for target',
+        'word 1',
+        'words 2 to 3',
+        'nothing',
+        'yes',
+        "\n",
+        "\t",
+        ' ',
+        'é',
+        '😀',
+        "\u{200B}",
+        "\xFF",
+        "\u{202E}",
+        '[set caller.boat to words]',
+        '| plural "#" "#s"',
+        '| in days',
+        '| default ',
+        '| quiet',
+        '/',
+        '.',
+        '[take 1 from caller.pebbles]',
     ];
 
     public function test_any_heap_of_pieces_is_read_and_said_without_an_error(): void
@@ -93,7 +158,10 @@ final class FuzzTest extends TestCase
             'unexpected' => '['.str_repeat('9', 1900).']',
         ];
         foreach ($cases as $code => $source) {
-            $codes = array_map(static fn ($finding): string => $finding->kind->code(), Response::of($source)->findings(World::pack()));
+            $codes = array_map(
+                static fn ($finding): string => $finding->kind->code(),
+                Response::of($source)->findings(World::pack()),
+            );
             self::assertNotSame([], $codes, $code);
             if (! in_array($code, ['unknown-name'], true)) {
                 self::assertContains($code, $codes);
@@ -101,7 +169,10 @@ final class FuzzTest extends TestCase
             $this->survives($source, str_repeat('w', 3000));
         }
         $this->survives(str_repeat('[when 1]', 15).'deep'.str_repeat('[end]', 15), '');
-        self::assertNotSame([], Response::of(str_repeat('[when 1]', 17).'x'.str_repeat('[end]', 17))->findings(World::pack()));
+        self::assertNotSame(
+            [],
+            Response::of(str_repeat('[when 1]', 17).'x'.str_repeat('[end]', 17))->findings(World::pack()),
+        );
     }
 
     public function test_what_is_said_before_it_is_fitted_is_bounded(): void
@@ -120,9 +191,16 @@ final class FuzzTest extends TestCase
             self::assertLessThanOrEqual($length, $finding->span->to, $source.' '.$finding->kind->code());
             self::assertLessThanOrEqual($finding->span->to, $finding->span->from, $source);
             self::assertNotSame('', $finding->sentence());
-            self::assertDoesNotMatchRegularExpression('/\{[a-z]+\}/', str_replace($source, '', $finding->sentence().$finding->mend()));
+            self::assertDoesNotMatchRegularExpression(
+                '/\{[a-z]+\}/',
+                str_replace($source, '', $finding->sentence().$finding->mend()),
+            );
         }
-        self::assertSame($response->text, implode('', array_column(Segments::of($source), 0)), 'segments are the whole text');
+        self::assertSame(
+            $response->text,
+            implode('', array_column(Segments::of($source), 0)),
+            'segments are the whole text',
+        );
         $pack = World::pack()->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
         $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
         $outcome = $rehearsal->line('e', World::people()[0]->person(), "!say $words", new Moment(1_795_597_200_000));

@@ -6,17 +6,95 @@ namespace Tests\Pathological;
 
 use Random\Randomizer;
 
-/** Makes responses by the grammar, with the names of the test world: each can be read, whatever comes of it when it is said. */
+/**
+ * Makes responses by the grammar, with the names of the test world: each can be read, whatever comes of it when it is
+ * said.
+ */
 final class Grammar
 {
     private const PATHS = [
-        'caller', 'caller.name', 'caller.tier', 'caller.lines', 'caller.boat', 'caller.pebbles', 'caller.rank', 'caller.height', 'caller.born', 'caller.swims', 'target', 'target.pebbles', 'target.known', 'trigger', 'message',
-        'channel', 'channel.title', 'channel.tags', 'channel.viewers', 'channel.uptime', 'channel.live', 'now', 'today', 'fact.workshop', 'fact.trap', 'list.knots.size', 'counter.planks', 'counter.splinters.total', 'counter.visits', 'occasion.leak', 'occasion.never', 'goods.lantern', 'commands', 'page', 'quote.number', 'happening.amount',
+        'caller',
+        'caller.name',
+        'caller.tier',
+        'caller.lines',
+        'caller.boat',
+        'caller.pebbles',
+        'caller.rank',
+        'caller.height',
+        'caller.born',
+        'caller.swims',
+        'target',
+        'target.pebbles',
+        'target.known',
+        'trigger',
+        'message',
+        'channel',
+        'channel.title',
+        'channel.tags',
+        'channel.viewers',
+        'channel.uptime',
+        'channel.live',
+        'now',
+        'today',
+        'fact.workshop',
+        'fact.trap',
+        'list.knots.size',
+        'counter.planks',
+        'counter.splinters.total',
+        'counter.visits',
+        'occasion.leak',
+        'occasion.never',
+        'goods.lantern',
+        'commands',
+        'page',
+        'quote.number',
+        'happening.amount',
     ];
 
-    private const CALLS = ['list.knots', 'list.knots 2', 'list.winds', 'list.one', 'counter.visits for target', 'goods.rope for caller', 'quote', 'quote 3', 'quote word 1', 'lookup.tide.high port=words', 'lookup.wind.speed', 'commands for caller', 'top 2 by pebbles'];
+    private const CALLS = [
+        'list.knots',
+        'list.knots 2',
+        'list.winds',
+        'list.one',
+        'counter.visits for target',
+        'goods.rope for caller',
+        'quote',
+        'quote 3',
+        'quote word 1',
+        'lookup.tide.high port=words',
+        'lookup.wind.speed',
+        'commands for caller',
+        'top 2 by pebbles',
+    ];
 
-    private const FILTERS = ['upper', 'lower', 'title', 'trim', 'cut 5', 'number', 'round 1', 'ordinal', 'plural "#" "#s"', 'date "d MMM"', 'ago', 'short', 'default "x"', 'quiet', 'url', 'mention', 'in days', 'join ", "', 'first', 'last', 'count', 'reverse', 'sort', 'replace "a" "bb"', 'scores', 'link'];
+    private const FILTERS = [
+        'upper',
+        'lower',
+        'title',
+        'trim',
+        'cut 5',
+        'number',
+        'round 1',
+        'ordinal',
+        'plural "#" "#s"',
+        'date "d MMM"',
+        'ago',
+        'short',
+        'default "x"',
+        'quiet',
+        'url',
+        'mention',
+        'in days',
+        'join ", "',
+        'first',
+        'last',
+        'count',
+        'reverse',
+        'sort',
+        'replace "a" "bb"',
+        'scores',
+        'link',
+    ];
 
     private const TEXTS = ['Ahoy ', '[[', ']', ' é 潮 ', '!', '😀', "\n", ' [[sic]] ', '/', '… '];
 
@@ -78,7 +156,15 @@ final class Grammar
     {
         $this->slots++;
         if ($this->random->getInt(0, 6) === 0) {
-            return $this->of(['[add 1 to counter.planks]', '[take word 1 or 1 from caller.pebbles | quiet]', '[set caller.boat to (words | cut 9)]', '[clear occasion.leak]', '[add 2 to goods.rope]', '[set occasion.launch to "2027-01-01"]', '[add 1 to counter.visits for target]']);
+            return $this->of([
+                '[add 1 to counter.planks]',
+                '[take word 1 or 1 from caller.pebbles | quiet]',
+                '[set caller.boat to (words | cut 9)]',
+                '[clear occasion.leak]',
+                '[add 2 to goods.rope]',
+                '[set occasion.launch to "2027-01-01"]',
+                '[add 1 to counter.visits for target]',
+            ]);
         }
         $slot = '['.($this->maybe() ? $this->sum(2) : $this->both(2).' or '.$this->sum(1));
         // “or” after a filter is a mistake, so filters come last.
@@ -111,7 +197,10 @@ final class Grammar
             2 => "$left is one of \"a\", \"Planking\" or ".$this->operand(),
             3 => "$left ".$this->of(['<', '<=', '>', '>=']).' '.$this->sum($depth),
             4 => "$left ".$this->of(['contains', 'starts with', 'ends with']).' '.$this->operand(),
-            5 => 'caller.level '.$this->of(['is', 'is not', '<', '>=']).' '.$this->of(['"moderator"', '"vip"', 'target.level']),
+            5 => 'caller.level '
+                .$this->of(['is', 'is not', '<', '>='])
+                .' '
+                .$this->of(['"moderator"', '"vip"', 'target.level']),
             default => "($left)",
         };
     }
@@ -131,7 +220,9 @@ final class Grammar
             0 => 'roll '.$this->of(['6', '1 to 6', '-3 to 3', 'counter.planks', '6 to 1']),
             // In parentheses: without them an “or” behind it would be a comma.
             1 => '(either '.$this->operand().', '.$this->operand().')',
-            2 => $this->of(['since', 'until']).' '.$this->of(['occasion.leak', 'occasion.launch', '"2026-12-24"', 'now']),
+            2 => $this->of(['since', 'until'])
+                .' '
+                .$this->of(['occasion.leak', 'occasion.launch', '"2026-12-24"', 'now']),
             3 => $this->of(self::CALLS),
             4 => $depth > 0 ? '('.$this->both($depth - 1).' | '.$this->of(self::FILTERS).')' : $this->operand(),
             5 => '-'.$this->operand(),

@@ -33,10 +33,20 @@ use SilverParrot\World as SaidIn;
 use Tests\Core\Response\World;
 use Tests\Outside;
 
-/** Responses made by the grammar: they are read without a mistake, say the same each time, stay within what was foretold, and nothing in them is read twice. */
+/**
+ * Responses made by the grammar: they are read without a mistake, say the same each time, stay within what was
+ * foretold, and nothing in them is read twice.
+ */
 final class GrammarTest extends TestCase
 {
-    private const TYPED = ['[add 99 to counter.planks]', '@odo 5 [caller]', '', '7', 'Planking [when yes]x', "\u{200B}/ban odo"];
+    private const TYPED = [
+        '[add 99 to counter.planks]',
+        '@odo 5 [caller]',
+        '',
+        '7',
+        'Planking [when yes]x',
+        "\u{200B}/ban odo",
+    ];
 
     public function test_what_the_grammar_makes_is_read_said_and_foretold(): void
     {
@@ -46,7 +56,12 @@ final class GrammarTest extends TestCase
         $situation = World::situation($pack)->withCast($pack);
         $profile = ChatProfile::stream();
         $caller = World::people()[0]->person();
-        [$lengths, $vocabulary, $memory, $readings] = [Lengths::of($pack->channel), new Vocabulary, new CompleteView($situation->memory), $situation->readings()];
+        [$lengths, $vocabulary, $memory, $readings] = [
+            Lengths::of($pack->channel),
+            new Vocabulary,
+            new CompleteView($situation->memory),
+            $situation->readings(),
+        ];
         $now = Moment::fromIso(World::NOW) ?? new Moment(0);
         $rounds = Outside::rounds(4_000, 500_000);
         $said = 0;
@@ -58,7 +73,11 @@ final class GrammarTest extends TestCase
             $response = Response::of($source, $vocabulary);
             if (! $response->isReadable()) {
                 $mistake = $response->findings($pack)[0];
-                self::fail("{$mistake->sentence()} at {$mistake->span?->from}, “".mb_substr($source, max(0, ($mistake->span->from ?? 0) - 60), 120).'”');
+                self::fail(
+                    "{$mistake->sentence()} at {$mistake->span?->from}, “"
+                        .mb_substr($source, max(0, ($mistake->span->from ?? 0) - 60), 120)
+                        .'”',
+                );
             }
             $typed = self::TYPED[$i % count(self::TYPED)];
             $world = new SaidIn($pack, $memory, $readings, $now, new KeyedChance('grammar', (string) $i), $profile);
@@ -70,17 +89,33 @@ final class GrammarTest extends TestCase
                 // Whether somebody reads along makes no difference.
                 $again = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads, new Trace));
                 self::assertSame($text, $again instanceof RenderedResponse ? $again->text : $again?->getMessage());
-                self::assertSame($text, $once instanceof RenderedResponse ? implode('', array_column($once->pieces(), 0)) : $text);
+                self::assertSame(
+                    $text,
+                    $once instanceof RenderedResponse ? implode('', array_column($once->pieces(), 0)) : $text,
+                );
             }
             if ($once instanceof RenderedResponse) {
                 $said++;
-                $this->withinBounds($response, $text, StaticAnalyzer::of($response, $pack, $profile, ['!say'], $lengths)->extent);
+                $this->withinBounds(
+                    $response,
+                    $text,
+                    StaticAnalyzer::of($response, $pack, $profile, ['!say'], $lengths)->extent,
+                );
                 if ($response->changedPlaces() === []) {
                     // What was typed looks like a verb, and so does a fact.
-                    self::assertSame([], array_filter($once->changes, static fn ($change): bool => $change->key->kind->isAuthored()), $source);
+                    self::assertSame(
+                        [],
+                        array_filter($once->changes, static fn ($change): bool => $change->key->kind->isAuthored()),
+                        $source,
+                    );
                 }
             } else {
-                self::assertTrue($once instanceof EvaluationFailure && ($once->span === null || ($once->span->from >= 0 && $once->span->to <= mb_strlen($response->text))), $source);
+                self::assertTrue(
+                    $once instanceof EvaluationFailure
+                        && ($once->span === null
+                            || ($once->span->from >= 0 && $once->span->to <= mb_strlen($response->text))),
+                    $source,
+                );
             }
         }
         self::assertGreaterThan($rounds * 0.25, $said);
@@ -95,7 +130,19 @@ final class GrammarTest extends TestCase
         $profile = ChatProfile::stream();
         $vocabulary = new Vocabulary;
         $now = Moment::fromIso(World::NOW) ?? new Moment(0);
-        $typed = ['', '7', '1', '5 6', 'Planking', 'a', '@odo 2.5', 'moderator vip', 'somebody', "\u{200B}x", 'port odo tamsin'];
+        $typed = [
+            '',
+            '7',
+            '1',
+            '5 6',
+            'Planking',
+            'a',
+            '@odo 2.5',
+            'moderator vip',
+            'somebody',
+            "\u{200B}x",
+            'port odo tamsin',
+        ];
         $claimed = 0;
         for ($i = 0; $i < Outside::rounds(3_000, 60_000); $i++) {
             $condition = $grammar->condition();
@@ -112,21 +159,60 @@ final class GrammarTest extends TestCase
             }
             $claimed++;
             for ($attempt = 0; $attempt < 40; $attempt++) {
-                $imagined = new SyntheticWorld($pack, ['tamsin', 'somebody', 'a'][$attempt % 3], 40 + $attempt, ['a', 'Planking', 'port', '', 'moderator'], range(-3, 13));
-                $world = new SaidIn($pack, $imagined, $imagined, $now, new KeyedChance('claims', (string) $attempt), $profile);
+                $imagined = new SyntheticWorld(
+                    $pack,
+                    ['tamsin', 'somebody', 'a'][$attempt % 3],
+                    40 + $attempt,
+                    ['a', 'Planking', 'port', '', 'moderator'],
+                    range(-3, 13),
+                );
+                $world = new SaidIn(
+                    $pack,
+                    $imagined,
+                    $imagined,
+                    $now,
+                    new KeyedChance('claims', (string) $attempt),
+                    $profile,
+                );
                 $line = $typed[$attempt % count($typed)];
-                $caller = Person::known('1', ['tamsin', 'odo', 'a'][$attempt % 3], 'Tamsin', Levels::of(Level::cases()[$attempt % 8]), $attempt % 4);
-                $said = $response->say(new EvaluationContext($world, Invocation::of($caller, $line, '!say', trim("!say $line")), 'x', new PendingReads));
+                $caller = Person::known(
+                    '1',
+                    ['tamsin', 'odo', 'a'][$attempt % 3],
+                    'Tamsin',
+                    Levels::of(Level::cases()[$attempt % 8]),
+                    $attempt % 4,
+                );
+                $said = $response->say(
+                    new EvaluationContext(
+                        $world,
+                        Invocation::of($caller, $line, '!say', trim("!say $line")),
+                        'x',
+                        new PendingReads,
+                    ),
+                );
                 if ($said instanceof RenderedResponse && ($said->text === 'Y') !== $holds) {
-                    self::fail("“{$condition}” was said to ".($holds ? 'hold always' : 'hold never').", and with “{$line}” {$said->text} was said where ".implode(', ', $imagined->given()));
+                    self::fail(
+                        "“{$condition}” was said to "
+                            .($holds ? 'hold always' : 'hold never')
+                            .", and with “{$line}” {$said->text} was said where "
+                            .implode(', ', $imagined->given()),
+                    );
                 }
             }
         }
         self::assertGreaterThan(100, $claimed);
     }
 
-    /** What fails in the circumstances at hand: readings are no moments until look-ups have types, and neither a line nor a list of triggers is an address. */
-    private const ONLY_HERE = ['[lookup.tide.high + "2 days"]', '[lookup.tide.high - "2 days"]', '[message | link]', '[commands | link]'];
+    /**
+     * What fails in the circumstances at hand: readings are no moments until look-ups have types, and neither a line
+     * nor a list of triggers is an address.
+     */
+    private const ONLY_HERE = [
+        '[lookup.tide.high + "2 days"]',
+        '[lookup.tide.high - "2 days"]',
+        '[message | link]',
+        '[commands | link]',
+    ];
 
     public function test_what_is_said_to_fail_always_never_succeeds(): void
     {
@@ -145,7 +231,10 @@ final class GrammarTest extends TestCase
         self::assertGreaterThan(100, $certain);
     }
 
-    /** Every way to put two things together. What fails in all of many circumstances, its own texts and numbers among them, is said to. */
+    /**
+     * Every way to put two things together. What fails in all of many circumstances, its own texts and numbers among
+     * them, is said to.
+     */
     public function test_what_fails_in_every_circumstance_is_said_to_fail_always(): void
     {
         $circumstances = new Circumstances;
@@ -160,11 +249,17 @@ final class GrammarTest extends TestCase
         self::assertSame([], $wrong);
     }
 
-    private function withinBounds(Response $response, string $text, \SilverParrot\Response\Analysis\LengthBounds $extent): void
-    {
+    private function withinBounds(
+        Response $response,
+        string $text,
+        \SilverParrot\Response\Analysis\LengthBounds $extent,
+    ): void {
         $length = ValueEstimate::length($text);
         if ($length < $extent->shortest || $length > $extent->longest) {
-            self::fail("“{$response->text}” said “{$text}”, $length characters and not {$extent->shortest} to {$extent->longest}");
+            self::fail(
+                "“{$response->text}” said “{$text}”, $length characters and not {$extent->shortest} to "
+                    ."{$extent->longest}",
+            );
         }
     }
 }

@@ -9,7 +9,10 @@ use PhpParser\NodeFinder;
 use PhpParser\ParserFactory;
 use PHPUnit\Framework\TestCase;
 
-/** No regular expression of ours can be made slow by the text it meets: judged by recheck (npm), which knows nothing of us. */
+/**
+ * No regular expression of ours can be made slow by the text it meets: judged by recheck (npm), which knows nothing of
+ * us.
+ */
 final class RegularExpressionsTest extends TestCase
 {
     public function test_every_regular_expression_is_safe(): void
@@ -26,9 +29,20 @@ final class RegularExpressionsTest extends TestCase
      */
     private static function judged(array $patterns): string
     {
-        // Bounded by steps and not by time, and with the same luck each time, so that a busy machine judges as a quiet one.
-        $script = 'const { checkSync } = require("recheck"); for (const [where, source, flags] of JSON.parse(require("fs").readFileSync(0))) { const r = checkSync(source, flags, { timeout: 120000, incubationTimeout: 60000, attackTimeout: 60000, randomSeed: 1 }); if (r.status !== "safe") console.log(where, source, r.status, r.error?.kind ?? ""); }';
-        $process = proc_open(['node', '-e', $script], [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes, dirname(__DIR__, 2), ['RECHECK_BACKEND' => 'pure'] + getenv());
+        // Bounded by steps and not by time, and with the same luck each time, so that a busy machine judges as a quiet
+        // one.
+        $script =
+            'const { checkSync } = require("recheck"); for (const [where, source, flags] of '
+                .'JSON.parse(require("fs").readFileSync(0))) { const r = checkSync(source, flags, { timeout: 120000, '
+                .'incubationTimeout: 60000, attackTimeout: 60000, randomSeed: 1 }); if (r.status !== "safe") '
+                .'console.log(where, source, r.status, r.error?.kind ?? ""); }';
+        $process = proc_open(
+            ['node', '-e', $script],
+            [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+            $pipes,
+            dirname(__DIR__, 2),
+            ['RECHECK_BACKEND' => 'pure'] + getenv(),
+        );
         self::assertIsResource($process);
         fwrite($pipes[0], json_encode($patterns, JSON_THROW_ON_ERROR));
         fclose($pipes[0]);
@@ -44,13 +58,31 @@ final class RegularExpressionsTest extends TestCase
     {
         $patterns = [];
         $finder = new NodeFinder;
-        foreach ([...$this->sources('core'), ...$this->sources('app'), ...$this->sources('bin/ground'), ...$this->sources('harbour')] as $file) {
+        foreach (
+            [
+                ...$this->sources('core'),
+                ...$this->sources('app'),
+                ...$this->sources('bin/ground'),
+                ...$this->sources('harbour'),
+            ] as $file
+        ) {
             $tree = (new ParserFactory)->createForHostVersion()->parse((string) file_get_contents($file)) ?? [];
-            foreach ($finder->find($tree, static fn (Node $node): bool => $node instanceof Node\Scalar\String_ && preg_match('#^([/~]).+\1[a-zA-Z]*$#Ds', $node->value) === 1 && ! str_starts_with($node->value, '/usr')) as $string) {
+            foreach (
+                $finder->find(
+                    $tree,
+                    static fn (Node $node): bool => $node instanceof Node\Scalar\String_
+                        && preg_match('#^([/~]).+\1[a-zA-Z]*$#Ds', $node->value) === 1
+                        && ! str_starts_with($node->value, '/usr'),
+                ) as $string
+            ) {
                 self::assertInstanceOf(Node\Scalar\String_::class, $string);
                 $end = (int) strrpos($string->value, $string->value[0]);
                 $flags = substr($string->value, $end + 1);
-                $patterns[] = [basename($file).':'.$string->getStartLine(), self::inJavaScript(substr($string->value, 1, $end - 1)), str_contains($flags, 'u') ? 'u' : ''];
+                $patterns[] = [
+                    basename($file).':'.$string->getStartLine(),
+                    self::inJavaScript(substr($string->value, 1, $end - 1)),
+                    str_contains($flags, 'u') ? 'u' : '',
+                ];
             }
         }
 
@@ -62,7 +94,13 @@ final class RegularExpressionsTest extends TestCase
     {
         $patterns = [];
         foreach (glob(dirname(__DIR__, 2).'/resources/js/*.js') ?: [] as $file) {
-            preg_match_all('~(?<=[(,=:?&|!{;]|[(,=:?&|!{;] |^)/(?![/*])((?:[^/\\\\\n\[]|\\\\.|\[(?:[^\]\\\\\n]|\\\\.)*+\])++)/([a-z]*)~m', (string) file_get_contents($file), $found, PREG_SET_ORDER);
+            preg_match_all(
+                '~(?<=[(,=:?&|!{;]|[(,=:?&|!{;] '
+                    .'|^)/(?![/*])((?:[^/\\\\\n\[]|\\\\.|\[(?:[^\]\\\\\n]|\\\\.)*+\])++)/([a-z]*)~m',
+                (string) file_get_contents($file),
+                $found,
+                PREG_SET_ORDER,
+            );
             foreach ($found as [, $source, $flags]) {
                 $patterns[] = [basename($file), $source, str_contains($flags, 'u') ? 'u' : ''];
             }
@@ -72,7 +110,9 @@ final class RegularExpressionsTest extends TestCase
         return $patterns;
     }
 
-    /** What JavaScript has no form of is taken away; possessive quantifiers become greedy ones, which are never faster. */
+    /**
+     * What JavaScript has no form of is taken away; possessive quantifiers become greedy ones, which are never faster.
+     */
     private static function inJavaScript(string $pattern): string
     {
         $pattern = (string) preg_replace('/\\\\x\{([0-9A-Fa-f]+)\}/', '\\u{$1}', $pattern);
@@ -86,7 +126,11 @@ final class RegularExpressionsTest extends TestCase
     {
         $files = [];
         /** @var \SplFileInfo $file */
-        foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(dirname(__DIR__, 2).'/'.$folder, \FilesystemIterator::SKIP_DOTS)) as $file) {
+        foreach (
+            new \RecursiveIteratorIterator(
+                new \RecursiveDirectoryIterator(dirname(__DIR__, 2).'/'.$folder, \FilesystemIterator::SKIP_DOTS),
+            ) as $file
+        ) {
             if ($file->getExtension() === 'php') {
                 $files[] = $file->getPathname();
             }

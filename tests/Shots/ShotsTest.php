@@ -21,7 +21,9 @@ final class ShotsTest extends BrowserTestCase
         $page->sees('tie us a', '#lines');
         $this->take("$folder/commands.png");
 
-        $page->go($this->url($this->commandPath('!tide')))->write('[data-response] .cm-content', '[fact.tide] Now it is [now], [caler].');
+        $page
+            ->go($this->url($this->commandPath('!tide')))
+            ->write('[data-response] .cm-content', '[fact.tide] Now it is [now], [caler].');
         $page->sees('Nothing is named caler.', '#findings');
         $this->say('!splinter', 'bram');
         $this->say('!splinter', 'tamsin');
@@ -37,21 +39,52 @@ final class ShotsTest extends BrowserTestCase
         $this->take("$folder/publish.png");
 
         $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
-        foreach ([['odo', 'is the tide in?'], ['bram', '!splinter'], ['quill', '!luck'], ['tamsin', '!ahoy @Odo'], ['bram', '!plank 2']] as [$as, $text]) {
+        foreach (
+            [
+                ['odo', 'is the tide in?'],
+                ['bram', '!splinter'],
+                ['quill', '!luck'],
+                ['tamsin', '!ahoy @Odo'],
+                ['bram', '!plank 2'],
+            ] as [$as, $text]
+        ) {
             $page->find("#air-as option[value=$as]")->click();
             $page->write('#air-text', $text)->press('Say', '#air-say')->sees($text, '#air-lines');
             usleep(400_000);
         }
-        $page->script('[...document.querySelectorAll("[data-air-why]")].filter((one) => one.textContent.includes("!luck")).pop().click()');
+        $page->script(
+            '[...document.querySelectorAll("[data-air-why]")].filter((one) => '
+                .'one.textContent.includes("!luck")).pop().click()',
+        );
         $page->sees('!luck was set off', '#air-why');
         $this->take("$folder/chat.png");
         $page->go($this->url('/channels/1/remember'))->sees('counter.planks');
         $this->take("$folder/remember.png");
 
-        $page->go($this->url('/channels/1/write/bring?pasted='.rawurlencode("!bell,Ding dong, [caler]!\n!rope,\"coveWav Rope is at https://cove.example/rope, ask [target or \"\"Bram\"\"].\"\n!tea,The kettle is on.")))->sees('!tea');
+        $page
+            ->go(
+                $this->url(
+                    '/channels/1/write/bring?pasted='
+                        .rawurlencode(
+                            "!bell,Ding dong, [caler]!\n!rope,\"coveWav Rope is at https://cove.example/rope, ask "
+                                ."[target or \"\"Bram\"\"].\"\n!tea,The kettle is on.",
+                        ),
+                ),
+            )
+            ->sees('!tea');
         $this->take("$folder/bring.png");
-        $page->go($this->url('/channels/1/write/commands/new'))->write('[name=trigger]', '!bell')->write('[data-response] .cm-content', 'coveWav rings for [target], [counter.plank] planks in, [100 / counter.planks] to go');
-        $page->press('Save')->sees('!bell is saved.')->go($this->url('/channels/1/write/findings'))->sees('has nothing named');
+        $page
+            ->go($this->url('/channels/1/write/commands/new'))
+            ->write('[name=trigger]', '!bell')
+            ->write(
+                '[data-response] .cm-content',
+                'coveWav rings for [target], [counter.plank] planks in, [100 / counter.planks] to go',
+            );
+        $page
+            ->press('Save')
+            ->sees('!bell is saved.')
+            ->go($this->url('/channels/1/write/findings'))
+            ->sees('has nothing named');
         $this->take("$folder/findings.png");
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!bell'");
 

@@ -56,11 +56,11 @@ final class RowsOfVersionOne
     private static function command(array $row): array
     {
         $anyOf = json_decode(self::text($row['any_of'] ?? '[]'), true);
-        $levels = is_string($row['at_least'] ?? null)
-            ? ['at_least' => $row['at_least']]
-            : ($anyOf === []
-                ? []
-                : ['any_of' => $anyOf]);
+        $levels = match (true) {
+            is_string($row['at_least'] ?? null) => ['at_least' => $row['at_least']],
+            $anyOf === [] => [],
+            default => ['any_of' => $anyOf],
+        };
         $gates = ((bool) ($row['enabled'] ?? true) ? [] : ['enabled' => false])
             + ($levels === [] ? [] : ['levels' => $levels]) + [
                 'cooldown' => [

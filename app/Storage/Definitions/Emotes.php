@@ -44,6 +44,10 @@ final class Emotes implements Definition
 
     public function tell(string $subject, ?array $before, ?array $after): string
     {
-        return $subject.($after === null ? ' was dropped' : ($before === null ? ' was added' : ' was changed'));
+        return $subject.match (true) {
+            $after === null => ' was dropped',
+            $before === null => ' was added',
+            default => ' was changed',
+        };
     }
 }

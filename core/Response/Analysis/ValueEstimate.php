@@ -316,11 +316,9 @@ final readonly class ValueEstimate
     {
         $texts = is_string($this->written) ? [$this->written] : $this->texts;
 
-        return $texts === null && in_array(ValueKind::Text, $this->kinds, true)
-            ? null
-            : (count($texts ?? []) > self::MOST_TEXTS
-                ? null
-                : $texts ?? []);
+        $isAnything = $texts === null && in_array(ValueKind::Text, $this->kinds, true);
+
+        return $isAnything || count($texts ?? []) > self::MOST_TEXTS ? null : $texts ?? [];
     }
 
     /** What a filter makes a text of: nothing stays nothing, and what was typed stays typed. */

@@ -79,11 +79,11 @@ final class Numbers
         Moment $moment,
         null|bool|int|string|Value $length,
     ): Moment|Gap {
-        $seconds = is_string($length)
-            ? TimeSpan::secondsOf($length)
-            : ($length instanceof TimeSpan
-                ? intdiv($length->millis(), 1000)
-                : null);
+        $seconds = match (true) {
+            is_string($length) => TimeSpan::secondsOf($length),
+            $length instanceof TimeSpan => intdiv($length->millis(), 1000),
+            default => null,
+        };
         if ($seconds === null || ($operation !== Operation::Plus && $operation !== Operation::Minus)) {
             return $length instanceof Gap
                 ? $length

@@ -338,10 +338,10 @@ final class Printer
     {
         $parent = \ResourceBundle::create($locale, $bundle, false)?->get('%%Parent', false);
 
-        return is_string($parent)
-            ? $parent
-            : (str_contains($locale, '_')
-                ? (string) preg_replace('/_[^_]*$/', '', $locale)
-                : 'root');
+        if (is_string($parent)) {
+            return $parent;
+        }
+
+        return str_contains($locale, '_') ? (string) preg_replace('/_[^_]*$/', '', $locale) : 'root';
     }
 }

@@ -125,23 +125,30 @@ enum Relation: string
 
     private static function login(bool|int|string|Value $value): ?string
     {
-        return $value instanceof Person
-            ? $value->login
-            : (is_string($value)
-                ? Fold::caseless(ltrim(trim($value), '@'))
-                : null);
+        if ($value instanceof Person) {
+            return $value->login;
+        }
+
+        return is_string($value) ? Fold::caseless(ltrim(trim($value), '@')) : null;
     }
 
     private static function millis(bool|int|string|Value $value): ?int
     {
+        if ($value instanceof TimeSpan) {
+            return $value->millis();
+        }
         $seconds = is_string($value) ? TimeSpan::secondsOf($value) : null;
 
-        return $value instanceof TimeSpan ? $value->millis() : ($seconds === null ? null : $seconds * 1000);
+        return $seconds === null ? null : $seconds * 1000;
     }
 
     private static function level(bool|int|string|Value $value): ?Level
     {
-        return $value instanceof Level ? $value : (is_string($value) ? Level::named($value) : null);
+        if ($value instanceof Level) {
+            return $value;
+        }
+
+        return is_string($value) ? Level::named($value) : null;
     }
 
     private static function text(bool|int|string|Value $value, EvaluationContext $run): string

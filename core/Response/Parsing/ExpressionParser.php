@@ -140,11 +140,11 @@ final class ExpressionParser
 
             return $this->found->nodes[] = new Comparison(Relation::Is, $isNegated, $left, $right);
         }
-        $relation = $token->is('<', '<=', '>', '>=')
-            ? Relation::from($token->text)
-            : ($token->isWord('contains')
-                ? Relation::Contains
-                : null);
+        $relation = match (true) {
+            $token->is('<', '<=', '>', '>=') => Relation::from($token->text),
+            $token->isWord('contains') => Relation::Contains,
+            default => null,
+        };
         if ($relation === null && $token->isWord('starts', 'ends') && $this->tokens->peek()->isWord('with')) {
             $relation = $token->isWord('starts') ? Relation::StartsWith : Relation::EndsWith;
             $this->tokens->next();

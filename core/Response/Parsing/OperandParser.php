@@ -134,11 +134,12 @@ final readonly class OperandParser
             ]);
         }
         $span = $this->tokens->spanOf($head);
+        $folded = explode('.', $head->folded);
         $replacement = match (true) {
             // “word1”, “words2” without the space.
             preg_match('/^(words?)(\d{1,3})$/i', $head->text, $word) === 1 => "$word[1] $word[2]",
             // A filter behind a dot.
-            count($path) === 2 && isset($this->vocabulary->filters[explode('.', $head->folded)[1]]) => "{$path[0]} | {$path[1]}",
+            isset($this->vocabulary->filters[$folded[1] ?? '']) && ! isset($path[2]) => implode(' | ', $path),
             $nearest !== null => implode('.', [$nearest, ...array_slice($path, 1)]),
             default => null,
         };

@@ -189,7 +189,7 @@ final readonly class SlotParser
         $last = null;
         for ($i = $this->tokens->at; $i < $this->tokens->end; $i++) {
             $token = $this->tokens->peek($i - $this->tokens->at);
-            $depth += $token->is('(') ? 1 : ($token->is(')') ? -1 : 0);
+            $depth += (int) $token->is('(') - (int) $token->is(')');
             if ($depth === 0 && ($token->is('|') || $token->isWord('as'))) {
                 break;
             }

@@ -66,11 +66,11 @@ final readonly class Row
         foreach ($this->fills as $at => $fill) {
             $value = $fill($run);
             // Texts and people are nearly all there is.
-            $pieces[$at] = is_string($value)
-                ? $value
-                : ($value instanceof Person
-                    ? $value->name
-                    : $this->printed($value, $at, $run));
+            if (is_string($value)) {
+                $pieces[$at] = $value;
+            } else {
+                $pieces[$at] = $value instanceof Person ? $value->name : $this->printed($value, $at, $run);
+            }
             if ($trace !== null && ! $value instanceof RenderedResponse) {
                 $trace->slot($this->spans[$at], (string) $pieces[$at], $value);
             }
@@ -88,7 +88,10 @@ final readonly class Row
             return $value;
         }
         $text = $value instanceof Gap ? '' : $run->print($value);
-        $gap = $value instanceof Gap ? $value : (Bounds::isTooLong($text) ? Bounds::tooLong() : null);
+        $gap = $value instanceof Gap ? $value : null;
+        if (Bounds::isTooLong($text)) {
+            $gap = Bounds::tooLong();
+        }
         if ($gap !== null) {
             $run->trace?->slot($this->spans[$at], null, $gap);
             throw EvaluationFailure::gap($gap, $this->spans[$at]);

@@ -72,11 +72,11 @@ final readonly class SpanFrom extends Expression
 
     public function whenNothing(Pack $pack): ?string
     {
-        return str_starts_with($this->moment->place() ?? '', 'occasion.')
-            ? ($this->isSince
-                ? 'it never was, or is still to come'
-                : 'it is past, or never was set')
-            : null;
+        if (! str_starts_with($this->moment->place() ?? '', 'occasion.')) {
+            return null;
+        }
+
+        return $this->isSince ? 'it never was, or is still to come' : 'it is past, or never was set';
     }
 
     public function key(): ?string

@@ -70,6 +70,8 @@ final readonly class Quietly extends GateSetting implements Gate
 
     public function stand(GateContext $context): Open|GateRefusal
     {
-        return str_contains($context->event->line()->text ?? '', '!!') ? new GateRefusal('quietly', 'loud', 'it was loud', 'say it quietly', [], self::refusal()) : new Open;
+        return str_contains($context->event->line()->text ?? '', '!!')
+            ? new GateRefusal('quietly', 'loud', 'it was loud', 'say it quietly', [], self::refusal())
+            : new Open;
     }
 }

@@ -28,18 +28,41 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 
 $steps = [['say' => '[whim | twice]!!'], ['nap' => 3], ['say' => 'Awake.']];
-$document = ['commands' => [['trigger' => '!whim', 'quietly' => true, 'responses' => [['steps' => $steps]], 'refusals' => ['quietly' => 'Hush.']]]];
-[$pack, $findings] = PackFormat::read(json_encode($document + json_decode(PackFormat::write(Pack::blank()), true), JSON_THROW_ON_ERROR));
+$document = [
+    'commands' => [
+        [
+            'trigger' => '!whim',
+            'quietly' => true,
+            'responses' => [['steps' => $steps]],
+            'refusals' => ['quietly' => 'Hush.'],
+        ],
+    ],
+];
+[$pack, $findings] = PackFormat::read(
+    json_encode($document + json_decode(PackFormat::write(Pack::blank()), true), JSON_THROW_ON_ERROR),
+);
 $rehearsal = new Rehearsal($pack, new InitialState, '1', ChatProfile::stream());
-$says = static fn (string $line): array => $rehearsal->line($line, Person::known('1', 'tamsin', 'Tamsin', Levels::of()), $line, new Moment(0))->texts();
+$says = static fn (string $line): array => $rehearsal
+    ->line($line, Person::known('1', 'tamsin', 'Tamsin', Levels::of()), $line, new Moment(0))
+    ->texts();
 $written = json_decode(PackFormat::write($pack), true)['commands'][0];
-echo json_encode([
-    'reading' => array_map(static fn (Finding $one): string => $one->sentence(), $findings),
-    'written' => [$written['quietly'], $written['responses'][0]['steps'] === $steps, $written['refusals']],
-    'reference' => array_values(array_intersect(array_map(static fn (ReferenceEntry $one): string => $one->insert, Reference::of($pack)), ['whim', 'twice'])),
-    'findings' => array_values(array_unique(array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of($pack)))),
-    'sentence' => InOneSentence::of($pack->commands[0]),
-    'schema' => GateSettings::schema()['quietly'],
-    'refusal' => GateSettings::refusals()['quietly']->when,
-    'says' => [$says('!whim'), $says('!whim !!')],
-], JSON_THROW_ON_ERROR);
+echo json_encode(
+    [
+        'reading' => array_map(static fn (Finding $one): string => $one->sentence(), $findings),
+        'written' => [$written['quietly'], $written['responses'][0]['steps'] === $steps, $written['refusals']],
+        'reference' => array_values(
+            array_intersect(array_map(static fn (ReferenceEntry $one): string => $one->insert, Reference::of($pack)), [
+                'whim',
+                'twice',
+            ]),
+        ),
+        'findings' => array_values(
+            array_unique(array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of($pack))),
+        ),
+        'sentence' => InOneSentence::of($pack->commands[0]),
+        'schema' => GateSettings::schema()['quietly'],
+        'refusal' => GateSettings::refusals()['quietly']->when,
+        'says' => [$says('!whim'), $says('!whim !!')],
+    ],
+    JSON_THROW_ON_ERROR,
+);

@@ -15,13 +15,19 @@ use SilverParrot\Chance\Weighted;
 final class ChanceTest extends TestCase
 {
     /**
-     * The generator's first outputs as NumPy 1.24.2 has them (PCG64 with the usual increment, seeded with the sixteen bytes
-     * 1 to 16): state = ((increment + seed) * multiplier + increment) mod 2^128, then random_raw(5).
+     * The generator's first outputs as NumPy 1.24.2 has them (PCG64 with the usual increment, seeded with the sixteen
+     * bytes 1 to 16): state = ((increment + seed) * multiplier + increment) mod 2^128, then random_raw(5).
      */
     public function test_the_generator_gives_the_outputs_of_another_library(): void
     {
         $engine = new PcgOneseq128XslRr64(implode('', array_map(chr(...), range(1, 16))));
-        $others = ['1808286655971431110', '8748158982351409774', '2637217965728201828', '7220176675244826183', '17685796060069328199'];
+        $others = [
+            '1808286655971431110',
+            '8748158982351409774',
+            '2637217965728201828',
+            '7220176675244826183',
+            '17685796060069328199',
+        ];
         foreach ($others as $output) {
             self::assertSame($output, sprintf('%u', unpack('P', $engine->generate())[1]));
         }
@@ -29,10 +35,21 @@ final class ChanceTest extends TestCase
 
     public function test_the_same_place_event_and_seed_draw_the_same_and_any_other_differs(): void
     {
-        $number = static fn (string $seed, string $event, string $place): int => (new KeyedChance($seed, $event))->at($place)->getInt(0, PHP_INT_MAX - 1);
+        $number = static fn (string $seed, string $event, string $place): int => (new KeyedChance($seed, $event))
+            ->at($place)
+            ->getInt(0, PHP_INT_MAX - 1);
         $one = $number('a', 'b', 'c');
         self::assertSame($one, $number('a', 'b', 'c'));
-        self::assertCount(5, array_unique([$one, $number('a', 'b', 'd'), $number('a', 'bc', ''), $number('ab', '', 'c'), $number('', 'ab', 'c')]));
+        self::assertCount(
+            5,
+            array_unique([
+                $one,
+                $number('a', 'b', 'd'),
+                $number('a', 'bc', ''),
+                $number('ab', '', 'c'),
+                $number('', 'ab', 'c'),
+            ]),
+        );
     }
 
     /** χ², 5 degrees of freedom, .999 quantile: 20.515005652432876 (R 4.2.2, qchisq(0.999, 5)). */

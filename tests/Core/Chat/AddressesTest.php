@@ -7,7 +7,10 @@ namespace Tests\Core\Chat;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\Addresses;
 
-/** Against the tests of linkify 0.9.0 (Debian librust-linkify-dev, MIT): those of its cases that are about http and https. */
+/**
+ * Against the tests of linkify 0.9.0 (Debian librust-linkify-dev, MIT): those of its cases that are about http and
+ * https.
+ */
 final class AddressesTest extends TestCase
 {
     /** Where we decide otherwise, and why. */
@@ -40,7 +43,10 @@ final class AddressesTest extends TestCase
 
     public function test_what_chats_make_links_of(): void
     {
-        self::assertSame('See |https://cove.example/map|, or ask.', self::marked('See https://cove.example/map, or ask.'));
+        self::assertSame(
+            'See |https://cove.example/map|, or ask.',
+            self::marked('See https://cove.example/map, or ask.'),
+        );
         self::assertSame('(|https://cove.example/map_(old)|)', self::marked('(https://cove.example/map_(old))'));
         self::assertSame('cove.example and www.cove.example', self::marked('cove.example and www.cove.example'));
         self::assertSame('javascript:alert(1) data:text/html,x', self::marked('javascript:alert(1) data:text/html,x'));
@@ -63,12 +69,22 @@ final class AddressesTest extends TestCase
     private static function published(): iterable
     {
         $text = (string) file_get_contents(__DIR__.'/linkify/url.rs');
-        preg_match_all('/assert_(not_)?linked\(\s*"((?:[^"\\\\]|\\\\.)*)"(?:\s*,\s*"((?:[^"\\\\]|\\\\.)*)")?\s*,?\s*\);/', $text, $cases, PREG_SET_ORDER);
+        preg_match_all(
+            '/assert_(not_)?linked\(\s*"((?:[^"\\\\]|\\\\.)*)"(?:\s*,\s*"((?:[^"\\\\]|\\\\.)*)")?\s*,?\s*\);/',
+            $text,
+            $cases,
+            PREG_SET_ORDER,
+        );
         foreach ($cases as $case) {
             $source = self::unescaped($case[2]);
             // Other schemes than these two are no links in a chat.
             preg_match_all('#([A-Za-z0-9+.-]*)://#', $source, $schemes);
-            if (array_filter($schemes[1], static fn (string $scheme): bool => ! in_array(strtolower($scheme), ['http', 'https', ''], true)) === []) {
+            if (
+                array_filter(
+                    $schemes[1],
+                    static fn (string $scheme): bool => ! in_array(strtolower($scheme), ['http', 'https', ''], true),
+                ) === []
+            ) {
                 yield [$source, $case[1] === '' ? self::unescaped($case[3] ?? '') : $source];
             }
         }
@@ -76,6 +92,12 @@ final class AddressesTest extends TestCase
 
     private static function unescaped(string $rust): string
     {
-        return (string) preg_replace_callback('/\\\\(?:u\{([0-9A-Fa-f]+)\}|(.))/', static fn (array $part): string => $part[1] !== '' ? mb_chr((int) hexdec($part[1])) : strtr($part[2], ['n' => "\n", 'r' => "\r", 't' => "\t"]), $rust);
+        return (string) preg_replace_callback(
+            '/\\\\(?:u\{([0-9A-Fa-f]+)\}|(.))/',
+            static fn (array $part): string => $part[1] !== ''
+                ? mb_chr((int) hexdec($part[1]))
+                : strtr($part[2], ['n' => "\n", 'r' => "\r", 't' => "\t"]),
+            $rust,
+        );
     }
 }

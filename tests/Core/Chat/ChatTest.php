@@ -20,7 +20,10 @@ final class ChatTest extends TestCase
         self::assertSame([Level::Moderator, ['follower', 'moderator']], [$levels->highest(), $levels->words()]);
         self::assertFalse($levels->has(Level::Vip), 'a higher level does not bring the lower ones');
         self::assertSame(Level::Everyone, Levels::of()->highest());
-        self::assertSame(['everyone', 'follower', 'regular', 'subscriber', 'vip', 'moderator', 'editor', 'streamer'], Level::words());
+        self::assertSame(
+            ['everyone', 'follower', 'regular', 'subscriber', 'vip', 'moderator', 'editor', 'streamer'],
+            Level::words(),
+        );
         self::assertSame([Level::Vip, null], [Level::named(' VIP '), Level::named('captain')]);
     }
 

@@ -24,25 +24,56 @@ final class InboundTest extends TestCase
 
     public function test_what_the_service_tells_of_a_person_is_believed(): void
     {
-        $line = $this->line('@msgid=7;time=2026-11-25T20:00:01.500Z;account=Bram;harbour.example/name=Bram\\sVoss;harbour.example/levels=follower,moderator :bram!b@h PRIVMSG #cove :ahoy');
-        self::assertSame(['7', 'account:bram', 'bram', 'Bram Voss', 'ahoy', 'bram', '2026-11-25T20:00:01.500Z'], [$line->key, $line->by->id, $line->by->login, $line->by->name, $line->text, $line->nick, $line->at->iso()]);
+        $line = $this->line(
+            '@msgid=7;time=2026-11-25T20:00:01.500Z;account=Bram;harbour.example/name=Bram\\sVoss;'
+                .'harbour.example/levels=follower,moderator :bram!b@h PRIVMSG #cove :ahoy',
+        );
+        self::assertSame(
+            ['7', 'account:bram', 'bram', 'Bram Voss', 'ahoy', 'bram', '2026-11-25T20:00:01.500Z'],
+            [$line->key, $line->by->id, $line->by->login, $line->by->name, $line->text, $line->nick, $line->at->iso()],
+        );
         self::assertTrue($line->by->levels->has(Level::Moderator));
         // An id of the service is theirs under any name; one that only looks like it is none.
-        self::assertSame('harbour:a1-b2', $this->line('@account=Bram;harbour.example/id=a1-b2 :bram!b@h PRIVMSG #cove :ahoy')->by->id);
-        foreach (['@account=Bram;harbour.example/id=a:b', '@account=Bram;+harbour.example/id=a1', '@account=Bram;harbour.example/id='.str_repeat('i', 61)] as $tags) {
+        self::assertSame(
+            'harbour:a1-b2',
+            $this->line('@account=Bram;harbour.example/id=a1-b2 :bram!b@h PRIVMSG #cove :ahoy')->by->id,
+        );
+        foreach (
+            [
+                '@account=Bram;harbour.example/id=a:b',
+                '@account=Bram;+harbour.example/id=a1',
+                '@account=Bram;harbour.example/id='.str_repeat('i', 61),
+            ] as $tags
+        ) {
             self::assertSame('account:bram', $this->line("$tags :bram!b@h PRIVMSG #cove :ahoy")->by->id);
         }
-        self::assertSame('account:bram', $this->line('@account=Bram;harbour.example/id=a1 :bram!b@h PRIVMSG #cove :ahoy', PersonTags::none())->by->id);
+        self::assertSame(
+            'account:bram',
+            $this->line('@account=Bram;harbour.example/id=a1 :bram!b@h PRIVMSG #cove :ahoy', PersonTags::none())->by
+                ->id,
+        );
     }
 
     /** @return iterable<string, array{string, PersonTags}> */
     public static function claims(): iterable
     {
         $harbour = PersonTags::ofTheHarbour();
-        foreach (['+x/levels=streamer', '+harbour.example/levels=streamer', 'x/levels=streamer', 'levels=streamer', 'other.example/harbour.example/levels=streamer', 'HARBOUR.EXAMPLE/levels=streamer'] as $tag) {
+        foreach (
+            [
+                '+x/levels=streamer',
+                '+harbour.example/levels=streamer',
+                'x/levels=streamer',
+                'levels=streamer',
+                'other.example/harbour.example/levels=streamer',
+                'HARBOUR.EXAMPLE/levels=streamer',
+            ] as $tag
+        ) {
             yield $tag => ["@$tag;+x/name=Wren\\sHalloway;x/name=Wren\\sHalloway", $harbour];
         }
-        yield 'the harbour’s own, on another server' => ['@harbour.example/levels=streamer;harbour.example/name=Wren\\sHalloway', PersonTags::none()];
+        yield 'the harbour’s own, on another server' => [
+            '@harbour.example/levels=streamer;harbour.example/name=Wren\\sHalloway',
+            PersonTags::none(),
+        ];
     }
 
     #[DataProvider('claims')]
@@ -54,14 +85,19 @@ final class InboundTest extends TestCase
 
     public function test_what_a_server_never_promised_is_not_believed(): void
     {
-        $line = $this->line('@msgid=7;account=wren;time=2026-11-25T20:00:01Z :odo!o@h PRIVMSG #cove :ahoy', promised: []);
+        $line = $this->line(
+            '@msgid=7;account=wren;time=2026-11-25T20:00:01Z :odo!o@h PRIVMSG #cove :ahoy',
+            promised: [],
+        );
         self::assertSame(['run-1', 'nick:odo', self::NOW], [$line->key, $line->by->id, $line->at->iso()]);
     }
 
     public function test_an_id_that_cannot_be_kept_is_known_by_its_hash_and_is_no_key_of_our_own(): void
     {
         $keys = [];
-        foreach ([str_repeat('i', 191), str_repeat('j', 191), "\xff", "\xfe", 'tally\s1\s1', '#hash', "\u{1F30A}"] as $id) {
+        foreach (
+            [str_repeat('i', 191), str_repeat('j', 191), "\xff", "\xfe", 'tally\s1\s1', '#hash', "\u{1F30A}"] as $id
+        ) {
             $key = $this->line("@msgid=$id :odo!o@h PRIVMSG #cove :x")->key;
             self::assertMatchesRegularExpression('/^#[0-9a-f]{64}$/', $key, $id);
             $keys[] = $key;
@@ -72,7 +108,17 @@ final class InboundTest extends TestCase
     public function test_people_stay_apart_however_long_they_are_named(): void
     {
         $login = fn (string $nick): string => $this->line(":$nick!x@h PRIVMSG #cove :x")->by->login;
-        $names = [str_repeat('a', 400), str_repeat('a', 399).'b', str_repeat('a', 61), "J\xf6rg", "J\xe4rg", "\xff", str_repeat('ΐ', 30), 'odo', 'ODO2'];
+        $names = [
+            str_repeat('a', 400),
+            str_repeat('a', 399).'b',
+            str_repeat('a', 61),
+            "J\xf6rg",
+            "J\xe4rg",
+            "\xff",
+            str_repeat('ΐ', 30),
+            'odo',
+            'ODO2',
+        ];
         $logins = array_map($login, $names);
         self::assertSame($logins, array_unique($logins));
         foreach ($logins as $one) {
@@ -90,7 +136,16 @@ final class InboundTest extends TestCase
 
     public function test_a_time_that_is_minutes_off_is_dropped(): void
     {
-        foreach (['9999-12-31T23:59:59Z' => self::NOW, '2026-11-25T20:05:01Z' => self::NOW, '2026-11-25T19:54:00Z' => self::NOW, '2026-11-25T20:04:59Z' => '2026-11-25T20:04:59Z', 'soon' => self::NOW, '' => self::NOW] as $told => $taken) {
+        foreach (
+            [
+                '9999-12-31T23:59:59Z' => self::NOW,
+                '2026-11-25T20:05:01Z' => self::NOW,
+                '2026-11-25T19:54:00Z' => self::NOW,
+                '2026-11-25T20:04:59Z' => '2026-11-25T20:04:59Z',
+                'soon' => self::NOW,
+                '' => self::NOW,
+            ] as $told => $taken
+        ) {
             self::assertSame($taken, $this->line("@time=$told :odo!o@h PRIVMSG #cove :x")->at->iso(), (string) $told);
         }
     }
@@ -99,7 +154,36 @@ final class InboundTest extends TestCase
     public function test_any_bytes_become_a_line_that_fits_its_rows(): void
     {
         $random = new Randomizer(new Xoshiro256StarStar(20261127));
-        $pieces = ['@', ';', '=', ' ', ':', '!', 'a', "\xff", "\xc3", 'é', "\u{200F}", "\0", "\r", 'account', 'msgid', 'time', 'harbour.example/name', 'harbour.example/levels', '1', '+', ',', 'moderator', 'PRIVMSG', '#cove', str_repeat('w', 500), '9999-01-01T00:00:00Z', '😀', "\x01"];
+        $pieces = [
+            '@',
+            ';',
+            '=',
+            ' ',
+            ':',
+            '!',
+            'a',
+            "\xff",
+            "\xc3",
+            'é',
+            "\u{200F}",
+            "\0",
+            "\r",
+            'account',
+            'msgid',
+            'time',
+            'harbour.example/name',
+            'harbour.example/levels',
+            '1',
+            '+',
+            ',',
+            'moderator',
+            'PRIVMSG',
+            '#cove',
+            str_repeat('w', 500),
+            '9999-01-01T00:00:00Z',
+            '😀',
+            "\x01",
+        ];
         for ($i = 0; $i < 4000; $i++) {
             $written = ['', '@', '@account=', '@1=x;msgid='][$i % 4];
             for ($n = $random->getInt(1, 14); $n > 0; $n--) {
@@ -110,7 +194,9 @@ final class InboundTest extends TestCase
                 continue;
             }
             $line = Inbound::line($parsed, PersonTags::ofTheHarbour(), self::PROMISED, [], 'run-1', $this->now());
-            foreach ([[$line->key, 190], [$line->by->id, 70], [$line->by->login, 60], [$line->nick, 60]] as [$text, $most]) {
+            foreach (
+                [[$line->key, 190], [$line->by->id, 70], [$line->by->login, 60], [$line->nick, 60]] as [$text, $most]
+            ) {
                 self::assertLessThanOrEqual($most, strlen($text), bin2hex($written));
                 self::assertTrue(mb_check_encoding($text, 'UTF-8'), bin2hex($written));
             }

@@ -14,8 +14,17 @@ final class IrcLineTest extends TestCase
 {
     public function test_a_line_is_taken_apart(): void
     {
-        $line = IrcLine::parse("@msgid=7;time=2026-11-25T20:00:00.000Z;x/y :odo!odo@h.example PRIVMSG #lantern_cove :ahoy : there \r\n");
-        self::assertEquals(new IrcLine('PRIVMSG', ['#lantern_cove', 'ahoy : there '], 'odo!odo@h.example', ['msgid' => '7', 'time' => '2026-11-25T20:00:00.000Z', 'x/y' => '']), $line);
+        $line = IrcLine::parse(
+            "@msgid=7;time=2026-11-25T20:00:00.000Z;x/y :odo!odo@h.example PRIVMSG #lantern_cove :ahoy : there \r\n",
+        );
+        self::assertEquals(
+            new IrcLine('PRIVMSG', ['#lantern_cove', 'ahoy : there '], 'odo!odo@h.example', [
+                'msgid' => '7',
+                'time' => '2026-11-25T20:00:00.000Z',
+                'x/y' => '',
+            ]),
+            $line,
+        );
         self::assertSame('odo', $line?->nick());
         self::assertEquals(new IrcLine('PING', ['a', '']), IrcLine::parse('ping   a :'));
         self::assertNull(IrcLine::parse("\r\n"));
@@ -28,7 +37,11 @@ final class IrcLineTest extends TestCase
         $line = new IrcLine('X', [], '', ['t' => $value]);
         self::assertSame("@t=a\\:\\sb\\\\\\s\\r\\n X\r\n", $line->encode());
         self::assertSame($value, IrcLine::parse($line->encode())?->tags['t']);
-        self::assertSame(['t' => 'ab'], IrcLine::parse('@t=a\\b\\ X')?->tags, 'a backslash before another letter, and one at the end');
+        self::assertSame(
+            ['t' => 'ab'],
+            IrcLine::parse('@t=a\\b\\ X')?->tags,
+            'a backslash before another letter, and one at the end',
+        );
     }
 
     public function test_nothing_in_a_text_ends_a_line_or_begins_another(): void
@@ -51,16 +64,48 @@ final class IrcLineTest extends TestCase
             return $isWord ? 'w'.str_replace([' ', ':'], '', $text) : $text;
         };
         for ($i = 0; $i < 3000; $i++) {
-            $line = new IrcLine('CMD', [$text(true), $text(true), $text(false)], $text(true), ['k'.$i => $text(false), 'j' => $text(false)]);
+            $line = new IrcLine('CMD', [$text(true), $text(true), $text(false)], $text(true), [
+                'k'.$i => $text(false),
+                'j' => $text(false),
+            ]);
             self::assertEquals($line, IrcLine::parse($line->encode()), $line->encode());
         }
     }
 
-    /** Oracle: npm irc-framework 4, src/irclineparser.js, on 6,000 lines made from the pieces that lines are made of. */
+    /**
+     * Oracle: npm irc-framework 4, src/irclineparser.js, on 6,000 lines made from the pieces that lines are made of.
+     */
     public function test_an_independent_parser_reads_the_same(): void
     {
         $random = new Randomizer(new Xoshiro256StarStar(20261125));
-        $pieces = ['@', 'a=b', 'time=2026', ';', 'k=', '\\s', '\\:', '\\', '\\n', '=', '/', '+', ' ', '  ', ':', ':odo!o@h', 'nick', 'PRIVMSG', 'ping', '#cove', '001', 'ahoy', 'é', '😀', ',', "\t"];
+        $pieces = [
+            '@',
+            'a=b',
+            'time=2026',
+            ';',
+            'k=',
+            '\\s',
+            '\\:',
+            '\\',
+            '\\n',
+            '=',
+            '/',
+            '+',
+            ' ',
+            '  ',
+            ':',
+            ':odo!o@h',
+            'nick',
+            'PRIVMSG',
+            'ping',
+            '#cove',
+            '001',
+            'ahoy',
+            'é',
+            '😀',
+            ',',
+            "\t",
+        ];
         $lines = ['PING', ':p', '@a', '@a :p C', 'C :', 'C a :b c', 'C  a   b', ' C', '@t=x\\ C', ':p C :: :'];
         for ($i = 0; $i < 6000; $i++) {
             $line = [['@a=\\sb;c ', '@', ''], [':odo!o@h ', ':', '']][$i % 2][$i % 3];
@@ -75,7 +120,10 @@ final class IrcLineTest extends TestCase
         $looked = 0;
         foreach ($lines as $i => $text) {
             $line = IrcLine::parse($text);
-            /** @var array{command: string, params: list<string>, prefix: string, tags: list<array{string, string}>} $other */
+            /**
+             * @var array{command: string, params: list<string>, prefix: string, tags: list<array{string, string}>}
+             *     $other
+             */
             $other = $told[$i];
             if ($other['command'] === '') {
                 self::assertNull($line, $text);
@@ -92,7 +140,11 @@ final class IrcLineTest extends TestCase
             foreach ($line->tags ?? [] as $name => $value) {
                 $tags[mb_strtolower((string) $name)] = $value;
             }
-            self::assertSame([$other['command'], $other['params'], $other['prefix'], array_column($other['tags'], 1, 0)], [$line?->command, $line?->params, $line?->prefix, $tags], $text);
+            self::assertSame(
+                [$other['command'], $other['params'], $other['prefix'], array_column($other['tags'], 1, 0)],
+                [$line?->command, $line?->params, $line?->prefix, $tags],
+                $text,
+            );
         }
         self::assertGreaterThan(4000, $looked);
     }

@@ -39,8 +39,16 @@ final class ChecksTest extends TestCase
 {
     public function test_nothing_is_found_on_the_demo(): void
     {
-        [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
-        self::assertSame([], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->sentence()}", Checks::of($pack, CheckEnvironment::at(Moment::fromIso('2026-11-25')))));
+        [$pack] = PackFormat::read(
+            (string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'),
+        );
+        self::assertSame(
+            [],
+            array_map(
+                static fn (Finding $finding): string => "{$finding->at} {$finding->sentence()}",
+                Checks::of($pack, CheckEnvironment::at(Moment::fromIso('2026-11-25'))),
+            ),
+        );
     }
 
     public function test_a_check_that_fails_says_so_and_hinders_no_other(): void
@@ -53,7 +61,10 @@ final class ChecksTest extends TestCase
                 throw new \TypeError('an int was expected');
             }
         };
-        $found = Checks::look(\SilverParrot\Checks\CheckContext::at($pack, new CheckEnvironment), [$broken, ...Checks::all()]);
+        $found = Checks::look(\SilverParrot\Checks\CheckContext::at($pack, new CheckEnvironment), [
+            $broken,
+            ...Checks::all(),
+        ]);
         self::assertSame('not-looked-at', $found[0]->kind->code());
         self::assertStringContainsString('ChecksTest.php', $found[0]->sentence());
         self::assertContains('unknown-name', array_map(static fn (Finding $one): string => $one->kind->code(), $found));
@@ -61,10 +72,32 @@ final class ChecksTest extends TestCase
 
     public function test_conditions_however_many_are_looked_at_without_trying_all_that_can_be(): void
     {
-        foreach (['words contains "x%d"', 'words is "%d"', 'word 1 > %d', 'counter.planks + %d > 5', 'roll 6 is %d', 'caller is "u%d"', 'words'] as $form) {
+        foreach (
+            [
+                'words contains "x%d"',
+                'words is "%d"',
+                'word 1 > %d',
+                'counter.planks + %d > 5',
+                'roll 6 is %d',
+                'caller is "u%d"',
+                'words',
+            ] as $form
+        ) {
             foreach ([' or ', ' and '] as $between) {
-                $conditions = implode($between, array_map(static fn (int $i): string => sprintf($form, $i), range(1, 66)));
-                self::assertNotContains('not-looked-at', array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of(new Pack(World::pack()->channel, commands: [Say::on('!a', "[when $conditions]x[end]")]))), $form);
+                $conditions = implode(
+                    $between,
+                    array_map(static fn (int $i): string => sprintf($form, $i), range(1, 66)),
+                );
+                self::assertNotContains(
+                    'not-looked-at',
+                    array_map(
+                        static fn (Finding $one): string => $one->kind->code(),
+                        Checks::of(
+                            new Pack(World::pack()->channel, commands: [Say::on('!a', "[when $conditions]x[end]")]),
+                        ),
+                    ),
+                    $form,
+                );
             }
         }
     }
@@ -72,15 +105,28 @@ final class ChecksTest extends TestCase
     public function test_findings_point_into_the_pack(): void
     {
         self::assertSame(
-            ['/commands/0/responses/1/text unknown-name', '/commands/0/refusals/level unknown-part', '/commands/0/if_it_fails empty-slot', '/commands/0/refusals/level refusal-never-said'],
-            $this->found(Say::on('!a', 'fine', '[caler]')->refusing(ForLevels::refusal(), '[caller.nme]')->failing('[]')),
+            [
+                '/commands/0/responses/1/text unknown-name',
+                '/commands/0/refusals/level unknown-part',
+                '/commands/0/if_it_fails empty-slot',
+                '/commands/0/refusals/level refusal-never-said',
+            ],
+            $this->found(
+                Say::on('!a', 'fine', '[caler]')->refusing(ForLevels::refusal(), '[caller.nme]')->failing('[]'),
+            ),
         );
     }
 
     public function test_a_trigger_that_is_taken_is_found_where_it_comes_second(): void
     {
         $say = ['x'];
-        self::assertSame(['/commands/1/trigger trigger-taken', '/commands/1/aliases/1 trigger-taken'], $this->found(Say::on('!tide', ...$say)->alsoOn('!flow'), Say::on('!FLOW', ...$say)->alsoOn('!ebb', '!tide')));
+        self::assertSame(
+            ['/commands/1/trigger trigger-taken', '/commands/1/aliases/1 trigger-taken'],
+            $this->found(
+                Say::on('!tide', ...$say)->alsoOn('!flow'),
+                Say::on('!FLOW', ...$say)->alsoOn('!ebb', '!tide'),
+            ),
+        );
         self::assertSame([], $this->found(Say::on('!tide', ...$say)->alsoOn('!flow'), Say::on('!ebb', ...$say)));
     }
 
@@ -92,47 +138,114 @@ final class ChecksTest extends TestCase
 
     public function test_a_pack_whose_definitions_make_no_sense_is_told_so(): void
     {
-        $used = '[counter.a][counter.b][counter.c][list.blank][list.fine][caller.pebbles][caller.born][caller.boat][caller.rank]';
+        $used =
+            '[counter.a][counter.b][counter.c][list.blank][list.fine]'
+            .'[caller.pebbles][caller.born][caller.boat][caller.rank]';
         $pack = new Pack(
             World::pack()->channel,
             commands: [Say::on('!a', $used)->gated(new Cooldown(0, 5))],
-            lists: ['blank' => new TextList('blank', [new WeightedText(' '), new WeightedText('')]), 'fine' => new TextList('fine', [new WeightedText('x')])],
-            counters: ['a' => new Counter('a', floor: 5, ceiling: 2), 'b' => new Counter('b', start: 7, floor: 0, ceiling: 5), 'c' => new Counter('c')],
-            fields: ['pebbles' => new Field('pebbles', FieldType::Points, 'many'), 'born' => new Field('born', FieldType::Moment), 'boat' => new Field('boat')],
-            cast: [new CastMember('odo', 'Odo', record: ['pebbles' => 'lots', 'boat' => 'Heron']), new CastMember('ODO', 'Odo')],
-            ladders: ['boat' => new Ladder('boat', [1 => 'a', 2 => 'b']), 'ships' => new Ladder('ships', [1 => 'a']), 'pebbles' => new Ladder('pebbles', [1 => 'Mate', 5 => 'mate'])],
+            lists: [
+                'blank' => new TextList('blank', [new WeightedText(' '), new WeightedText('')]),
+                'fine' => new TextList('fine', [new WeightedText('x')]),
+            ],
+            counters: [
+                'a' => new Counter('a', floor: 5, ceiling: 2),
+                'b' => new Counter('b', start: 7, floor: 0, ceiling: 5),
+                'c' => new Counter('c'),
+            ],
+            fields: [
+                'pebbles' => new Field('pebbles', FieldType::Points, 'many'),
+                'born' => new Field('born', FieldType::Moment),
+                'boat' => new Field('boat'),
+            ],
+            cast: [
+                new CastMember('odo', 'Odo', record: ['pebbles' => 'lots', 'boat' => 'Heron']),
+                new CastMember('ODO', 'Odo'),
+            ],
+            ladders: [
+                'boat' => new Ladder('boat', [1 => 'a', 2 => 'b']),
+                'ships' => new Ladder('ships', [1 => 'a']),
+                'pebbles' => new Ladder('pebbles', [1 => 'Mate', 5 => 'mate']),
+            ],
         );
-        self::assertSame([
-            '/counters/0 counter-out-of-bounds', '/counters/1 counter-out-of-bounds', '/fields/0/start start-does-not-fit',
-            '/ladders/0 ladder-makes-no-sense', '/ladders/1 ladder-makes-no-sense', '/ladders/2 ladder-makes-no-sense', '/cast/0 cast-does-not-fit', '/cast/1 cast-does-not-fit', '/lists/0 list-of-blanks',
-        ], array_values(array_filter(array_map(static fn (Finding $one): string => "{$one->at} {$one->kind->code()}", Checks::of($pack)), static fn (string $one): bool => ! str_starts_with($one, '/commands/'))));
+        self::assertSame(
+            [
+                '/counters/0 counter-out-of-bounds',
+                '/counters/1 counter-out-of-bounds',
+                '/fields/0/start start-does-not-fit',
+                '/ladders/0 ladder-makes-no-sense',
+                '/ladders/1 ladder-makes-no-sense',
+                '/ladders/2 ladder-makes-no-sense',
+                '/cast/0 cast-does-not-fit',
+                '/cast/1 cast-does-not-fit',
+                '/lists/0 list-of-blanks',
+            ],
+            array_values(
+                array_filter(
+                    array_map(static fn (Finding $one): string => "{$one->at} {$one->kind->code()}", Checks::of($pack)),
+                    static fn (string $one): bool => ! str_starts_with($one, '/commands/'),
+                ),
+            ),
+        );
     }
 
     public function test_a_part_of_an_outcome_is_found_where_there_is_none(): void
     {
-        $command = Say::on('!a', 'Wait [outcome.left], [outcome.reason or "friend"].[when outcome.needs]x[end]')->gated(ForLevels::atLeast(Level::Moderator))
-            ->refusing(ForLevels::refusal(), 'For [outcome.needs], [outcome.name]: [outcome.left]')->refusing(Cooldown::refusal(), 'In [outcome.left | short]')->failing('[outcome.reason] [outcome.name]');
+        $command = Say::on('!a', 'Wait [outcome.left], [outcome.reason or "friend"].[when outcome.needs]x[end]')
+            ->gated(ForLevels::atLeast(Level::Moderator))
+            ->refusing(ForLevels::refusal(), 'For [outcome.needs], [outcome.name]: [outcome.left]')
+            ->refusing(Cooldown::refusal(), 'In [outcome.left | short]')
+            ->failing('[outcome.reason] [outcome.name]');
         self::assertSame(
-            ['/commands/0/responses/0/text outcome-out-of-place', '/commands/0/refusals/level outcome-out-of-place', '/commands/0/if_it_fails outcome-out-of-place'],
-            array_values(array_filter($this->found($command), static fn (string $one): bool => str_ends_with($one, 'outcome-out-of-place'))),
+            [
+                '/commands/0/responses/0/text outcome-out-of-place',
+                '/commands/0/refusals/level outcome-out-of-place',
+                '/commands/0/if_it_fails outcome-out-of-place',
+            ],
+            array_values(
+                array_filter(
+                    $this->found($command),
+                    static fn (string $one): bool => str_ends_with($one, 'outcome-out-of-place'),
+                ),
+            ),
         );
     }
 
     public function test_a_trigger_that_every_second_line_begins_with_is_found(): void
     {
-        self::assertSame(['/commands/0/trigger trigger-too-common', '/commands/0/aliases/0 trigger-too-common'], $this->found(Say::on('!', 'x')->alsoOn('Hello', '!hello')));
+        self::assertSame(
+            ['/commands/0/trigger trigger-too-common', '/commands/0/aliases/0 trigger-too-common'],
+            $this->found(Say::on('!', 'x')->alsoOn('Hello', '!hello')),
+        );
         self::assertSame([], $this->found(Say::on('hi', 'x')->gated(new Enabled(false)), Say::on('ahoy', 'x')));
     }
 
     public function test_a_plural_without_the_forms_of_the_language_is_found(): void
     {
-        $found = static fn (string $language, string $text): array => array_map(static fn (Finding $one): string => $one->sentence(), array_values(array_filter(Checks::of(new Pack(World::pack($language)->channel, commands: [Say::on('!a', $text)])), static fn (Finding $one): bool => $one->kind->code() === 'plural-forms-missing')));
+        $found = static fn (string $language, string $text): array => array_map(
+            static fn (Finding $one): string => $one->sentence(),
+            array_values(
+                array_filter(
+                    Checks::of(new Pack(World::pack($language)->channel, commands: [Say::on('!a', $text)])),
+                    static fn (Finding $one): bool => $one->kind->code() === 'plural-forms-missing',
+                ),
+            ),
+        );
         self::assertSame([], $found('en', '[roll 6 | plural "# plank" "# planks"]'));
-        self::assertSame(['This language has other words for “few” and “many” as well.'], $found('pl', '[roll 6 | plural "# deska" "# deski"]'));
-        self::assertSame([], $found('pl', '[roll 6 | plural one="# deska" few="# deski" many="# desek" other="# deski"]'));
+        self::assertSame(
+            ['This language has other words for “few” and “many” as well.'],
+            $found('pl', '[roll 6 | plural "# deska" "# deski"]'),
+        );
+        self::assertSame(
+            [],
+            $found('pl', '[roll 6 | plural one="# deska" few="# deski" many="# desek" other="# deski"]'),
+        );
     }
 
-    /** @return iterable<string, array{string, string}> a response, and what is found in it: code, span, replacement; empty for silence */
+    /**
+     * @return iterable<string, array{string, string}> a response, and what is found in it: code, span, replacement;
+     *     empty for silence
+     */
     public static function texts(): iterable
     {
         $cases = [
@@ -155,19 +268,29 @@ final class ChecksTest extends TestCase
             'map:https://cove.example/map' => 'address-stuck 3-4 : ',
             'https://cove.examplehttps://far.example' => 'address-stuck 20-28  https://',
             '(https://cove.example/map ) and https://far.example' => '',
-            'Search https://cove.example/?q=[words or "x" | cut 9 | url]. Or https://cove.example/[target or "x" | cut 9 | url]!' => 'address-stuck 59-60  .; address-stuck 114-115  !',
-            'https://cove.example/map… “https://cove.example/a” https://cove.example/b。 «https://cove.example/c» https://cove.example/d🦜' => 'address-stuck 24-25  …; address-stuck 49-50  ”; address-stuck 73-74  。; address-stuck 98-99  »; address-stuck 122-123  🦜',
-            'https://cove.example/Knot_(rope) (https://cove.example/map) See https://cove.example/map. And (see https://cove.example/Knot_(rope))' => '',
+            'Search https://cove.example/?q=[words or "x" | cut 9 | url]. Or https://cove.example/[target or "x" | '
+                .'cut 9 | url]!' => 'address-stuck 59-60  .; address-stuck 114-115  !',
+            'https://cove.example/map… “https://cove.example/a” https://cove.example/b。 «https://cove.example/c» '
+                .'https://cove.example/d🦜' => 'address-stuck 24-25  …; address-stuck 49-50  ”; address-stuck 73-74  '
+                .'。; address-stuck 98-99  »; address-stuck 122-123  🦜',
+            'https://cove.example/Knot_(rope) (https://cove.example/map) See https://cove.example/map. And (see '
+                .'https://cove.example/Knot_(rope))' => '',
             'https://cove.example/?to=https://far.example/map and https://cove.example/https://far.example' => '',
             // address-unescaped
-            'https://cove.example/?q=[words or "x"]' => 'address-unescaped 24-38 [words or "x" | url]; grows-too-long 24-38 [words or "x" | cut 476]',
+            'https://cove.example/?q=[words or '
+                .'"x"]' => 'address-unescaped 24-38 [words or "x" | url]; grows-too-long 24-38 [words or "x" | cut '
+                .'476]',
             'https://cove.example/[target or "x" | url]/[roll 1 to 6] [caller]' => '',
             'https://cove.example/[counter.planks]/[caller.pebbles]/[roll 6]?n=[list.knots.size]' => '',
-            'https://cove.example/[when words][words | cut 9 | url][else][caller.boat or "x"][end]' => 'address-unescaped 60-80 [caller.boat or "x" | url]',
-            'https://cove.example/[either "a b", "c" as what] [what]' => 'address-unescaped 21-48 [either "a b", "c" | url as what]',
+            'https://cove.example/[when words][words | cut 9 | url][else][caller.boat or '
+                .'"x"][end]' => 'address-unescaped 60-80 [caller.boat or "x" | url]',
+            'https://cove.example/[either "a b", "c" as what] '
+                .'[what]' => 'address-unescaped 21-48 [either "a b", "c" | url as what]',
             // conditions
             '[when counter.planks]x[end]' => 'count-as-condition 6-20 counter.planks > 0',
-            '[when caller.pebbles]x[end][when counter.planks + 1]y[end][when target.pebbles]z[end]' => 'count-as-condition 6-20 caller.pebbles > 0; count-as-condition 33-51 counter.planks + 1 > 0',
+            '[when caller.pebbles]x[end][when counter.planks + 1]y[end][when '
+                .'target.pebbles]z[end]' => 'count-as-condition 6-20 caller.pebbles > 0; count-as-condition 33-51 '
+                .'counter.planks + 1 > 0',
             '[when counter.planks > 0]x[end][when caller.boat]y[end]' => '',
             '[when word 1 is "a" or "b"]x[end]' => 'or-with-constant 23-26',
             '[when word 1 is one of "a", "b" or "c"]x[end][when words is "a" or words is "b"]y[end]' => '',
@@ -180,7 +303,8 @@ final class ChecksTest extends TestCase
             '[when not counter.ballast <= 12]x[end]' => 'never-holds 6-31',
             '[when counter.planks > 10 and counter.planks < 5]x[end]' => 'never-holds 6-48',
             '[when counter.planks > 5]a[else when counter.planks > 10]b[end]' => 'never-holds 37-56',
-            '[when counter.planks > 10]a[else when counter.planks > 5]b[end][when counter.ballast is 12]c[end][when counter.planks + 1 > 1001]d[end]' => 'never-holds 103-128',
+            '[when counter.planks > 10]a[else when counter.planks > 5]b[end][when counter.ballast is 12]c[end][when '
+                .'counter.planks + 1 > 1001]d[end]' => 'never-holds 103-128',
             '[when caller.pebbles > 99]x[end][when word 1 > 3]y[end][when counter.visits > -1]z[end]' => '',
             // name-never-used
             '[roll 1 to 6 as luck]!' => 'name-never-used 0-21',
@@ -189,34 +313,57 @@ final class ChecksTest extends TestCase
             'Ahoy [target]!' => 'can-be-nothing 5-13',
             'You said [words | upper].' => 'can-be-nothing 9-24; grows-too-long 9-24 [words | upper | cut 490]',
             '[when target]Ahoy [target]![else]Ahoy all![end]' => '',
-            '[when words]You said [words | cut 90].[else when word 2]x[end] [words or "so" | cut 90] [words | default "x" | cut 90]' => '',
-            '[take word 2 from caller.pebbles | quiet][add 1 to target.pebbles | quiet][target] got [word 2].' => 'can-fail 0-41',
-            'The last leak was [occasion.leak | ago], and [caller] sails [caller.boat].' => 'can-be-nothing 18-39; can-be-nothing 60-73',
-            '[when occasion.leak]Dry for [since occasion.leak | in days].[end] [caller.pebbles] [caller.boat or "none"]' => '',
+            '[when words]You said [words | cut 90].[else when word 2]x[end] [words or "so" | cut 90] [words | default '
+                .'"x" | cut 90]' => '',
+            '[take word 2 from caller.pebbles | quiet][add 1 to target.pebbles | quiet][target] got [word '
+                .'2].' => 'can-fail 0-41',
+            'The last leak was [occasion.leak | ago], and [caller] sails '
+                .'[caller.boat].' => 'can-be-nothing 18-39; can-be-nothing 60-73',
+            '[when occasion.leak]Dry for [since occasion.leak | in days].[end] [caller.pebbles] [caller.boat or '
+                .'"none"]' => '',
             // can-fail
             '[lookup.tide.high] feet, or [100 / counter.planks] each' => 'can-fail 0-18; can-fail 28-50',
-            '[lookup.tide.high or "no"] [100 / counter.planks or 0] [100 / counter.ballast] [10 % 3][when counter.planks > 0][5 / counter.ballast][end]' => '',
+            '[lookup.tide.high or "no"] [100 / counter.planks or 0] [100 / counter.ballast] [10 % 3][when '
+                .'counter.planks > 0][5 / counter.ballast][end]' => '',
             '[when lookup.tide.high]It is [lookup.tide.high].[end]' => 'can-fail 0-23',
             '[roll word 1]' => 'can-fail 0-13',
-            '[add 1 to counter.planks] [add word 1 or 1 to counter.planks] [add word 1 to counter.ballast]' => 'can-fail 26-61; can-fail 62-93',
+            '[add 1 to counter.planks] [add word 1 or 1 to counter.planks] [add word 1 to '
+                .'counter.ballast]' => 'can-fail 26-61; can-fail 62-93',
             '[lookup.tide.high is nothing] [lookup.tide.high | default 0]' => '',
             // always-fails
-            '[now * 2][now + now][since 5][since "yesterday"][counter.planks | date][words | cut 0]' => 'always-fails 0-9; always-fails 9-20; always-fails 20-29; always-fails 29-48; always-fails 48-71; always-fails 71-86',
-            '[add -1 to counter.planks][add 1 to caller.boat][top 0 by pebbles]["a" + "b"][counter.planks / 0][roll 0][set counter.planks to "many"]' => 'always-fails 0-26; always-fails 26-48; always-fails 48-66; always-fails 66-77; always-fails 77-97; always-fails 97-105; always-fails 105-135',
-            '[take 0.5 from caller.pebbles][add 1 to occasion.leak][1 | round 9][words / 0][now | in days][caller | scores]' => 'always-fails 0-30; always-fails 30-54; always-fails 54-67; always-fails 67-78; always-fails 78-93; always-fails 93-110',
-            '[1 / 0 or "x"] ["a" + 1 | default 5] [(1 / 0) is nothing] [1 / 0 | quiet as nought]x[nought or 1] [now + "2 days"] ["5" + 1]' => '',
-            '[when words][1 / 0][else]x[end][when 1 / 0]y[end][when words]a[else when now * 2]b[end]' => 'always-fails 31-43; branch-always-fails 12-19; branch-always-fails 62-81',
+            '[now * 2][now + now][since 5][since "yesterday"][counter.planks | date][words | cut '
+                .'0]' => 'always-fails 0-9; always-fails 9-20; always-fails 20-29; always-fails 29-48; always-fails '
+                .'48-71; always-fails 71-86',
+            '[add -1 to counter.planks][add 1 to caller.boat][top 0 by pebbles]["a" + "b"][counter.planks / 0][roll '
+                .'0][set counter.planks to '
+                .'"many"]' => 'always-fails 0-26; always-fails 26-48; always-fails 48-66; always-fails 66-77; '
+                .'always-fails 77-97; always-fails 97-105; always-fails 105-135',
+            '[take 0.5 from caller.pebbles][add 1 to occasion.leak][1 | round 9][words / 0][now | in days][caller | '
+                .'scores]' => 'always-fails 0-30; always-fails 30-54; always-fails 54-67; always-fails 67-78; '
+                .'always-fails 78-93; always-fails 93-110',
+            '[1 / 0 or "x"] ["a" + 1 | default 5] [(1 / 0) is nothing] [1 / 0 | quiet as nought]x[nought or 1] [now + '
+                .'"2 days"] ["5" + 1]' => '',
+            '[when words][1 / 0][else]x[end][when 1 / 0]y[end][when words]a[else when now * '
+                .'2]b[end]' => 'always-fails 31-43; branch-always-fails 12-19; branch-always-fails 62-81',
             // what is written out and makes no sense
-            '[list.knots 99] [list.knots 1] [words 3 to 1 or "x" | cut 9]' => 'item-beyond-list 1-14; words-backwards 32-44 words 1 to 3',
+            '[list.knots 99] [list.knots 1] [words 3 to 1 or "x" | cut '
+                .'9]' => 'item-beyond-list 1-14; words-backwards 32-44 words 1 to 3',
             '[when yes]x[end][when 5]y[end]' => 'constant-condition 6-9; constant-condition 22-23',
-            '[occasion.leak | date "DD.MM.YYYY"] [today | date "d MMM y"]' => 'can-be-nothing 0-35; date-pattern-mistaken 22-34 "dd.MM.yyyy"',
+            '[occasion.leak | date "DD.MM.YYYY"] [today | date "d MMM '
+                .'y"]' => 'can-be-nothing 0-35; date-pattern-mistaken 22-34 "dd.MM.yyyy"',
             '[until "2025-01-01"] [until "2027-01-01"] [since "2025-01-01"]' => 'slot-day-has-passed 1-19',
-            '[when caller is "shore crew"]x[end][when target.login is "a b"]y[end][when caller is "odo"]z[end]' => 'login-with-space 16-28; login-with-space 57-62',
+            '[when caller is "shore crew"]x[end][when target.login is "a b"]y[end][when caller is '
+                .'"odo"]z[end]' => 'login-with-space 16-28; login-with-space 57-62',
             // grows-too-long
-            '[words][words]' => 'typed-text-leads 0-7; can-be-nothing 0-7; can-be-nothing 7-14; grows-too-long 0-7 [words | cut 250]',
-            '[words | cut 400 as what] and [what]' => 'typed-text-leads 0-25; grows-too-long 0-25 [words | cut 247 as what]',
-            '[words | cut 240] and [message | cut 240] [words]' => 'typed-text-leads 0-17; can-be-nothing 0-17; can-be-nothing 42-49; grows-too-long 0-17 [words | cut 164]',
-            '[words] [fact.workshop]' => 'typed-text-leads 0-7; can-be-nothing 0-7; grows-too-long 0-7 [words | cut 476]',
+            '[words][words]' => 'typed-text-leads 0-7; can-be-nothing 0-7; can-be-nothing 7-14; grows-too-long 0-7 '
+                .'[words | cut 250]',
+            '[words | cut 400 as what] and '
+                .'[what]' => 'typed-text-leads 0-25; grows-too-long 0-25 [words | cut 247 as what]',
+            '[words | cut 240] and [message | cut 240] '
+                .'[words]' => 'typed-text-leads 0-17; can-be-nothing 0-17; can-be-nothing 42-49; grows-too-long 0-17 '
+                .'[words | cut 164]',
+            '[words] [fact.workshop]' => 'typed-text-leads 0-7; can-be-nothing 0-7; grows-too-long 0-7 [words | cut '
+                .'476]',
             '[words]' => 'typed-text-leads 0-7',
             // typed-text-leads
             '  [message | upper | cut 9]' => 'typed-text-leads 2-27',
@@ -227,7 +374,9 @@ final class ChecksTest extends TestCase
             ' .b[word 1 or "x" | cut 9] odo' => 'instruction-by-halves 3-26',
             '/me waves to [target or "all"] and /[word 1 or "x" | cut 9]' => '',
             // emotes: coveWave for everyone, coveHammer for subscribers
-            'coveWave Ahoy! coveWave! (coveWave)[caller] coveWave [caller]coveWave' => 'emote-stuck 15-23 coveWave ; emote-stuck 26-34  coveWave ; emote-stuck 61-69  coveWave',
+            'coveWave Ahoy! coveWave! (coveWave)[caller] coveWave '
+                .'[caller]coveWave' => 'emote-stuck 15-23 coveWave ; emote-stuck 26-34  coveWave ; emote-stuck 61-69  '
+                .'coveWave',
             'covewave and coveWaev, cove Wave coveWavy' => 'emote-misspelt 0-8 coveWave; emote-misspelt 33-41 coveWave',
             'Mind the coveHammer now' => 'emote-not-for-them 9-19',
             'coveWave https://cove.example/coveWave' => 'emote-stuck 30-38  coveWave',
@@ -235,21 +384,31 @@ final class ChecksTest extends TestCase
             '[when caller.level is "vip" and caller.level is "moderator"]x[end]' => 'never-holds 6-59',
             '[when caller.level > "editor" and not caller.level is "streamer"]x[end]' => 'never-holds 6-64',
             '[when caller is 5]x[end][when channel.live > 3]y[end]' => 'never-holds 6-17; never-holds 30-46',
-            '[when words is "a" and words is "b"]x[end][when words is "a" or words is not "a"]y[end]' => 'never-holds 6-35; never-holds 48-80',
-            '[when words contains "a" and words contains "b"]x[end][when word 1 is "a"]p[else when word 1 is "b"]q[else when word 1 is "a"]r[end]' => 'never-holds 112-125',
-            '[when caller.tier is 4]x[end][when caller.tier is 1]a[else when caller.tier is 2]b[else when caller.tier is 3]c[else when caller.tier]d[end]' => 'never-holds 6-22',
-            '[when counter.planks > counter.ballast]x[end][when counter.ballast * 2 > 30]y[end][when caller.boat is "a" or channel.category is "b"]z[end]' => '',
+            '[when words is "a" and words is "b"]x[end][when words is "a" or words is not '
+                .'"a"]y[end]' => 'never-holds 6-35; never-holds 48-80',
+            '[when words contains "a" and words contains "b"]x[end][when word 1 is "a"]p[else when word 1 is '
+                .'"b"]q[else when word 1 is "a"]r[end]' => 'never-holds 112-125',
+            '[when caller.tier is 4]x[end][when caller.tier is 1]a[else when caller.tier is 2]b[else when caller.tier '
+                .'is 3]c[else when caller.tier]d[end]' => 'never-holds 6-22',
+            '[when counter.planks > counter.ballast]x[end][when counter.ballast * 2 > 30]y[end][when caller.boat is '
+                .'"a" or channel.category is "b"]z[end]' => '',
             '[when word 1 < 0]x[end][when word 1 > 0]y[end]' => '',
-            '[when caller.boat or occasion.leak]Boat [caller.boat].[end][when caller.boat and occasion.leak]Boat [caller.boat].[end]' => 'can-be-nothing 40-53',
+            '[when caller.boat or occasion.leak]Boat [caller.boat].[end][when caller.boat and occasion.leak]Boat '
+                .'[caller.boat].[end]' => 'can-be-nothing 40-53',
             // what one branch asks for is not there in the next
             '[when caller.tier is 3]x[else when caller.tier]y[end]' => '',
             // conditions that may hold, though few values make them so
-            '[when counter.planks > 2.5 and counter.planks < 3.5]x[end][when caller.height > 2.2 and caller.height < 2.3]y[end]' => '',
-            '[when caller is word 1]x[end][when word 1 is caller]y[end][when caller.level is word 1]z[end][when word 1 is word 2]w[end]' => '',
+            '[when counter.planks > 2.5 and counter.planks < 3.5]x[end][when caller.height > 2.2 and caller.height < '
+                .'2.3]y[end]' => '',
+            '[when caller is word 1]x[end][when word 1 is caller]y[end][when caller.level is word 1]z[end][when word '
+                .'1 is word 2]w[end]' => '',
             '[when counter.planks is counter.ballast]x[end][when counter.planks + 3 is counter.ballast]y[end]' => '',
             '[when (lookup.tide.high or 1) > 3]x[end][when (caller.boat or "none") is "none"]y[end]' => '',
-            '[when not caller.boat]Name her.[else][set caller.boat to (words | cut 30) | quiet]She is the [caller.boat].[end]' => '',
-            '[when word 1 is 1]a[else when word 1 is 2]b[else when word 1 is 3]c[else when word 1 is 40]d[else when word 1 is 50]e[else when word 1 is 60]f[else when word 1 is 70]g[else when word 1 is 80]h[else when word 1 is 90]i[else when word 1 is 1000]j[end]' => '',
+            '[when not caller.boat]Name her.[else][set caller.boat to (words | cut 30) | quiet]She is the '
+                .'[caller.boat].[end]' => '',
+            '[when word 1 is 1]a[else when word 1 is 2]b[else when word 1 is 3]c[else when word 1 is 40]d[else when '
+                .'word 1 is 50]e[else when word 1 is 60]f[else when word 1 is 70]g[else when word 1 is 80]h[else when '
+                .'word 1 is 90]i[else when word 1 is 1000]j[end]' => '',
             '[when (caller.tier or 7) is 9]x[end]' => 'never-holds 7-29',
             // always-too-long
             str_repeat('Mind the wet paint. ', 26) => 'always-too-long -',
@@ -267,48 +426,150 @@ final class ChecksTest extends TestCase
     public function test_what_is_found_in_a_text_and_where_it_stays_silent(string $source, string $expected): void
     {
         $pack = World::pack()->withCommand(Say::on('!a', $source));
-        $found = array_values(array_filter(Checks::ofCommand($pack->commands[0], $pack, CheckEnvironment::at(Moment::fromIso('2026-11-25'))), static fn (Finding $finding): bool => $finding->at === '/responses/0/text'));
-        self::assertSame($expected, implode('; ', array_map(static fn (Finding $finding): string => rtrim("{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}".($finding->replacement === null ? '' : " {$finding->replacement}"), "\n"), $found)));
+        $found = array_values(
+            array_filter(
+                Checks::ofCommand($pack->commands[0], $pack, CheckEnvironment::at(Moment::fromIso('2026-11-25'))),
+                static fn (Finding $finding): bool => $finding->at === '/responses/0/text',
+            ),
+        );
+        self::assertSame(
+            $expected,
+            implode(
+                '; ',
+                array_map(
+                    static fn (Finding $finding): string => rtrim(
+                        "{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}"
+                            .($finding->replacement === null ? '' : " {$finding->replacement}"),
+                        "\n",
+                    ),
+                    $found,
+                ),
+            ),
+        );
         foreach ($found as $finding) {
-            self::assertMatchesRegularExpression('/^[^{}]*\.?$|\{(?:user|count)\}/', $finding->sentence(), 'nothing is left to fill in');
+            self::assertMatchesRegularExpression(
+                '/^[^{}]*\.?$|\{(?:user|count)\}/',
+                $finding->sentence(),
+                'nothing is left to fill in',
+            );
         }
     }
 
     public function test_what_is_found_on_commands_and_where_it_stays_silent(): void
     {
         $say = ['x'];
-        self::assertSame(['/commands/0/trigger trigger-too-long'], $this->found(Say::on('!averyveryverylongword', ...$say)));
-        self::assertSame([], $this->found(Say::on('!averyveryverylongword', ...$say)->alsoOn('!short'), Say::on('!anotherlongtriggerword', ...$say)->described(new CommandMetadata(listed: false))));
-        self::assertSame(['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'], $this->found(Say::on('!tide', ...$say)->alsoOn('!TIDE', '!flow', '!Flow')));
-        self::assertSame(['/commands/0/cooldown no-cooldown'], $this->found(Say::on('!a', ...$say)->gated(Cooldown::none())));
+        self::assertSame(
+            ['/commands/0/trigger trigger-too-long'],
+            $this->found(Say::on('!averyveryverylongword', ...$say)),
+        );
+        self::assertSame(
+            [],
+            $this->found(
+                Say::on('!averyveryverylongword', ...$say)->alsoOn('!short'),
+                Say::on('!anotherlongtriggerword', ...$say)->described(new CommandMetadata(listed: false)),
+            ),
+        );
+        self::assertSame(
+            ['/commands/0/aliases/0 alias-of-itself', '/commands/0/aliases/2 alias-of-itself'],
+            $this->found(Say::on('!tide', ...$say)->alsoOn('!TIDE', '!flow', '!Flow')),
+        );
+        self::assertSame(
+            ['/commands/0/cooldown no-cooldown'],
+            $this->found(Say::on('!a', ...$say)->gated(Cooldown::none())),
+        );
         $offline = Say::on('!a', 'On for [channel.uptime]')->gated(new WhileStream(StreamState::Offline));
         self::assertContains('/commands/0/responses/0/text nothing-while-offline', $this->found($offline));
-        self::assertNotContains('/commands/0/responses/0/text nothing-while-offline', $this->found($offline->gated(new WhileStream(StreamState::Live)), Say::on('!b', '[channel.title]')->gated(new WhileStream(StreamState::Offline))));
+        self::assertNotContains(
+            '/commands/0/responses/0/text nothing-while-offline',
+            $this->found(
+                $offline->gated(new WhileStream(StreamState::Live)),
+                Say::on('!b', '[channel.title]')->gated(new WhileStream(StreamState::Offline)),
+            ),
+        );
         $moderators = new LevelRule(atLeast: Level::Moderator);
-        self::assertSame([], $this->found(Say::on('!a', ...$say)->gated(new ForLevels($moderators), Cooldown::none()), Say::on('!b', ...$say)->gated(new Cooldown(0)), Say::on('!c', ...$say)->gated(Cooldown::none(), new Enabled(false))));
+        self::assertSame(
+            [],
+            $this->found(
+                Say::on('!a', ...$say)->gated(new ForLevels($moderators), Cooldown::none()),
+                Say::on('!b', ...$say)->gated(new Cooldown(0)),
+                Say::on('!c', ...$say)->gated(Cooldown::none(), new Enabled(false)),
+            ),
+        );
     }
 
     public function test_a_category_that_the_service_does_not_have_is_found_where_its_categories_are_known(): void
     {
-        $pack = World::pack()->withCommand(Say::on('!a', '[when channel.category is "Plankng"]x[else when channel.category is one of "planking", "Sailing"]y[end][when caller.boat is "Plankng"]z[end]'));
-        $found = static fn (CheckEnvironment $around): array => array_map(static fn (Finding $finding): string => "{$finding->span?->from} {$finding->replacement}", array_values(array_filter(Checks::of($pack, $around), static fn (Finding $finding): bool => $finding->kind->code() === 'unknown-category')));
+        $pack = World::pack()->withCommand(
+            Say::on(
+                '!a',
+                '[when channel.category is "Plankng"]x[else when channel.category is one of "planking", '
+                    .'"Sailing"]y[end][when caller.boat is "Plankng"]z[end]',
+            ),
+        );
+        $found = static fn (CheckEnvironment $around): array => array_map(
+            static fn (Finding $finding): string => "{$finding->span?->from} {$finding->replacement}",
+            array_values(
+                array_filter(
+                    Checks::of($pack, $around),
+                    static fn (Finding $finding): bool => $finding->kind->code() === 'unknown-category',
+                ),
+            ),
+        );
         self::assertSame(['26 "Planking"', '87 '], $found(new CheckEnvironment(categories: ['Planking', 'Caulking'])));
         self::assertSame([], $found(new CheckEnvironment));
     }
 
     public function test_what_is_declared_and_never_used_is_found(): void
     {
-        $pack = new Pack(World::pack()->channel, commands: [Say::on('!a', '[fact.used][list.used][add 1 to counter.used][caller.boat]')],
-            facts: ['used' => new Fact('used', 'x'), 'spare' => new Fact('spare', 'y')], lists: ['used' => new TextList('used', [new WeightedText('x')])],
-            counters: ['used' => new Counter('used'), 'spare' => new Counter('Spare')], occasions: ['leak' => new Occasion('leak')], fields: ['boat' => new Field('boat'), 'hat' => new Field('hat'), 'oar' => new Field('oar')],
-            cast: [new CastMember('pia', 'Pia', record: ['oar' => 'x'])]);
-        self::assertSame(['/facts/1 fact.spare', '/counters/1 counter.Spare', '/occasions/0 occasion.leak', '/fields/1 the field hat'], array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->data['name']}", array_values(array_filter(Checks::of($pack), static fn (Finding $finding): bool => $finding->kind->code() === 'never-used'))));
+        $pack = new Pack(
+            World::pack()->channel,
+            commands: [Say::on('!a', '[fact.used][list.used][add 1 to counter.used][caller.boat]')],
+            facts: ['used' => new Fact('used', 'x'), 'spare' => new Fact('spare', 'y')],
+            lists: ['used' => new TextList('used', [new WeightedText('x')])],
+            counters: ['used' => new Counter('used'), 'spare' => new Counter('Spare')],
+            occasions: ['leak' => new Occasion('leak')],
+            fields: ['boat' => new Field('boat'), 'hat' => new Field('hat'), 'oar' => new Field('oar')],
+            cast: [new CastMember('pia', 'Pia', record: ['oar' => 'x'])],
+        );
+        self::assertSame(
+            [
+                '/facts/1 fact.spare',
+                '/counters/1 counter.Spare',
+                '/occasions/0 occasion.leak',
+                '/fields/1 the field hat',
+            ],
+            array_map(
+                static fn (Finding $finding): string => "{$finding->at} {$finding->data['name']}",
+                array_values(
+                    array_filter(
+                        Checks::of($pack),
+                        static fn (Finding $finding): bool => $finding->kind->code() === 'never-used',
+                    ),
+                ),
+            ),
+        );
     }
 
     public function test_what_is_used_by_a_ranking_or_under_another_name_is_used(): void
     {
-        $pack = static fn (string $text): Pack => new Pack(World::pack()->channel, commands: [Say::on('!a', $text)], fields: ['pebbles' => new Field('pebbles', FieldType::Points), 'height' => new Field('height', FieldType::Number)], goods: ['rope' => new Goods('rope')]);
-        $unused = static fn (Pack $pack): array => array_map(static fn (Finding $finding): string => $finding->data['name'], array_values(array_filter(Checks::of($pack), static fn (Finding $finding): bool => $finding->kind->code() === 'never-used')));
+        $pack = static fn (string $text): Pack => new Pack(
+            World::pack()->channel,
+            commands: [Say::on('!a', $text)],
+            fields: [
+                'pebbles' => new Field('pebbles', FieldType::Points),
+                'height' => new Field('height', FieldType::Number),
+            ],
+            goods: ['rope' => new Goods('rope')],
+        );
+        $unused = static fn (Pack $pack): array => array_map(
+            static fn (Finding $finding): string => $finding->data['name'],
+            array_values(
+                array_filter(
+                    Checks::of($pack),
+                    static fn (Finding $finding): bool => $finding->kind->code() === 'never-used',
+                ),
+            ),
+        );
         self::assertSame(['goods.rope', 'the field pebbles', 'the field height'], $unused($pack('x')));
         self::assertSame([], $unused($pack('[goods.rope] [top 3 by height] [caller.points]')));
         self::assertSame(['goods.rope', 'the field height'], $unused($pack('[top 3 by points]')));
@@ -333,6 +594,9 @@ final class ChecksTest extends TestCase
     {
         $pack = new Pack(World::pack()->channel, commands: array_values($commands));
 
-        return array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", Checks::of($pack));
+        return array_map(
+            static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}",
+            Checks::of($pack),
+        );
     }
 }

@@ -14,7 +14,10 @@ use SilverParrot\Value\Moment;
 use Tests\Core\Response\CaseFile;
 use Tests\Core\Response\World;
 
-/** Every mend mends: with it there are fewer errors, none of a new kind, and a mend of anything else leaves fewer findings. */
+/**
+ * Every mend mends: with it there are fewer errors, none of a new kind, and a mend of anything else leaves fewer
+ * findings.
+ */
 final class MendsTest extends TestCase
 {
     public function test_every_mend_of_every_known_mistake_leaves_fewer(): void
@@ -63,7 +66,9 @@ final class MendsTest extends TestCase
     #[DataProvider('habits')]
     public function test_what_people_type_by_habit_is_mended_by_what_they_mean(string $typed, string $meant): void
     {
-        $mends = array_values(array_filter(self::found($typed), static fn (Finding $one): bool => $one->replacement !== null));
+        $mends = array_values(
+            array_filter(self::found($typed), static fn (Finding $one): bool => $one->replacement !== null),
+        );
         self::assertNotSame([], $mends, 'there is a mend');
         self::assertSame($meant, self::mended($typed, $mends[0]));
     }
@@ -78,7 +83,12 @@ final class MendsTest extends TestCase
     private function mends(string $source, Finding $finding): void
     {
         [$before, $after] = [self::found($source), self::found($mended = self::mended($source, $finding))];
-        $errors = static fn (array $findings): array => array_values(array_map(static fn (Finding $one): string => $one->kind->code(), array_filter($findings, static fn (Finding $one): bool => $one->isError())));
+        $errors = static fn (array $findings): array => array_values(
+            array_map(
+                static fn (Finding $one): string => $one->kind->code(),
+                array_filter($findings, static fn (Finding $one): bool => $one->isError()),
+            ),
+        );
         $told = "{$finding->kind->code()}: “{$source}” → “{$mended}”";
         if ($finding->isError()) {
             self::assertLessThan(count($errors($before)), count($errors($after)), $told);
@@ -90,7 +100,9 @@ final class MendsTest extends TestCase
 
     private static function mended(string $source, Finding $finding): string
     {
-        return mb_substr($source, 0, $finding->span->from ?? 0).$finding->replacement.mb_substr($source, $finding->span->to ?? 0);
+        return mb_substr($source, 0, $finding->span->from ?? 0)
+            .$finding->replacement
+            .mb_substr($source, $finding->span->to ?? 0);
     }
 
     /** @return list<Finding> */
@@ -98,6 +110,15 @@ final class MendsTest extends TestCase
     {
         $command = Say::on('!a', $source);
 
-        return array_values(array_filter(Checks::ofCommand($command, World::pack()->withCommand($command), CheckEnvironment::at(Moment::fromIso('2026-11-25') ?? new Moment(0))), static fn (Finding $one): bool => $one->at === '/responses/0/text'));
+        return array_values(
+            array_filter(
+                Checks::ofCommand(
+                    $command,
+                    World::pack()->withCommand($command),
+                    CheckEnvironment::at(Moment::fromIso('2026-11-25') ?? new Moment(0)),
+                ),
+                static fn (Finding $one): bool => $one->at === '/responses/0/text',
+            ),
+        );
     }
 }

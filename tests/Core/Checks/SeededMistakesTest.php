@@ -35,7 +35,13 @@ final class SeededMistakesTest extends TestCase
     public function test_a_committed_mistake_is_found(string $source, string $code): void
     {
         $pack = World::pack()->withCommand(Say::on('!a', $source));
-        self::assertContains($code, array_map(static fn (Finding $finding): string => $finding->kind->code(), Checks::ofCommand($pack->commands[0], $pack, self::around())));
+        self::assertContains(
+            $code,
+            array_map(
+                static fn (Finding $finding): string => $finding->kind->code(),
+                Checks::ofCommand($pack->commands[0], $pack, self::around()),
+            ),
+        );
     }
 
     public function test_there_are_sixty(): void
@@ -56,7 +62,9 @@ final class SeededMistakesTest extends TestCase
     public function test_a_slip_in_the_demo_is_found(int $seed): void
     {
         $random = new Randomizer(new Xoshiro256StarStar($seed));
-        [$demo] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
+        [$demo] = PackFormat::read(
+            (string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'),
+        );
         [$index, $place, $text] = self::chosen($demo, $random);
         $slipped = self::slip($text, $random);
         $commands = $demo->commands;
@@ -81,7 +89,10 @@ final class SeededMistakesTest extends TestCase
         return $texts[$random->getInt(0, count($texts) - 1)];
     }
 
-    /** One slip of the kind that fingers make: a bracket lost or doubled at its end, a letter of a name lost, put in or swapped, a quote mark lost. */
+    /**
+     * One slip of the kind that fingers make: a bracket lost or doubled at its end, a letter of a name lost, put in or
+     * swapped, a quote mark lost.
+     */
     private static function slip(string $text, Randomizer $random): string
     {
         preg_match_all('/\[[^\[\]]+\]/', $text, $slots, PREG_OFFSET_CAPTURE);
@@ -90,12 +101,24 @@ final class SeededMistakesTest extends TestCase
         $slips = [
             static fn (): string => "[$inside",
             static fn (): string => '['.preg_replace('/[a-z]{4,}/', 'x$0', $inside, 1).']',
-            static fn (): string => '['.preg_replace_callback('/[a-z]{4,}/', static fn (array $name): string => substr($name[0], 0, -2).strrev(substr($name[0], -2)), $inside, 1).']',
+            static fn (): string => '['
+                .preg_replace_callback(
+                    '/[a-z]{4,}/',
+                    static fn (array $name): string => substr($name[0], 0, -2).strrev(substr($name[0], -2)),
+                    $inside,
+                    1,
+                )
+                .']',
             static fn (): string => '['.preg_replace('/([a-z]{2})[a-z]([a-z])/', '$1$2', $inside, 1).']',
-            static fn (): string => str_contains($inside, '"') ? '['.preg_replace('/"/', '', $inside, 1).']' : "[$inside | ]",
+            static fn (): string => str_contains($inside, '"')
+                ? '['.preg_replace('/"/', '', $inside, 1).']'
+                : "[$inside | ]",
         ];
         do {
-            $slipped = substr($text, 0, $at).$slips[$random->getInt(0, count($slips) - 1)]().substr($text, $at + strlen($slot));
+            $slipped =
+                substr($text, 0, $at)
+                .$slips[$random->getInt(0, count($slips) - 1)]()
+                .substr($text, $at + strlen($slot));
         } while ($slipped === $text);
 
         return $slipped;

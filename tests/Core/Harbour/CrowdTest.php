@@ -18,7 +18,10 @@ final class CrowdTest extends TestCase
             self::assertMatchesRegularExpression('/^[a-z0-9_]{3,25}$/', $login);
         }
         $levels = array_merge(...array_map(static fn ($viewer): array => $viewer->levels, $crowd->viewers));
-        self::assertSame(['follower', 'moderator', 'subscriber', 'vip'], array_values(array_intersect(['follower', 'moderator', 'subscriber', 'vip'], $levels)));
+        self::assertSame(
+            ['follower', 'moderator', 'subscriber', 'vip'],
+            array_values(array_intersect(['follower', 'moderator', 'subscriber', 'vip'], $levels)),
+        );
     }
 
     public function test_the_same_seed_says_the_same_and_all_habits_come_up(): void
@@ -32,7 +35,11 @@ final class CrowdTest extends TestCase
         self::assertSame($say(7), $say(7));
         self::assertNotSame($say(7), $say(8));
         $all = implode("\n", $say(7));
-        self::assertMatchesRegularExpression('/: !(?!tide\b|knot\b|ahoy\b|dry\b|luck\b|now\b|crew\b|biscuit\b|chart\b|TIDE\b)/', $all, 'some mistype');
+        self::assertMatchesRegularExpression(
+            '/: !(?!tide\b|knot\b|ahoy\b|dry\b|luck\b|now\b|crew\b|biscuit\b|chart\b|TIDE\b)/',
+            $all,
+            'some mistype',
+        );
         foreach (['!tide', '://', 'kettle', '@'] as $habit) {
             self::assertStringContainsString($habit, $all);
         }

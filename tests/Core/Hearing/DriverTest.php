@@ -9,6 +9,8 @@ use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
+use SilverParrot\Chat\Place;
+use SilverParrot\Chat\Voice;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
@@ -47,17 +49,27 @@ final class DriverTest extends TestCase
         $first = $driver->hear($this->line('!plank'), $this->world($pack))->outcome;
         self::assertInstanceOf(Outcome::class, $first);
         self::assertSame(['4'], $first->texts());
-        self::assertInstanceOf(AlreadyHandled::class, $driver->hear($this->line('!plank'), $this->world($pack))->outcome);
+        self::assertInstanceOf(
+            AlreadyHandled::class,
+            $driver->hear($this->line('!plank'), $this->world($pack))->outcome,
+        );
         self::assertSame(4, $store->values()[Key::counter('planks')->id()]);
     }
 
     public function test_an_answer_that_changes_nothing_goes_through_a_turn_all_the_same(): void
     {
-        $pack = (new Pack(World::pack()->channel, commands: [Say::on('!plain', 'as ever')->gated(Cooldown::none())], flood: new Flood(0, 0)));
+        $pack = new Pack(
+            World::pack()->channel,
+            commands: [Say::on('!plain', 'as ever')->gated(Cooldown::none())],
+            flood: new Flood(0, 0),
+        );
         $driver = new Driver(new Talker, new InMemoryStore);
         $first = $driver->hear($this->line('!plain'), $this->world($pack))->outcome;
         self::assertSame(['as ever'], $first instanceof Outcome ? $first->texts() : null);
-        self::assertInstanceOf(AlreadyHandled::class, $driver->hear($this->line('!plain'), $this->world($pack))->outcome);
+        self::assertInstanceOf(
+            AlreadyHandled::class,
+            $driver->hear($this->line('!plain'), $this->world($pack))->outcome,
+        );
     }
 
     public function test_a_line_that_sets_nothing_off_reads_and_writes_nothing(): void
@@ -70,7 +82,13 @@ final class DriverTest extends TestCase
 
     public function test_the_outside_is_asked_once_for_equal_things_and_what_it_never_says_is_a_gap(): void
     {
-        $pack = World::pack()->withCommand(Say::on('!since', '[caller.followed or "?"] [caller.followed or "?"] [channel.title or "no title"] [add 1 to counter.planks]')->gated(Cooldown::none()));
+        $pack = World::pack()->withCommand(
+            Say::on(
+                '!since',
+                '[caller.followed or "?"] [caller.followed or "?"] [channel.title or "no title"] [add 1 to '
+                    .'counter.planks]',
+            )->gated(Cooldown::none()),
+        );
         $web = new class implements Web
         {
             /** @var list<list<string>> */
@@ -97,12 +115,19 @@ final class DriverTest extends TestCase
             {
                 $this->asked += count($requests);
 
-                return array_fill_keys(array_map(static fn (Request $request): string => $request->id, $requests), 'yes');
+                return array_fill_keys(
+                    array_map(static fn (Request $request): string => $request->id, $requests),
+                    'yes',
+                );
             }
         };
         $carried = (new Driver(new Talker, new InMemoryStore))->hear($this->line('!since'), $silent, $web);
         self::assertSame(2, $web->asked);
-        self::assertSame(['channel.title' => 'yes', 'person.followed.tamsin' => 'yes'], $carried->readings, 'they are kept for whoever wants to hear the line again');
+        self::assertSame(
+            ['channel.title' => 'yes', 'person.followed.tamsin' => 'yes'],
+            $carried->readings,
+            'they are kept for whoever wants to hear the line again',
+        );
     }
 
     public function test_a_parrot_that_never_has_enough_is_stopped(): void
@@ -123,7 +148,14 @@ final class DriverTest extends TestCase
     public function test_a_look_up_is_not_asked_while_a_gate_may_be_closed(): void
     {
         $pack = World::pack()->withCommand(Say::on('!tide', '[lookup.tide.high] [counter.planks]'));
-        $world = new HeardIn($pack, new PartialView([]), new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $world = new HeardIn(
+            $pack,
+            new PartialView([]),
+            new CannedReadings([], restIsDown: false),
+            new Moment(0),
+            new KeyedChance('1', 'e'),
+            ChatProfile::stream(),
+        );
         $needs = (new Talker)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
         self::assertSame([], $needs->requests);
@@ -131,14 +163,34 @@ final class DriverTest extends TestCase
         $known = new PartialView(array_map(static fn (): ?int => null, $needs->reads->keys));
         $needs = (new Talker)->hear($this->line('!tide'), $world->remembering($known));
         self::assertInstanceOf(Needs::class, $needs);
-        self::assertSame(['lookup.tide.high'], array_map(static fn ($request): string => $request->id, $needs->requests));
+        self::assertSame(
+            ['lookup.tide.high'],
+            array_map(static fn ($request): string => $request->id, $needs->requests),
+        );
     }
 
     public function test_nothing_is_said_while_a_look_up_is_on_its_way_though_a_gap_may_stand(): void
     {
         $pack = World::pack()->withCommand(Say::on('!tide', '[lookup.tide.high | quiet as high]Mind the slipway.'));
-        $known = new PartialView(array_fill_keys([Key::lastRun('!tide')->id(), Key::lastRun('!tide', Owner::viewer('cast-tamsin'))->id(), Key::recentAnswers()->id(), Key::recentAnswers(Owner::viewer('cast-tamsin'))->id()], null));
-        $world = new HeardIn($pack, $known, new CannedReadings([], restIsDown: false), new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        $known = new PartialView(
+            array_fill_keys(
+                [
+                    Key::lastRun('!tide')->id(),
+                    Key::lastRun('!tide', Owner::viewer('cast-tamsin'))->id(),
+                    Key::recentAnswers()->id(),
+                    Key::recentAnswers(Owner::viewer('cast-tamsin'))->id(),
+                ],
+                null,
+            ),
+        );
+        $world = new HeardIn(
+            $pack,
+            $known,
+            new CannedReadings([], restIsDown: false),
+            new Moment(0),
+            new KeyedChance('1', 'e'),
+            ChatProfile::stream(),
+        );
         $needs = (new Talker)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
         self::assertCount(1, $needs->requests);
@@ -150,7 +202,23 @@ final class DriverTest extends TestCase
     public function test_without_a_trace_the_same_is_said(): void
     {
         $pack = World::pack()->withCommand(Say::on('!x', '[roll 1000] [caller]', 'b'));
-        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear($this->line('!x'), new HeardIn($pack, new PartialView([Key::lastRun('!x')->id() => null, Key::lastRun('!x', Owner::viewer('cast-tamsin'))->id() => null, Key::recentAnswers()->id() => null, Key::recentAnswers(Owner::viewer('cast-tamsin'))->id() => null]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), $traced));
+        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear(
+            $this->line('!x'),
+            new HeardIn(
+                $pack,
+                new PartialView([
+                    Key::lastRun('!x')->id() => null,
+                    Key::lastRun('!x', Owner::viewer('cast-tamsin'))->id() => null,
+                    Key::recentAnswers()->id() => null,
+                    Key::recentAnswers(Owner::viewer('cast-tamsin'))->id() => null,
+                ]),
+                new CannedReadings,
+                new Moment(0),
+                new KeyedChance('1', 'e'),
+                ChatProfile::stream(),
+                $traced,
+            ),
+        );
         $with = $hear(true);
         $without = $hear(false);
         self::assertInstanceOf(Outcome::class, $with);
@@ -164,8 +232,23 @@ final class DriverTest extends TestCase
     {
         $cases = [
             'Anyone, every 10 s, each person once in a minute.' => Say::on('!a', 'x'),
-            'Moderators and up, as often as they like, changes counter.planks.' => Say::on('!a', '[add 1 to counter.planks]', '[take 1 from counter.planks]')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Moderator)), Cooldown::none()),
-            'Switched off. The streamer, every 90 s, each person once in 2 hours, as a whisper, in the streamer’s voice, not on the public list.' => Say::on('!a', 'x')->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Streamer)), new Cooldown(90, 7200), new Enabled(false))->delivered(new Delivery(voice: \SilverParrot\Chat\Voice::Streamer, place: \SilverParrot\Chat\Place::Whisper))->described(new CommandMetadata(listed: false)),
+            'Moderators and up, as often as they like, changes counter.planks.' => Say::on(
+                '!a',
+                '[add 1 to counter.planks]',
+                '[take 1 from counter.planks]',
+            )->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Moderator)), Cooldown::none()),
+            'Switched off. The streamer, every 90 s, each person once in 2 hours, as a whisper, in the streamer’s '
+                .'voice, not on the public list.' => Say::on(
+                    '!a',
+                    'x',
+                )
+                    ->gated(
+                        new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Streamer)),
+                        new Cooldown(90, 7200),
+                        new Enabled(false),
+                    )
+                    ->delivered(new Delivery(voice: Voice::Streamer, place: Place::Whisper))
+                    ->described(new CommandMetadata(listed: false)),
         ];
         foreach ($cases as $sentence => $command) {
             self::assertSame($sentence, InOneSentence::of($command));
@@ -179,6 +262,13 @@ final class DriverTest extends TestCase
 
     private function world(Pack $pack): HeardIn
     {
-        return new HeardIn($pack, new PartialView([]), new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream());
+        return new HeardIn(
+            $pack,
+            new PartialView([]),
+            new CannedReadings,
+            new Moment(0),
+            new KeyedChance('1', 'e'),
+            ChatProfile::stream(),
+        );
     }
 }

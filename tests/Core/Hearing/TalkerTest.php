@@ -32,7 +32,9 @@ final class TalkerTest extends TestCase
 
     public function test_the_first_word_sets_a_command_off_caseless_and_past_what_cannot_be_seen(): void
     {
-        $rehearsal = $this->rehearsal(Say::on('!tide', 'high at four, [words]')->alsoOn('!Flut')->gated(Cooldown::none()));
+        $rehearsal = $this->rehearsal(
+            Say::on('!tide', 'high at four, [words]')->alsoOn('!Flut')->gated(Cooldown::none()),
+        );
         foreach (['!tide now', '!TIDE now', "\u{200B}!tide now \u{E0000}", '  !flut   now'] as $line) {
             self::assertSame(['high at four, now'], $this->hear($rehearsal, $line)->texts(), $line);
         }
@@ -53,46 +55,96 @@ final class TalkerTest extends TestCase
     public function test_a_line_is_said_as_the_renamed_command_is_called(): void
     {
         $from = new Triggers('!tide', ['!flut']);
-        foreach (['!TIDE  porth  and more' => '!ebb porth  and more', '!flut' => '!ebb', '!tides porth' => '!tides porth', 'the !tide' => 'the !tide', '' => ''] as $line => $renamed) {
+        foreach (
+            [
+                '!TIDE  porth  and more' => '!ebb porth  and more',
+                '!flut' => '!ebb',
+                '!tides porth' => '!tides porth',
+                'the !tide' => 'the !tide',
+                '' => '',
+            ] as $line => $renamed
+        ) {
             self::assertSame($renamed, TriggerMatch::renamed($line, $from, new Triggers('!ebb')), $line);
         }
-        self::assertSame('!tide porth', TriggerMatch::renamed('!tide porth', $from, new Triggers('!ebb', ['!Tide'])), 'it is an alias now');
+        self::assertSame(
+            '!tide porth',
+            TriggerMatch::renamed('!tide porth', $from, new Triggers('!ebb', ['!Tide'])),
+            'it is an alias now',
+        );
     }
 
     public function test_levels_admit_any_of_some_or_at_least_one_and_the_streamer_always(): void
     {
         $any = new LevelRule([Level::Subscriber, Level::Vip]);
         $least = new LevelRule([], Level::Vip);
-        $cases = [[Levels::of(), false, false], [Levels::of(Level::Subscriber), true, false], [Levels::of(Level::Vip), true, true], [Levels::of(Level::Moderator), false, true], [Levels::of(Level::Streamer), true, true]];
+        $cases = [
+            [Levels::of(), false, false],
+            [Levels::of(Level::Subscriber), true, false],
+            [Levels::of(Level::Vip), true, true],
+            [Levels::of(Level::Moderator), false, true],
+            [Levels::of(Level::Streamer), true, true],
+        ];
         foreach ($cases as [$levels, $byAny, $byLeast]) {
             self::assertSame($byAny, $any->admits($levels));
             self::assertSame($byLeast, $least->admits($levels));
             self::assertTrue((new LevelRule)->admits($levels));
         }
-        self::assertSame(['everyone', 'subscribers and VIPs', 'VIPs and up'], [(new LevelRule)->inWords(), $any->inWords(), $least->inWords()]);
+        self::assertSame(
+            ['everyone', 'subscribers and VIPs', 'VIPs and up'],
+            [(new LevelRule)->inWords(), $any->inWords(), $least->inWords()],
+        );
     }
 
     public function test_a_closed_gate_has_a_reason_a_way_to_open_it_and_its_refusal_reply(): void
     {
-        $rehearsal = $this->rehearsal(Say::on('!splinter', 'ouch')->gated(new ForLevels(new LevelRule([], Level::Moderator)))->refusing(ForLevels::refusal(), 'Only [outcome.needs], [caller].'));
+        $rehearsal = $this->rehearsal(
+            Say::on('!splinter', 'ouch')
+                ->gated(new ForLevels(new LevelRule([], Level::Moderator)))
+                ->refusing(ForLevels::refusal(), 'Only [outcome.needs], [caller].'),
+        );
         $outcome = $this->hear($rehearsal, '!splinter');
         self::assertSame(['Only moderators and up, Tamsin.'], $outcome->texts());
         self::assertSame('level', $outcome->closed?->gate);
         self::assertSame('it is for moderators and up', $outcome->closed->reason);
-        self::assertSame([], array_filter($outcome->changes, static fn ($change): bool => $change->key->kind === \SilverParrot\Memory\Kind::LastRun), 'a refusal starts no cooldown');
+        self::assertSame(
+            [],
+            array_filter(
+                $outcome->changes,
+                static fn ($change): bool => $change->key->kind === \SilverParrot\Memory\Kind::LastRun,
+            ),
+            'a refusal starts no cooldown',
+        );
         self::assertSame(['ouch'], $this->hear($rehearsal, '!splinter', 0, 'bram')->texts());
     }
 
     public function test_the_channel_cooldown_holds_everybody_back_and_the_persons_only_that_person(): void
     {
-        $rehearsal = $this->rehearsal(Say::on('!knot', 'bowline')->gated(new Cooldown(10, 60))->refusing(Cooldown::refusal(), 'again in [outcome.left]'));
+        $rehearsal = $this->rehearsal(
+            Say::on('!knot', 'bowline')
+                ->gated(new Cooldown(10, 60))
+                ->refusing(Cooldown::refusal(), 'again in [outcome.left]'),
+        );
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 0)->texts());
         $closed = $this->hear($rehearsal, '!knot', 4, 'bram');
         self::assertSame('the channel cooldown runs another 6 s', $closed->closed?->reason);
         self::assertSame(['again in 6 seconds'], $closed->texts());
-        self::assertSame([], array_filter($this->hear($rehearsal, '!knot', 9, 'bram')->texts(), static fn (string $text): bool => $text === 'bowline'), 'a second before its end it is closed');
-        self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 10, 'bram')->texts(), 'at its very end it is open');
-        self::assertSame('this person’s cooldown runs another 39 s', $this->hear($rehearsal, '!knot', 21)->closed?->reason);
+        self::assertSame(
+            [],
+            array_filter(
+                $this->hear($rehearsal, '!knot', 9, 'bram')->texts(),
+                static fn (string $text): bool => $text === 'bowline',
+            ),
+            'a second before its end it is closed',
+        );
+        self::assertSame(
+            ['bowline'],
+            $this->hear($rehearsal, '!knot', 10, 'bram')->texts(),
+            'at its very end it is open',
+        );
+        self::assertSame(
+            'this person’s cooldown runs another 39 s',
+            $this->hear($rehearsal, '!knot', 21)->closed?->reason,
+        );
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 60)->texts());
     }
 
@@ -100,7 +152,14 @@ final class TalkerTest extends TestCase
     {
         $pack = World::pack();
         foreach (['!a', '!b', '!c'] as $trigger) {
-            $pack = $pack->withCommand(Say::on($trigger, 'x')->gated(new ForLevels($trigger === '!c' ? new LevelRule([], Level::Streamer) : new LevelRule), Cooldown::none())->refusing(ForLevels::refusal(), 'no'));
+            $pack = $pack->withCommand(
+                Say::on($trigger, 'x')
+                    ->gated(
+                        new ForLevels($trigger === '!c' ? new LevelRule([], Level::Streamer) : new LevelRule),
+                        Cooldown::none(),
+                    )
+                    ->refusing(ForLevels::refusal(), 'no'),
+            );
         }
         $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
         $said = 0;
@@ -110,7 +169,10 @@ final class TalkerTest extends TestCase
         }
         self::assertSame(5, $said, 'refusals count as answers');
         $closed = $this->hear($rehearsal, '!a', 12)->closed;
-        self::assertSame('this person has had as many answers as there may be in half a minute; the next in 18 s', $closed?->reason);
+        self::assertSame(
+            'this person has had as many answers as there may be in half a minute; the next in 18 s',
+            $closed?->reason,
+        );
         self::assertSame(['x'], $this->hear($rehearsal, '!a', 31)->texts());
         for ($i = 0; $i < 25; $i++) {
             $stranger = Person::known("id$i", "viewer$i", '', Levels::of());
@@ -134,7 +196,11 @@ final class TalkerTest extends TestCase
 
     public function test_a_response_that_fails_changes_nothing_says_its_other_text_and_starts_the_cooldown(): void
     {
-        $rehearsal = $this->rehearsal(Say::on('!give', '[add 1 to counter.planks][take 99 from caller.pebbles]')->failing('no gift: [outcome.reason]'));
+        $rehearsal = $this->rehearsal(
+            Say::on('!give', '[add 1 to counter.planks][take 99 from caller.pebbles]')->failing(
+                'no gift: [outcome.reason]',
+            ),
+        );
         $outcome = $this->hear($rehearsal, '!give', 0);
         self::assertSame(['no gift: There are not enough pebbles: only 40.'], $outcome->texts());
         self::assertSame('not-enough', $outcome->failed?->reason);
@@ -153,7 +219,12 @@ final class TalkerTest extends TestCase
         $pack = new Pack(World::pack()->channel, 'silver_parrot', ['harbour_bell'], [Say::on('!tide', 'x')]);
         $rehearsal = new Rehearsal($pack, World::situation(World::pack()), '1', ChatProfile::stream());
         foreach (['silver_parrot', 'harbour_bell'] as $login) {
-            $outcome = $rehearsal->line($login, Person::known($login, $login, 'Bell', Levels::of(Level::Streamer)), '!tide', $this->now(0));
+            $outcome = $rehearsal->line(
+                $login,
+                Person::known($login, $login, 'Bell', Levels::of(Level::Streamer)),
+                '!tide',
+                $this->now(0),
+            );
             self::assertSame([], $outcome->sayings);
             self::assertStringContainsString('talker', $this->why($outcome)[1]);
         }
@@ -164,37 +235,74 @@ final class TalkerTest extends TestCase
         $command = Say::on('!luck', Say::response('a', 1), Say::response('b', 3))->gated(Cooldown::none());
         $drawn = [];
         for ($i = 0; $i < 400; $i++) {
-            $drawn[] = (new Rehearsal(World::pack()->withCommand($command), World::situation(World::pack()), 'seed', ChatProfile::stream()))->line("line $i", World::people()[0]->person(), '!luck', $this->now(0))->texts()[0];
+            $drawn[] = (new Rehearsal(
+                World::pack()->withCommand($command),
+                World::situation(World::pack()),
+                'seed',
+                ChatProfile::stream(),
+            ))
+                ->line("line $i", World::people()[0]->person(), '!luck', $this->now(0))
+                ->texts()[0];
         }
         // Binomial(400, 0.75), .0005 and .9995 quantiles: 270 and 327 (R 4.2.2, qbinom).
         $b = array_count_values($drawn)['b'];
         self::assertTrue($b >= 270 && $b <= 327, (string) $b);
-        $again = (new Rehearsal(World::pack()->withCommand($command), World::situation(World::pack()), 'seed', ChatProfile::stream()))->line('line 7', World::people()[0]->person(), '!luck', $this->now(0));
+        $again = (new Rehearsal(
+            World::pack()->withCommand($command),
+            World::situation(World::pack()),
+            'seed',
+            ChatProfile::stream(),
+        ))->line('line 7', World::people()[0]->person(), '!luck', $this->now(0));
         self::assertSame([$drawn[7]], $again->texts());
     }
 
     public function test_voice_and_place_go_with_the_saying(): void
     {
-        $saying = $this->hear($this->rehearsal(Say::on('!x', 'y')->delivered(new Delivery(voice: Voice::Streamer, place: Place::Reply))), '!x')->sayings[0];
-        self::assertSame([Voice::Streamer, Place::Reply, 'line 1'], [$saying->voice, $saying->place, $saying->answerTo]);
-        // On a plain server the name of who speaks takes room in the line: "lantern_cove" is shorter than "silver_parrot" by one, and stands there twice.
-        $long = static fn (Voice $voice): Pack => World::pack()->withCommand(Say::on('!x', str_repeat('plank ', 90))->delivered(new Delivery(voice: $voice)));
-        [$parrot, $streamer] = array_map(fn (Voice $voice): int => strlen((new Rehearsal($long($voice), World::situation(World::pack()), '1', ChatProfile::irc()))->line('x', World::people()[0]->person(), '!x', $this->now(0))->texts()[0] ?? ''), [Voice::Parrot, Voice::Streamer]);
+        $saying = $this->hear(
+            $this->rehearsal(Say::on('!x', 'y')->delivered(new Delivery(voice: Voice::Streamer, place: Place::Reply))),
+            '!x',
+        )->sayings[0];
+        self::assertSame(
+            [Voice::Streamer, Place::Reply, 'line 1'],
+            [$saying->voice, $saying->place, $saying->answerTo],
+        );
+        // On a plain server the name of who speaks takes room in the line: "lantern_cove" is shorter than
+        // "silver_parrot" by one, and stands there twice.
+        $long = static fn (Voice $voice): Pack => World::pack()->withCommand(
+            Say::on('!x', str_repeat('plank ', 90))->delivered(new Delivery(voice: $voice)),
+        );
+        [$parrot, $streamer] = array_map(
+            fn (Voice $voice): int => strlen(
+                (new Rehearsal($long($voice), World::situation(World::pack()), '1', ChatProfile::irc()))
+                    ->line('x', World::people()[0]->person(), '!x', $this->now(0))
+                    ->texts()[0] ?? '',
+            ),
+            [Voice::Parrot, Voice::Streamer],
+        );
         self::assertGreaterThan(350, $streamer);
         self::assertGreaterThanOrEqual($parrot, $streamer);
     }
 
     public function test_the_why_tells_the_whole_story_in_order(): void
     {
-        $outcome = $this->hear($this->rehearsal(Say::on('!plank', '[when words][add word 1 to counter.planks][else]none[end] ok')), '!plank 2');
-        self::assertSame([
-            'heard: “!plank 2” from Tamsin',
-            '!plank was set off',
-            'open: switched on', 'open: level', 'open: channel cooldown', 'open: person cooldown',
-            '[when words] holds',
-            '[add word 1 to counter.planks] said “5”',
-            'counter.planks (channel): 3 → 5',
-        ], $this->why($outcome));
+        $outcome = $this->hear(
+            $this->rehearsal(Say::on('!plank', '[when words][add word 1 to counter.planks][else]none[end] ok')),
+            '!plank 2',
+        );
+        self::assertSame(
+            [
+                'heard: “!plank 2” from Tamsin',
+                '!plank was set off',
+                'open: switched on',
+                'open: level',
+                'open: channel cooldown',
+                'open: person cooldown',
+                '[when words] holds',
+                '[add word 1 to counter.planks] said “5”',
+                'counter.planks (channel): 3 → 5',
+            ],
+            $this->why($outcome),
+        );
     }
 
     public function test_a_saying_of_which_nothing_is_left_is_silence_with_a_reason(): void

@@ -16,16 +16,88 @@ final class NearNetworksTest extends TestCase
     public function test_no_way_leads_to_this_machine_or_its_network(): void
     {
         $near = [
-            '0.0.0.0', '10.0.0.1', '10.255.255.255', '100.64.0.1', '100.127.255.255', '127.0.0.1', '127.255.255.254', '169.254.169.254', '172.16.0.1', '172.31.255.255', '192.0.0.8', '192.0.2.1',
-            '192.88.99.1', '192.168.0.1', '198.18.0.1', '198.19.255.255', '198.51.100.7', '203.0.113.9', '224.0.0.1', '239.255.255.255', '240.0.0.1', '255.255.255.255',
-            '::', '::1', '::ffff:127.0.0.1', '::ffff:8.8.8.8', '::127.0.0.1', '64:ff9b::7f00:1', '64:ff9b::808:808', '64:ff9b:1::1', '100::1', '2001::1', '2001:10::1', '2001:db8::1', '2002:7f00:1::', '2002:808:808::1',
-            '3fff::1', '5f00::1', 'fc00::1', 'fdff::1', 'fe80::1', 'febf::1', 'fec0::1', 'feff::1', 'ff00::1', 'ff02::1', '4000::1',
-            'localhost', '', '127.1', '0x7f000001', '2130706433', '127.0.0.1:80', '[::1]', '::1%lo', "1.1.1.1\0", ' 1.1.1.1',
+            '0.0.0.0',
+            '10.0.0.1',
+            '10.255.255.255',
+            '100.64.0.1',
+            '100.127.255.255',
+            '127.0.0.1',
+            '127.255.255.254',
+            '169.254.169.254',
+            '172.16.0.1',
+            '172.31.255.255',
+            '192.0.0.8',
+            '192.0.2.1',
+            '192.88.99.1',
+            '192.168.0.1',
+            '198.18.0.1',
+            '198.19.255.255',
+            '198.51.100.7',
+            '203.0.113.9',
+            '224.0.0.1',
+            '239.255.255.255',
+            '240.0.0.1',
+            '255.255.255.255',
+            '::',
+            '::1',
+            '::ffff:127.0.0.1',
+            '::ffff:8.8.8.8',
+            '::127.0.0.1',
+            '64:ff9b::7f00:1',
+            '64:ff9b::808:808',
+            '64:ff9b:1::1',
+            '100::1',
+            '2001::1',
+            '2001:10::1',
+            '2001:db8::1',
+            '2002:7f00:1::',
+            '2002:808:808::1',
+            '3fff::1',
+            '5f00::1',
+            'fc00::1',
+            'fdff::1',
+            'fe80::1',
+            'febf::1',
+            'fec0::1',
+            'feff::1',
+            'ff00::1',
+            'ff02::1',
+            '4000::1',
+            'localhost',
+            '',
+            '127.1',
+            '0x7f000001',
+            '2130706433',
+            '127.0.0.1:80',
+            '[::1]',
+            '::1%lo',
+            "1.1.1.1\0",
+            ' 1.1.1.1',
         ];
         foreach ($near as $address) {
             self::assertFalse(NearNetworks::allows($address), $address);
         }
-        foreach (['1.1.1.1', '8.8.8.8', '9.255.255.255', '11.0.0.0', '100.63.255.255', '100.128.0.0', '172.15.255.255', '172.32.0.0', '192.167.255.255', '192.169.0.0', '198.17.255.255', '198.20.0.0', '223.255.255.255', '2600::1', '2001:200::1', '2a00:1450::1', '2003::1'] as $address) {
+        foreach (
+            [
+                '1.1.1.1',
+                '8.8.8.8',
+                '9.255.255.255',
+                '11.0.0.0',
+                '100.63.255.255',
+                '100.128.0.0',
+                '172.15.255.255',
+                '172.32.0.0',
+                '192.167.255.255',
+                '192.169.0.0',
+                '198.17.255.255',
+                '198.20.0.0',
+                '223.255.255.255',
+                '2600::1',
+                '2001:200::1',
+                '2a00:1450::1',
+                '2003::1',
+            ] as $address
+        ) {
             self::assertTrue(NearNetworks::allows($address), $address);
         }
     }
@@ -38,7 +110,16 @@ final class NearNetworksTest extends TestCase
         for ($i = 0; $i < 20_000; $i++) {
             $bytes = $random->getBytes($i % 2 === 0 ? 4 : 16);
             if ($i % 4 === 1) {
-                $bytes = substr_replace($bytes, (string) hex2bin(['2001', '2002', '3fff', '64ff', '0064', 'fec0', 'ff02', '2001', '0000', '2620'][$random->getInt(0, 9)]), 0, 2);
+                $bytes = substr_replace(
+                    $bytes,
+                    (string) hex2bin(
+                        ['2001', '2002', '3fff', '64ff', '0064', 'fec0', 'ff02', '2001', '0000', '2620'][
+                            $random->getInt(0, 9)
+                        ],
+                    ),
+                    0,
+                    2,
+                );
             }
             if ($i % 8 === 1) {
                 $bytes = substr_replace($bytes, "\0\0\0\0", 2, 4);
@@ -50,11 +131,18 @@ final class NearNetworksTest extends TestCase
         foreach ($addresses as $i => $address) {
             if (NearNetworks::allows($address)) {
                 $allowed++;
-                // Reserved for a purpose, and reachable from everywhere all the same: AS112 and AMT (RFC 7534, 7535, 7450).
+                // Reserved for a purpose, and reachable from everywhere all the same: AS112 and AMT (RFC 7534, 7535,
+                // 7450).
                 self::assertContains($ranges[$i], ['unicast', 'as112', 'as112v6', 'amt'], $address);
             } elseif ($ranges[$i] === 'unicast') {
                 // It does not know which parts of IPv6 were never given out.
-                self::assertTrue(str_contains($address, ':') && ((hexdec(explode(':', $address)[0] ?: '0') & 0xE000) !== 0x2000 || str_starts_with($address, '2001:') || str_starts_with($address, '3fff:')), $address);
+                self::assertTrue(
+                    str_contains($address, ':')
+                        && ((hexdec(explode(':', $address)[0] ?: '0') & 0xE000) !== 0x2000
+                            || str_starts_with($address, '2001:')
+                            || str_starts_with($address, '3fff:')),
+                    $address,
+                );
             }
         }
         self::assertGreaterThan(8_000, $allowed);

@@ -15,7 +15,11 @@ final class RequestTest extends TestCase
         self::assertSame($id(['port' => 'cove', 'unit' => 'feet']), $id(['unit' => 'feet', 'port' => 'cove'], 'TIDE'));
         self::assertNotSame($id(['port' => 'cove', 'unit' => 'feet']), $id(['port' => 'cove', 'unit' => 'metres']));
         self::assertNotSame($id(['port' => 'cove']), $id(['port' => 'cove', 'unit' => '']));
-        self::assertNotSame($id(['port' => "cove\x1Funit=feet"]), $id(['port' => 'cove', 'unit' => 'feet']), 'what is typed cannot pretend to be another argument');
+        self::assertNotSame(
+            $id(['port' => "cove\x1Funit=feet"]),
+            $id(['port' => 'cove', 'unit' => 'feet']),
+            'what is typed cannot pretend to be another argument',
+        );
         self::assertNotSame(Request::quotes('gull')->id, Request::quoteAt(1, 'gull')->id);
         self::assertNotSame(Request::top('pebbles', 1)->id, Request::top('pebbles', 11)->id);
     }

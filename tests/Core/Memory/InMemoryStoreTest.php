@@ -30,9 +30,20 @@ final class InMemoryStoreTest extends TestCase
         $all = Reads::of($planks, $boat, $hat);
         $view = $store->snapshot($all);
         self::assertSame([41, 'Heron', 'straw'], [$view->value($planks), $view->value($boat), $view->value($hat)]);
-        $store->turn(EventKey::event('one'), $all, static fn (): Tally => new Tally([new Change($planks, 41, 42, 'counter.planks', 'channel'), new Change($boat, 'Heron', null, 'viewer.boat', 'x')]));
+        $store->turn(
+            EventKey::event('one'),
+            $all,
+            static fn (): Tally => new Tally([
+                new Change($planks, 41, 42, 'counter.planks', 'channel'),
+                new Change($boat, 'Heron', null, 'viewer.boat', 'x'),
+            ]),
+        );
         $view = $store->snapshot($all);
-        self::assertSame([42, null], [$view->value($planks), $view->value($boat)], 'what was cleared is not read beneath again');
+        self::assertSame(
+            [42, null],
+            [$view->value($planks), $view->value($boat)],
+            'what was cleared is not read beneath again',
+        );
         self::assertSame([41, 'Heron'], array_map($beneath->snapshot($all)->value(...), [$planks, $boat]));
         self::assertSame([$planks->id() => 42, $hat->id() => 'straw'], $store->values());
     }

@@ -20,8 +20,16 @@ final class MemoryTest extends TestCase
         self::assertSame(Key::counter('Straße')->id(), Key::counter('STRASSE')->id());
         self::assertSame(Key::person('Odo')->id(), Key::person('odo')->id());
         $all = [
-            Key::counter('a'), Key::counter('a', Owner::category('a')), Key::counter('a', Owner::viewer('a')), Key::counter('a', Owner::total()), Key::field('a', 'a'), Key::occasion('a'), Key::person('a'),
-            Key::listPosition('a'), Key::lastRun('a'), Key::lastRun('a', Owner::viewer('a')),
+            Key::counter('a'),
+            Key::counter('a', Owner::category('a')),
+            Key::counter('a', Owner::viewer('a')),
+            Key::counter('a', Owner::total()),
+            Key::field('a', 'a'),
+            Key::occasion('a'),
+            Key::person('a'),
+            Key::listPosition('a'),
+            Key::lastRun('a'),
+            Key::lastRun('a', Owner::viewer('a')),
         ];
         self::assertCount(count($all), array_unique(array_map(static fn (Key $key): string => $key->id(), $all)));
         foreach ($all as $key) {
@@ -57,7 +65,12 @@ final class MemoryTest extends TestCase
         $key = Key::counter('a');
         $added = static fn (int $from, int $by): Change => new Change($key, $from, $from + $by, '', '', $by);
         $set = static fn (int $from, int $to): Change => new Change($key, $from, $to, '', '');
-        foreach ([[[$added(3, 4), $added(7, -2)], 2], [[$added(3, 4), $set(7, 5)], null], [[$set(3, 7), $added(7, 4)], null]] as [$changes, $expected]) {
+        $rows = [
+            [[$added(3, 4), $added(7, -2)], 2],
+            [[$added(3, 4), $set(7, 5)], null],
+            [[$set(3, 7), $added(7, 4)], null],
+        ];
+        foreach ($rows as [$changes, $expected]) {
             $overlay = new PendingChanges(new CompleteView([$key->id() => 3]));
             array_map($overlay->change(...), $changes);
             self::assertSame($expected, $overlay->changes()[0]->added);
@@ -67,7 +80,9 @@ final class MemoryTest extends TestCase
     public function test_what_an_author_calls_a_change(): void
     {
         self::assertTrue((new Change(Key::field('boat', 'x'), null, 'Heron', '', ''))->isAuthored());
-        foreach ([Key::counter('a', Owner::total()), Key::listPosition('a'), Key::lastRun('a'), Key::person('a')] as $key) {
+        foreach (
+            [Key::counter('a', Owner::total()), Key::listPosition('a'), Key::lastRun('a'), Key::person('a')] as $key
+        ) {
             self::assertFalse((new Change($key, null, 1, '', ''))->isAuthored());
         }
     }

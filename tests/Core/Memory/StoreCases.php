@@ -25,9 +25,20 @@ trait StoreCases
     {
         $store = $this->store();
         [$a, $b, $c] = [Key::counter('a'), Key::field('boat', 'cast-odo'), Key::listPosition('knots')];
-        $store->turn(EventKey::event('one'), Reads::of($a, $b), fn (View $view): Outcome => self::changing(new Change($a, null, 3, 'counter.a', 'channel'), new Change($b, null, "Heron's \"boat\" 😀", 'viewer.boat', 'odo'), new Change($c, null, ['of' => 'x', 'last' => 1, 'left' => [2, 0]], 'list', 'channel')));
+        $store->turn(
+            EventKey::event('one'),
+            Reads::of($a, $b),
+            fn (View $view): Outcome => self::changing(
+                new Change($a, null, 3, 'counter.a', 'channel'),
+                new Change($b, null, "Heron's \"boat\" 😀", 'viewer.boat', 'odo'),
+                new Change($c, null, ['of' => 'x', 'last' => 1, 'left' => [2, 0]], 'list', 'channel'),
+            ),
+        );
         $view = $store->snapshot(Reads::of($a, $b, $c, Key::counter('never')));
-        self::assertSame([3, "Heron's \"boat\" 😀", ['of' => 'x', 'last' => 1, 'left' => [2, 0]], null], [$view->value($a), $view->value($b), $view->value($c), $view->value(Key::counter('never'))]);
+        self::assertSame(
+            [3, "Heron's \"boat\" 😀", ['of' => 'x', 'last' => 1, 'left' => [2, 0]], null],
+            [$view->value($a), $view->value($b), $view->value($c), $view->value(Key::counter('never'))],
+        );
         self::assertTrue($view->knows(Key::counter('never')));
         self::assertFalse($view->knows(Key::counter('other')));
     }
@@ -51,8 +62,18 @@ trait StoreCases
     {
         $store = $this->store();
         $a = Key::counter('a');
-        self::assertInstanceOf(Needs::class, $store->turn(EventKey::event('e'), Reads::of(), static fn (): Needs => Needs::keys($a)));
-        self::assertInstanceOf(Outcome::class, $store->turn(EventKey::event('e'), Reads::of($a), static fn (): Outcome => self::changing(new Change($a, null, 1, '', ''))));
+        self::assertInstanceOf(
+            Needs::class,
+            $store->turn(EventKey::event('e'), Reads::of(), static fn (): Needs => Needs::keys($a)),
+        );
+        self::assertInstanceOf(
+            Outcome::class,
+            $store->turn(
+                EventKey::event('e'),
+                Reads::of($a),
+                static fn (): Outcome => self::changing(new Change($a, null, 1, '', '')),
+            ),
+        );
     }
 
     public function test_a_turn_that_breaks_keeps_nothing(): void
@@ -60,20 +81,39 @@ trait StoreCases
         $store = $this->store();
         $a = Key::counter('a');
         try {
-            $store->turn(EventKey::event('e'), Reads::of($a), static fn (): Outcome => throw new \DomainException('a break'));
+            $store->turn(
+                EventKey::event('e'),
+                Reads::of($a),
+                static fn (): Outcome => throw new \DomainException('a break'),
+            );
             self::fail('it went through');
         } catch (\DomainException) {
         }
         self::assertNull($store->snapshot(Reads::of($a))->value($a));
-        self::assertInstanceOf(Outcome::class, $store->turn(EventKey::event('e'), Reads::of($a), static fn (): Outcome => self::changing(new Change($a, null, 1, '', ''))));
+        self::assertInstanceOf(
+            Outcome::class,
+            $store->turn(
+                EventKey::event('e'),
+                Reads::of($a),
+                static fn (): Outcome => self::changing(new Change($a, null, 1, '', '')),
+            ),
+        );
     }
 
     public function test_what_becomes_nothing_is_forgotten(): void
     {
         $store = $this->store();
         $a = Key::counter('a');
-        $store->turn(EventKey::event('1'), Reads::of($a), static fn (): Outcome => self::changing(new Change($a, null, 1, '', '')));
-        $store->turn(EventKey::event('2'), Reads::of($a), static fn (): Outcome => self::changing(new Change($a, 1, null, '', '')));
+        $store->turn(
+            EventKey::event('1'),
+            Reads::of($a),
+            static fn (): Outcome => self::changing(new Change($a, null, 1, '', '')),
+        );
+        $store->turn(
+            EventKey::event('2'),
+            Reads::of($a),
+            static fn (): Outcome => self::changing(new Change($a, 1, null, '', '')),
+        );
         self::assertNull($store->snapshot(Reads::of($a))->value($a));
     }
 
@@ -83,7 +123,11 @@ trait StoreCases
         $boat = Key::field('boat', 'account:odo');
         foreach ([7, 'Heron', true, '1.5', 8, null, 9] as $turn => $value) {
             $before = $store->snapshot(Reads::of($boat))->value($boat);
-            $store->turn(EventKey::event("turn $turn"), Reads::of($boat), static fn (): Outcome => self::changing(new Change($boat, $before, $value, 'viewer.boat', 'odo')));
+            $store->turn(
+                EventKey::event("turn $turn"),
+                Reads::of($boat),
+                static fn (): Outcome => self::changing(new Change($boat, $before, $value, 'viewer.boat', 'odo')),
+            );
             self::assertSame($value, $store->snapshot(Reads::of($boat))->value($boat), (string) $turn);
         }
     }
@@ -91,8 +135,25 @@ trait StoreCases
     public function test_keys_that_differ_in_accents_owner_or_emoji_stay_apart(): void
     {
         $store = $this->store();
-        $keys = [Key::counter('e'), Key::counter('é'), Key::counter('e', Owner::category('😀')), Key::counter('e', Owner::category('😁')), Key::counter('e', Owner::category('a')), Key::counter('e', Owner::category('a '))];
-        $store->turn(EventKey::event('x'), Reads::of(...$keys), static fn (): Outcome => self::changing(...array_map(static fn (Key $key, int $n): Change => new Change($key, null, $n, '', ''), $keys, array_keys($keys))));
+        $keys = [
+            Key::counter('e'),
+            Key::counter('é'),
+            Key::counter('e', Owner::category('😀')),
+            Key::counter('e', Owner::category('😁')),
+            Key::counter('e', Owner::category('a')),
+            Key::counter('e', Owner::category('a ')),
+        ];
+        $store->turn(
+            EventKey::event('x'),
+            Reads::of(...$keys),
+            static fn (): Outcome => self::changing(
+                ...array_map(
+                    static fn (Key $key, int $n): Change => new Change($key, null, $n, '', ''),
+                    $keys,
+                    array_keys($keys),
+                ),
+            ),
+        );
         $view = $store->snapshot(Reads::of(...$keys));
         self::assertSame(array_keys($keys), array_map(static fn (Key $key): mixed => $view->value($key), $keys));
     }

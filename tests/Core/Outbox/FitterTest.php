@@ -19,10 +19,16 @@ use Tests\Outside;
 
 final class FitterTest extends TestCase
 {
-    /** @return iterable<string, array{list<array{string, bool}>, string}> pieces (text, from a slot or not) and what is said */
+    /**
+     * @return iterable<string, array{list<array{string, bool}>, string}> pieces (text, from a slot or not) and what is
+     *     said
+     */
     public static function steering(): iterable
     {
-        yield 'the default-ignorable, the unassigned, the private and marks before it' => [[["\u{E0000}\u{E0FFF}\u{2065}\u{FFF0}\u{20DD}\u{E000}\u{FE0F}\u{34F}/x", true]], 'x'];
+        yield 'the default-ignorable, the unassigned, the private and marks before it' => [
+            [["\u{E0000}\u{E0FFF}\u{2065}\u{FFF0}\u{20DD}\u{E000}\u{FE0F}\u{34F}/x", true]],
+            'x',
+        ];
         yield 'another talker’s mark, typed' => [[['!ban odo', true]], 'ban odo'];
         yield 'marks of both kinds' => [[['!/.x', true]], 'x'];
         yield 'another talker’s mark behind text' => [[['odo says ', false], ['!ban', true]], 'odo says !ban'];
@@ -30,7 +36,10 @@ final class FitterTest extends TestCase
         yield 'the end of an instruction’s word' => [[['/b', false], ['an', true], [' odo', false]], ''];
         yield 'an instruction with a slot behind its word' => [[['/me ', false], ['waves', true]], '/me waves'];
         yield 'what turns the direction' => [[["\u{202E}x\u{2066}y", true], [' z', false]], 'xy z'];
-        yield 'the author may turn it' => [[["\u{2067}", false], ['x', true], ["\u{2069}", false]], "\u{2067}x\u{2069}"];
+        yield 'the author may turn it' => [
+            [["\u{2067}", false], ['x', true], ["\u{2069}", false]],
+            "\u{2067}x\u{2069}",
+        ];
         yield 'from a slot' => [[['/ban odo', true]], 'ban odo'];
         yield 'several marks' => [[['/./x', true]], 'x'];
         yield 'unseen before it' => [[["\u{200B}\u{FEFF} /x", true]], 'x'];
@@ -54,12 +63,16 @@ final class FitterTest extends TestCase
         self::assertSame($said, self::fit($pieces, ChatProfile::stream())->text());
     }
 
-    /** DerivedCoreProperties.txt of Unicode 15 (Debian package unicode-data): all that is Default_Ignorable_Code_Point. */
+    /**
+     * DerivedCoreProperties.txt of Unicode 15 (Debian package unicode-data): all that is Default_Ignorable_Code_Point.
+     */
     public function test_nothing_that_unicode_calls_ignorable_hides_an_instruction(): void
     {
         $looked = 0;
         foreach (Outside::lines('unicode/DerivedCoreProperties.txt') as $line) {
-            if (preg_match('/^([0-9A-F]+)(?:\.\.([0-9A-F]+))?\s*; Default_Ignorable_Code_Point/', $line, $range) !== 1) {
+            if (
+                preg_match('/^([0-9A-F]+)(?:\.\.([0-9A-F]+))?\s*; Default_Ignorable_Code_Point/', $line, $range) !== 1
+            ) {
                 continue;
             }
             $last = (int) hexdec($range[2] ?? '' ?: $range[1]);
@@ -81,7 +94,10 @@ final class FitterTest extends TestCase
     public function test_what_the_pack_says_itself_may_begin_with_another_talkers_mark(): void
     {
         $said = new RenderedResponse(['!tide', ' and ', '!knot'], [Origin::Pack, Origin::Author]);
-        self::assertSame('!tide and !knot', Fitter::fit($said, new Room(ChatProfile::stream(), 'lantern_cove', 'silver_parrot'))->text());
+        self::assertSame(
+            '!tide and !knot',
+            Fitter::fit($said, new Room(ChatProfile::stream(), 'lantern_cove', 'silver_parrot'))->text(),
+        );
     }
 
     public function test_a_cut_leaves_whole_letters(): void
@@ -99,7 +115,8 @@ final class FitterTest extends TestCase
         foreach (Outside::hostileStrings() as $string) {
             foreach (['/', '.', "\u{200B}/", ' ./', "\u{0301}/", "\u{115F}."] as $before) {
                 $said = self::fit([[$before.$string, true]], ChatProfile::stream())->text();
-                $first = preg_replace('/^[\p{Z}\p{C}\p{Mn}\x{115F}\x{1160}\x{3164}\x{FFA0}\x{2800}]+/u', '', $said) ?? '';
+                $first =
+                    preg_replace('/^[\p{Z}\p{C}\p{Mn}\x{115F}\x{1160}\x{3164}\x{FFA0}\x{2800}]+/u', '', $said) ?? '';
                 self::assertNotContains(mb_substr($first, 0, 1), ['/', '.'], $before.$string);
                 self::assertDoesNotMatchRegularExpression('/[\x00-\x1F\x7F]/', $said);
                 self::assertLessThanOrEqual(500, mb_strlen($said));
@@ -109,7 +126,10 @@ final class FitterTest extends TestCase
 
     public function test_line_breaks_and_control_characters_become_spaces_and_runs_collapse_across_pieces(): void
     {
-        self::assertSame('a b c d', self::fit([["a\r\n", false], ["  b\u{2028}\x07c ", true], [' d ', false]], ChatProfile::stream())->text());
+        self::assertSame(
+            'a b c d',
+            self::fit([["a\r\n", false], ["  b\u{2028}\x07c ", true], [' d ', false]], ChatProfile::stream())->text(),
+        );
     }
 
     public function test_a_saying_fits_characters_bytes_or_both(): void
@@ -126,7 +146,10 @@ final class FitterTest extends TestCase
         self::assertLessThanOrEqual($room, strlen($bytes));
         self::assertGreaterThan($room - 12, strlen($bytes));
         // RFC 2812, 2.3: a line has at most 512 characters (bytes), CR LF included; 63 bytes are kept for the host.
-        self::assertSame(512, strlen(':silver_parrot!silver_parrot@'.str_repeat('h', 63)." PRIVMSG #lantern_cove :\r\n") + $room);
+        self::assertSame(
+            512,
+            strlen(':silver_parrot!silver_parrot@'.str_repeat('h', 63)." PRIVMSG #lantern_cove :\r\n") + $room,
+        );
 
         $both = ChatProfile::stream()->withLongest(30, 512);
         self::assertLessThanOrEqual(30, mb_strlen(self::fit([[$text, false]], $both)->text()));
@@ -138,12 +161,22 @@ final class FitterTest extends TestCase
         self::assertSame('See…', Truncator::toRoom("See $address", 40, null));
         self::assertSame('Ahoy…', Truncator::toRoom('Ahoy @Maximilian_of_the_Mist!', 15, null));
         self::assertSame('Thank…', Truncator::toRoom('Thank everybody', 12, null));
-        self::assertSame('', Truncator::toRoom($address, 20, null), 'an address alone that does not fit is not said at all');
-        self::assertSame('潮潮潮潮潮潮潮潮潮…', Truncator::toRoom(str_repeat('潮', 80), 10, null), 'a script without spaces is cut between characters');
+        self::assertSame(
+            '',
+            Truncator::toRoom($address, 20, null),
+            'an address alone that does not fit is not said at all',
+        );
+        self::assertSame(
+            '潮潮潮潮潮潮潮潮潮…',
+            Truncator::toRoom(str_repeat('潮', 80), 10, null),
+            'a script without spaces is cut between characters',
+        );
         self::assertSame('whole', Truncator::toRoom('whole', 5, null));
     }
 
-    /** Unicode's GraphemeBreakTest.txt 15.0 (Debian package unicode-data): 602 cases; a cut falls only where ÷ stands. */
+    /**
+     * Unicode's GraphemeBreakTest.txt 15.0 (Debian package unicode-data): 602 cases; a cut falls only where ÷ stands.
+     */
     public function test_no_grapheme_is_ever_cut_by_unicodes_own_cases(): void
     {
         $cases = 0;
@@ -154,7 +187,13 @@ final class FitterTest extends TestCase
             }
             $clusters = [];
             foreach (explode('÷', trim($line, '÷ ')) as $cluster) {
-                $clusters[] = implode('', array_map(static fn (string $hex): string => mb_chr((int) hexdec(trim($hex))), explode('×', $cluster)));
+                $clusters[] = implode(
+                    '',
+                    array_map(
+                        static fn (string $hex): string => mb_chr((int) hexdec(trim($hex))),
+                        explode('×', $cluster),
+                    ),
+                );
             }
             $text = implode('', $clusters);
             $cases++;
@@ -162,7 +201,11 @@ final class FitterTest extends TestCase
                 continue;
             }
             for ($most = 1; $most < count($clusters); $most++) {
-                self::assertSame(rtrim(implode('', array_slice($clusters, 0, $most - 1))).'…', Truncator::toGraphemes($text, $most), $line);
+                self::assertSame(
+                    rtrim(implode('', array_slice($clusters, 0, $most - 1))).'…',
+                    Truncator::toGraphemes($text, $most),
+                    $line,
+                );
             }
             self::assertSame($text, Truncator::toGraphemes($text, count($clusters)));
         }
@@ -178,6 +221,12 @@ final class FitterTest extends TestCase
     /** @param  list<array{string, bool}>  $pieces  text, and whether a slot filled it in */
     private static function spoken(array $pieces): RenderedResponse
     {
-        return new RenderedResponse(array_column($pieces, 0), array_map(static fn (bool $isSlot): Origin => $isSlot ? Origin::People : Origin::Author, array_column($pieces, 1)));
+        return new RenderedResponse(
+            array_column($pieces, 0),
+            array_map(
+                static fn (bool $isSlot): Origin => $isSlot ? Origin::People : Origin::Author,
+                array_column($pieces, 1),
+            ),
+        );
     }
 }

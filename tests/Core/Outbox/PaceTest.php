@@ -31,31 +31,37 @@ final class PaceTest extends TestCase
 
     public function test_no_window_ever_holds_more_than_the_rate_allows(): void
     {
-        $this->forAll(Generators::vector(60, Generators::choose(0, 4000)), Generators::choose(1, 8), Generators::vector(60, Generators::bool()))
-            ->then(static function (array $pauses, int $often, array $asked): void {
-                $now = 0;
-                $said = [];
-                $queued = [];
-                $gone = [];
-                foreach ($pauses as $number => $pause) {
-                    $now += $pause;
-                    $queued[$number] = new Saying("$number", answerTo: $asked[$number] ? 'line' : '');
-                    $pace = Pace::of($queued, array_map(static fn (int $at): int => $now - $at, $said), $often, 30);
-                    self::assertSame([], array_intersect($pace->now, $pace->dropped));
-                    foreach ($pace->now as $one) {
-                        $said[] = $now;
-                        $gone[] = $one;
-                        unset($queued[$one]);
-                    }
-                    foreach ($pace->dropped as $one) {
-                        unset($queued[$one]);
-                    }
-                    self::assertLessThanOrEqual($often, count(array_filter($said, static fn (int $at): bool => $at > $now - 30_000)));
-                    self::assertLessThanOrEqual(2 * $often, count($queued));
+        $this->forAll(
+            Generators::vector(60, Generators::choose(0, 4000)),
+            Generators::choose(1, 8),
+            Generators::vector(60, Generators::bool()),
+        )->then(static function (array $pauses, int $often, array $asked): void {
+            $now = 0;
+            $said = [];
+            $queued = [];
+            $gone = [];
+            foreach ($pauses as $number => $pause) {
+                $now += $pause;
+                $queued[$number] = new Saying("$number", answerTo: $asked[$number] ? 'line' : '');
+                $pace = Pace::of($queued, array_map(static fn (int $at): int => $now - $at, $said), $often, 30);
+                self::assertSame([], array_intersect($pace->now, $pace->dropped));
+                foreach ($pace->now as $one) {
+                    $said[] = $now;
+                    $gone[] = $one;
+                    unset($queued[$one]);
                 }
-                $sorted = $gone;
-                sort($sorted);
-                self::assertSame($sorted, $gone, 'in their order');
-            });
+                foreach ($pace->dropped as $one) {
+                    unset($queued[$one]);
+                }
+                self::assertLessThanOrEqual(
+                    $often,
+                    count(array_filter($said, static fn (int $at): bool => $at > $now - 30_000)),
+                );
+                self::assertLessThanOrEqual(2 * $often, count($queued));
+            }
+            $sorted = $gone;
+            sort($sorted);
+            self::assertSame($sorted, $gone, 'in their order');
+        });
     }
 }

@@ -12,11 +12,16 @@ final class CommandImportTest extends TestCase
 {
     public function test_lines_and_tables_are_told_apart_and_the_columns_guessed(): void
     {
-        $lines = CommandImport::read("!tide, High water at four.\n\n!knot, Tie us a bowline, [caller].\n!dry,Not a drop\n");
+        $lines = CommandImport::read(
+            "!tide, High water at four.\n\n!knot, Tie us a bowline, [caller].\n!dry,Not a drop\n",
+        );
         self::assertSame([['!tide', 'High water at four.'], 0, 1], [$lines->rows[0], $lines->trigger, $lines->text]);
         self::assertSame(['!knot', 'Tie us a bowline, [caller].'], $lines->rows[1], 'commas in a text are its own');
         self::assertSame([['!a', 'one, two']], CommandImport::read('!a, one, two')->rows);
-        $table = CommandImport::read("\u{FEFF}on;seconds;trigger;what is said\nyes;10;!tide;\"High; water\nat four\"\nno;5;!knot;He said \"\"tie\"\" it");
+        $table = CommandImport::read(
+            "\u{FEFF}on;seconds;trigger;what is said\nyes;10;!tide;\"High; water\nat four\"\nno;5;!knot;He said "
+                .'""tie"" it',
+        );
         self::assertSame([2, 3, 4], [$table->trigger, $table->text, $table->columns]);
         self::assertSame("High; water\nat four", $table->rows[1][3]);
         $words = CommandImport::read("!tide High water at four\n!knot tie us one");
@@ -26,7 +31,13 @@ final class CommandImportTest extends TestCase
 
     public function test_an_unclosed_quote_swallows_no_other_line_and_too_much_is_cut_and_said(): void
     {
-        self::assertSame([['!a', '"never closed'], ['!b', 'second']], array_map(static fn (array $row): array => [$row[0], str_starts_with($row[1], 'never') ? '"'.$row[1] : $row[1]], CommandImport::read("!a, \"never closed\n!b, second")->rows));
+        self::assertSame(
+            [['!a', '"never closed'], ['!b', 'second']],
+            array_map(
+                static fn (array $row): array => [$row[0], str_starts_with($row[1], 'never') ? '"'.$row[1] : $row[1]],
+                CommandImport::read("!a, \"never closed\n!b, second")->rows,
+            ),
+        );
         $many = CommandImport::read(str_repeat("!a, x\n", CommandImport::MOST_ROWS + 3));
         self::assertSame([CommandImport::MOST_ROWS, true], [count($many->rows), $many->isCut]);
     }
@@ -48,7 +59,17 @@ final class CommandImportTest extends TestCase
             $rows = CommandImport::cells(rtrim((string) file_get_contents($file), "\r\n"), ',');
             $heading = array_shift($rows) ?? [];
             // Line ends inside cells are one "\n" here, whatever the file has.
-            self::assertSame(array_map(static fn (array $row): array => array_map(static fn (string $cell): string => str_replace("\r\n", "\n", $cell), array_values($row)), $expected), $rows, $name);
+            self::assertSame(
+                array_map(
+                    static fn (array $row): array => array_map(
+                        static fn (string $cell): string => str_replace("\r\n", "\n", $cell),
+                        array_values($row),
+                    ),
+                    $expected,
+                ),
+                $rows,
+                $name,
+            );
             self::assertSame(array_keys($expected[0]), $heading, $name);
         }
     }

@@ -31,16 +31,40 @@ final class DuplicateKeysTest extends TestCase
 
     public function test_a_pack_whose_keys_appear_twice_is_told_so_and_not_read_by_halves(): void
     {
-        $told = static fn (string $json): array => array_map(static fn (Finding $one): string => "{$one->at} {$one->kind->code()}", PackFormat::read($json)[1]);
+        $told = static fn (string $json): array => array_map(
+            static fn (Finding $one): string => "{$one->at} {$one->kind->code()}",
+            PackFormat::read($json)[1],
+        );
         $begin = '{"format": "silver-parrot-pack", "version": 1, "channel": {"login": "cove", "name": "Cove"}';
-        self::assertSame(['/commands/0/trigger key-twice'], $told($begin.', "commands": [{"trigger": "!a", "responses": [], "trigger": "!b"}]}'));
-        self::assertSame(['/ladders/0/ranks/1/at rank-twice'], $told($begin.', "fields": [{"name": "shells", "type": "points"}], "ladders": [{"field": "shells", "ranks": [{"at": 5, "name": "A"}, {"at": 5, "name": "B"}]}]}'));
-        self::assertSame(['/cast/0/record/1 not-a-name'], $told($begin.', "cast": [{"login": "odo", "name": "Odo", "record": {"1": "x", "boat": "Heron"}}]}'));
+        self::assertSame(
+            ['/commands/0/trigger key-twice'],
+            $told($begin.', "commands": [{"trigger": "!a", "responses": [], "trigger": "!b"}]}'),
+        );
+        self::assertSame(
+            ['/ladders/0/ranks/1/at rank-twice'],
+            $told(
+                $begin
+                    .', "fields": [{"name": "shells", "type": "points"}], "ladders": [{"field": "shells", "ranks": '
+                    .'[{"at": 5, "name": "A"}, {"at": 5, "name": "B"}]}]}',
+            ),
+        );
+        self::assertSame(
+            ['/cast/0/record/1 not-a-name'],
+            $told($begin.', "cast": [{"login": "odo", "name": "Odo", "record": {"1": "x", "boat": "Heron"}}]}'),
+        );
         foreach (['jp', 'cz', 'xx', 'iw', 'x-y', '../en', 'en-'] as $language) {
-            self::assertSame(['/channel/language not-a-language'], $told(str_replace('"name": "Cove"', '"name": "Cove", "language": "'.$language.'"', $begin).'}'), $language);
+            self::assertSame(
+                ['/channel/language not-a-language'],
+                $told(str_replace('"name": "Cove"', '"name": "Cove", "language": "'.$language.'"', $begin).'}'),
+                $language,
+            );
         }
         foreach (['America/Ciudad_Juarez', 'localtime', 'leapseconds', 'Cove/Slipway', ''] as $zone) {
-            self::assertSame(['/channel/zone not-a-zone'], $told(str_replace('"name": "Cove"', '"name": "Cove", "zone": "'.$zone.'"', $begin).'}'), $zone);
+            self::assertSame(
+                ['/channel/zone not-a-zone'],
+                $told(str_replace('"name": "Cove"', '"name": "Cove", "zone": "'.$zone.'"', $begin).'}'),
+                $zone,
+            );
         }
     }
 }

@@ -45,20 +45,36 @@ final class PackFormatTest extends TestCase
         self::assertTrue(self::schemaTakes((string) file_get_contents(__DIR__.'/version-1.pack.json')));
         foreach ($pack->commands as $command) {
             self::assertSame($command->trigger, $command->id);
-            self::assertSame(array_map(strval(...), array_keys($command->responses)), array_map(static fn (CommandResponse $one): string => $one->id, $command->responses));
+            self::assertSame(
+                array_map(strval(...), array_keys($command->responses)),
+                array_map(static fn (CommandResponse $one): string => $one->id, $command->responses),
+            );
         }
         self::assertSame('planks', $pack->counters['planks']->id);
     }
 
     public function test_ids_outlive_a_new_name_a_new_order_and_a_new_text(): void
     {
-        $list = new TextList('knots', [new WeightedText('reef knot', 1, TextList::idsByText([new WeightedText('bowline')])[0]), new WeightedText('bowline', 1, 'other')], id: 'old');
+        $list = new TextList(
+            'knots',
+            [
+                new WeightedText('reef knot', 1, TextList::idsByText([new WeightedText('bowline')])[0]),
+                new WeightedText('bowline', 1, 'other'),
+            ],
+            id: 'old',
+        );
         $command = Say::on('!tide', 'high', 'low')->called('c1')->on(new Triggers('!ebb'));
         $command = $command->answering(array_reverse($command->responses));
         $pack = new Pack(self::channel(), commands: [$command], lists: ['knots' => $list]);
         $again = PackFormat::read(PackFormat::write($pack))[0];
         self::assertEquals($pack, $again);
-        self::assertSame(['c1', ['1', '0']], [$again->commands[0]->id, array_map(static fn (CommandResponse $one): string => $one->id, $again->commands[0]->responses)]);
+        self::assertSame(
+            ['c1', ['1', '0']],
+            [
+                $again->commands[0]->id,
+                array_map(static fn (CommandResponse $one): string => $one->id, $again->commands[0]->responses),
+            ],
+        );
         self::assertSame($list->ids(), $again->lists['knots']->ids());
     }
 
@@ -70,9 +86,21 @@ final class PackFormatTest extends TestCase
             $weight = max(1, $number);
             $pack = new Pack(
                 self::channel(),
-                commands: [Say::on('!tide', new CommandResponse([new Say('high')], $weight))->gated(new Cooldown(8 + $count, 60 + $number))],
-                lists: ['knots' => new TextList('knots', [new WeightedText('reef knot', $weight), new WeightedText('bowline', 4 - $weight)])],
-                counters: ['planks' => new Counter('planks', start: $number, floor: $number, ceiling: $number), 'ropes' => new Counter('ropes', floor: null)],
+                commands: [
+                    Say::on('!tide', new CommandResponse([new Say('high')], $weight))->gated(
+                        new Cooldown(8 + $count, 60 + $number),
+                    ),
+                ],
+                lists: [
+                    'knots' => new TextList('knots', [
+                        new WeightedText('reef knot', $weight),
+                        new WeightedText('bowline', 4 - $weight),
+                    ]),
+                ],
+                counters: [
+                    'planks' => new Counter('planks', start: $number, floor: $number, ceiling: $number),
+                    'ropes' => new Counter('ropes', floor: null),
+                ],
                 goods: ['tea' => new Goods('tea', $count)],
                 flood: new Flood(5 + $number, 20 - $number),
             );
@@ -84,13 +112,22 @@ final class PackFormatTest extends TestCase
 
     public function test_a_response_of_several_steps_is_written_and_read_the_same(): void
     {
-        $pack = new Pack(self::channel(), commands: [Say::on('!tide', new CommandResponse([new Say('one'), new Say('two')], 3, 'r'))]);
+        $pack = new Pack(
+            self::channel(),
+            commands: [Say::on('!tide', new CommandResponse([new Say('one'), new Say('two')], 3, 'r'))],
+        );
         [$again, $findings] = PackFormat::read(PackFormat::write($pack));
         self::assertSame([], $findings);
         self::assertEquals($pack, $again);
         self::assertTrue(self::schemaTakes(PackFormat::write($pack)));
-        self::assertSame(['responses/0/steps/0/say' => 'one', 'responses/0/steps/1/say' => 'two'], $again->commands[0]->sources());
-        self::assertSame('new', $again->commands[0]->withSource('responses/0/steps/1/say', 'new')->sources()['responses/0/steps/1/say']);
+        self::assertSame(
+            ['responses/0/steps/0/say' => 'one', 'responses/0/steps/1/say' => 'two'],
+            $again->commands[0]->sources(),
+        );
+        self::assertSame(
+            'new',
+            $again->commands[0]->withSource('responses/0/steps/1/say', 'new')->sources()['responses/0/steps/1/say'],
+        );
     }
 
     public function test_yaml_says_the_same(): void
@@ -103,12 +140,23 @@ final class PackFormatTest extends TestCase
 
     public function test_yaml_tags_and_objects_are_refused(): void
     {
-        foreach (["format: !php/object 'O:8:\"stdClass\":0:{}'" => 'not-readable', 'format: !php/const PHP_VERSION' => 'not-readable', 'format: !mine x' => 'needs-quotes', "a: &x [*x]\n  b" => 'not-readable', 'format: !!binary IWE=' => 'has-tags', "a:\n  - !!str 5" => 'has-tags'] as $text => $code) {
+        foreach (
+            [
+                "format: !php/object 'O:8:\"stdClass\":0:{}'" => 'not-readable',
+                'format: !php/const PHP_VERSION' => 'not-readable',
+                'format: !mine x' => 'needs-quotes',
+                "a: &x [*x]\n  b" => 'not-readable',
+                'format: !!binary IWE=' => 'has-tags',
+                "a:\n  - !!str 5" => 'has-tags',
+            ] as $text => $code
+        ) {
             self::assertSame($code, PackFormat::read($text)[1][0]->kind->code(), $text);
         }
     }
 
-    /** What the reader takes and what the published schema takes is the same; the schema is judged by opis/json-schema. */
+    /**
+     * What the reader takes and what the published schema takes is the same; the schema is judged by opis/json-schema.
+     */
     public function test_reader_and_schema_agree_on_every_broken_document(): void
     {
         self::assertTrue(self::schemaTakes(self::demo()));
@@ -136,37 +184,68 @@ final class PackFormatTest extends TestCase
             unset($d['commands'][0]['trigger'], $d['facts'][0]['text']);
 
             return $d;
-        }), ['/commands/0 missing-key', '/commands/0/trigger wrong-kind', '/facts/0 missing-key', '/facts/0/text wrong-kind']];
-        yield 'kinds' => [$break(static function (array $d): array {
-            $d['commands'][1]['enabled'] = 'yes';
-            $d['commands'][1]['cooldown']['channel'] = '10';
-            $d['lists'][0]['items'] = 'bowline';
-            $d['cast'][0]['record'] = [1];
+        }),
+            [
+                '/commands/0 missing-key',
+                '/commands/0/trigger wrong-kind',
+                '/facts/0 missing-key',
+                '/facts/0/text wrong-kind',
+            ],
+        ];
+        yield 'kinds' => [
+            $break(static function (array $d): array {
+                $d['commands'][1]['enabled'] = 'yes';
+                $d['commands'][1]['cooldown']['channel'] = '10';
+                $d['lists'][0]['items'] = 'bowline';
+                $d['cast'][0]['record'] = [1];
 
-            return $d;
-        }), ['/commands/1/enabled wrong-kind', '/commands/1/cooldown/channel wrong-kind', '/lists/0/items wrong-kind', '/cast/0/record wrong-kind']];
-        yield 'ranges' => [$break(static function (array $d): array {
-            $d['commands'][0]['responses'][0]['weight'] = 0;
-            $d['commands'][0]['cooldown']['person'] = 86_401;
-            $d['cast'][0]['tier'] = 4;
+                return $d;
+            }),
+            [
+                '/commands/1/enabled wrong-kind',
+                '/commands/1/cooldown/channel wrong-kind',
+                '/lists/0/items wrong-kind',
+                '/cast/0/record wrong-kind',
+            ],
+        ];
+        yield 'ranges' => [
+            $break(static function (array $d): array {
+                $d['commands'][0]['responses'][0]['weight'] = 0;
+                $d['commands'][0]['cooldown']['person'] = 86_401;
+                $d['cast'][0]['tier'] = 4;
 
-            return $d;
-        }), ['/commands/0/responses/0/weight out-of-range', '/commands/0/cooldown/person out-of-range', '/cast/0/tier out-of-range']];
-        yield 'choices' => [$break(static function (array $d): array {
-            $d['lists'][0]['order'] = 'random';
-            $d['commands'][2]['levels']['at_least'] = 'captain';
-            $d['commands'][3]['levels']['any_of'] = [];
-            $d['counters'][1]['scope'] = 'ship';
+                return $d;
+            }),
+            [
+                '/commands/0/responses/0/weight out-of-range',
+                '/commands/0/cooldown/person out-of-range',
+                '/cast/0/tier out-of-range',
+            ],
+        ];
+        yield 'choices' => [
+            $break(static function (array $d): array {
+                $d['lists'][0]['order'] = 'random';
+                $d['commands'][2]['levels']['at_least'] = 'captain';
+                $d['commands'][3]['levels']['any_of'] = [];
+                $d['counters'][1]['scope'] = 'ship';
 
-            return $d;
-        }), ['/commands/2/levels/at_least not-one-of', '/commands/3/levels/any_of nothing-chosen', '/lists/0/order not-one-of', '/counters/1/scope not-one-of']];
-        yield 'names' => [$break(static function (array $d): array {
-            $d['facts'][0]['name'] = 'work shop';
-            $d['commands'][0]['trigger'] = '!a b';
-            $d['fields'][0]['name'] = '9lives';
+                return $d;
+            }),
+            [
+                '/commands/2/levels/at_least not-one-of',
+                '/commands/3/levels/any_of nothing-chosen',
+                '/lists/0/order not-one-of',
+                '/counters/1/scope not-one-of',
+            ],
+        ];
+        yield 'names' => [
+            $break(static function (array $d): array {
+                $d['facts'][0]['name'] = 'work shop';
+                $d['commands'][0]['trigger'] = '!a b';
+                $d['fields'][0]['name'] = '9lives';
 
-            return $d;
-        }), ['/commands/0/trigger not-a-trigger', '/facts/0/name not-a-name', '/fields/0/name not-a-name']];
+                return $d;
+            }), ['/commands/0/trigger not-a-trigger', '/facts/0/name not-a-name', '/fields/0/name not-a-name']];
         yield 'long' => [$break(static function (array $d): array {
             $d['commands'][0]['responses'][0]['text'] = str_repeat('é', 2001);
 
@@ -181,7 +260,15 @@ final class PackFormatTest extends TestCase
             $d['lists'][0]['items'][0]['id'] = '';
 
             return $d;
-        }), ['/commands/0/id not-an-id', '/commands/1/responses/0/text unknown-key', '/commands/2/responses/0/steps/0/sing unknown-key', '/commands/2/responses/0/steps/0 missing-key', '/lists/0/items/0/id not-an-id']];
+        }),
+            [
+                '/commands/0/id not-an-id',
+                '/commands/1/responses/0/text unknown-key',
+                '/commands/2/responses/0/steps/0/sing unknown-key',
+                '/commands/2/responses/0/steps/0 missing-key',
+                '/lists/0/items/0/id not-an-id',
+            ],
+        ];
         yield 'a list' => ['[1]', [' wrong-kind', ' wrong-format']];
     }
 
@@ -189,18 +276,37 @@ final class PackFormatTest extends TestCase
     #[DataProvider('brokenDocuments')]
     public function test_all_that_is_wrong_is_found_at_once_with_its_place(string $text, array $expected): void
     {
-        $found = array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", PackFormat::read($text)[1]);
+        $found = array_map(
+            static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}",
+            PackFormat::read($text)[1],
+        );
         self::assertSame($expected, $found);
     }
 
     public function test_the_likeliest_slips_of_whoever_writes_yaml_are_told_in_plain_words(): void
     {
-        $told = static fn (string $text): array => array_map(static fn (Finding $finding): string => trim("{$finding->sentence()} {$finding->mend()}"), PackFormat::read($text)[1]);
+        $told = static fn (string $text): array => array_map(
+            static fn (Finding $finding): string => trim("{$finding->sentence()} {$finding->mend()}"),
+            PackFormat::read($text)[1],
+        );
         $head = "format: silver-parrot-pack\nversion: 2\n";
-        self::assertSame(['On line 4, !a begins with a sign that means something else in YAML. Put it in quotes: "!a".'], $told($head."commands:\n  - trigger: !a\n    responses: []"));
-        self::assertSame(['The version is in quotes, and it is a number. Write “version: 2” without quotes.'], $told("format: silver-parrot-pack\nversion: '2'"));
-        self::assertSame(['Here must be a text, and there is a date. Put it in quotes.'], $told($head."facts:\n  - {name: regatta, text: 2026-11-25}"));
-        self::assertSame([], $told("format: silver-parrot-pack\nversion: 2.0"), 'a whole number, however it is written');
+        self::assertSame(
+            ['On line 4, !a begins with a sign that means something else in YAML. Put it in quotes: "!a".'],
+            $told($head."commands:\n  - trigger: !a\n    responses: []"),
+        );
+        self::assertSame(
+            ['The version is in quotes, and it is a number. Write “version: 2” without quotes.'],
+            $told("format: silver-parrot-pack\nversion: '2'"),
+        );
+        self::assertSame(
+            ['Here must be a text, and there is a date. Put it in quotes.'],
+            $told($head."facts:\n  - {name: regatta, text: 2026-11-25}"),
+        );
+        self::assertSame(
+            [],
+            $told("format: silver-parrot-pack\nversion: 2.0"),
+            'a whole number, however it is written',
+        );
         // Two marks in a text are no tag.
         self::assertSame([], $told($head."facts:\n  - {name: shout, text: \"hey: !!wow it\"}"));
         foreach (['a: '.str_repeat('[', 3_000), str_repeat('{"a":', 3_000)] as $deep) {
@@ -210,12 +316,36 @@ final class PackFormatTest extends TestCase
 
     public function test_what_only_the_reader_can_see_is_found_too(): void
     {
-        $codes = static fn (string $text): array => array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", PackFormat::read($text)[1]);
+        $codes = static fn (string $text): array => array_map(
+            static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}",
+            PackFormat::read($text)[1],
+        );
         $head = '"format":"silver-parrot-pack","version":1';
-        self::assertSame(['/facts/1/name name-twice'], $codes('{'.$head.',"facts":[{"name":"Shed","text":"a"},{"name":"shed","text":"b"}]}'));
-        self::assertSame(['/facts/1/id id-twice', '/facts/2/name id-twice'], $codes('{'.$head.',"facts":[{"id":"a","name":"shed","text":"a"},{"id":"A","name":"tide","text":"b"},{"name":"a","text":"c"}]}'));
-        self::assertSame(['/commands/1/id id-twice'], $codes('{'.$head.',"commands":[{"trigger":"!a","responses":[]},{"id":"!a","trigger":"!b","responses":[]}]}'));
-        self::assertSame(['/channel/zone not-a-zone'], $codes('{'.$head.',"channel":{"login":"a","name":"b","zone":"Cove/Slipway"}}'));
+        self::assertSame(
+            ['/facts/1/name name-twice'],
+            $codes('{'.$head.',"facts":[{"name":"Shed","text":"a"},{"name":"shed","text":"b"}]}'),
+        );
+        self::assertSame(
+            ['/facts/1/id id-twice', '/facts/2/name id-twice'],
+            $codes(
+                '{'
+                    .$head
+                    .',"facts":[{"id":"a","name":"shed","text":"a"},'
+                    .'{"id":"A","name":"tide","text":"b"},{"name":"a","text":"c"}]}',
+            ),
+        );
+        self::assertSame(
+            ['/commands/1/id id-twice'],
+            $codes(
+                '{'
+                    .$head
+                    .',"commands":[{"trigger":"!a","responses":[]},{"id":"!a","trigger":"!b","responses":[]}]}',
+            ),
+        );
+        self::assertSame(
+            ['/channel/zone not-a-zone'],
+            $codes('{'.$head.',"channel":{"login":"a","name":"b","zone":"Cove/Slipway"}}'),
+        );
         self::assertSame([' not-readable'], $codes('{"format":'));
         self::assertSame([' not-readable'], $codes("a: [1\nb"));
         self::assertSame([' too-large'], $codes(str_repeat(' ', 4_000_001)));
@@ -231,7 +361,12 @@ final class PackFormatTest extends TestCase
     private static function schemaTakes(string $text): bool
     {
         $validator = new Validator;
-        $validator->resolver()?->registerFile('https://silver-parrot.example/formats/gates.schema.json', self::ROOT.'formats/gates.schema.json');
+        $validator
+            ->resolver()
+            ?->registerFile(
+                'https://silver-parrot.example/formats/gates.schema.json',
+                self::ROOT.'formats/gates.schema.json',
+            );
         $schema = json_decode((string) file_get_contents(self::ROOT.'formats/pack.schema.json'));
         assert(is_object($schema));
 

@@ -60,14 +60,46 @@ final class RandomPacksTest extends TestCase
     private function pack(): Pack
     {
         return new Pack(
-            Channel::of('cove', $this->text(), $this->of(['en', 'pl', 'pt-BR']), $this->of(['UTC', 'Europe/London', 'Pacific/Auckland'])),
-            'parrot', $this->several(fn (): string => $this->text()), $this->several($this->command(...), '!'),
+            Channel::of(
+                'cove',
+                $this->text(),
+                $this->of(['en', 'pl', 'pt-BR']),
+                $this->of(['UTC', 'Europe/London', 'Pacific/Auckland']),
+            ),
+            'parrot',
+            $this->several(fn (): string => $this->text()),
+            $this->several($this->command(...), '!'),
             $this->named(fn (string $name): Fact => new Fact($name, $this->text())),
-            $this->named(fn (string $name): TextList => new TextList($name, $this->several($this->weighted(...)), $this->of(DrawOrder::cases()))),
-            $this->named(fn (string $name): Counter => new Counter($name, $this->of(CounterScope::cases()), $this->random->getInt(-3, 3), $this->of([null, 0, -5]), $this->of([null, 10]))),
+            $this->named(
+                fn (string $name): TextList => new TextList(
+                    $name,
+                    $this->several($this->weighted(...)),
+                    $this->of(DrawOrder::cases()),
+                ),
+            ),
+            $this->named(
+                fn (string $name): Counter => new Counter(
+                    $name,
+                    $this->of(CounterScope::cases()),
+                    $this->random->getInt(-3, 3),
+                    $this->of([null, 0, -5]),
+                    $this->of([null, 10]),
+                ),
+            ),
             $this->named(fn (string $name): Occasion => new Occasion($name)),
-            $this->named(fn (string $name): Field => new Field($name, $this->of(FieldType::cases()), $this->of([null, '1', '']))),
-            $this->several(fn (): CastMember => new CastMember('x'.$this->random->getInt(0, 99), $this->text(), $this->levels(), $this->random->getInt(0, 3), $this->text(), $this->of([[], ['boat' => $this->text()]]))),
+            $this->named(
+                fn (string $name): Field => new Field($name, $this->of(FieldType::cases()), $this->of([null, '1', ''])),
+            ),
+            $this->several(
+                fn (): CastMember => new CastMember(
+                    'x'.$this->random->getInt(0, 99),
+                    $this->text(),
+                    $this->levels(),
+                    $this->random->getInt(0, 3),
+                    $this->text(),
+                    $this->of([[], ['boat' => $this->text()]]),
+                ),
+            ),
             $this->of([new Flood, new Flood(0, 0), new Flood(3, 40)]),
         );
     }
@@ -76,19 +108,54 @@ final class RandomPacksTest extends TestCase
     {
         return new Command(
             new Triggers($trigger, $this->of([[], ["$trigger-a", "$trigger-b"]])),
-            $this->several(fn (): CommandResponse => Say::response($this->text(), $this->random->getInt(1, 1000), $this->of(['', 'r'.$this->random->getInt(0, PHP_INT_MAX)]))),
+            $this->several(
+                fn (): CommandResponse => Say::response(
+                    $this->text(),
+                    $this->random->getInt(1, 1000),
+                    $this->of(['', 'r'.$this->random->getInt(0, PHP_INT_MAX)]),
+                ),
+            ),
             Gates::of(
                 new Enabled($this->of([true, false])),
-                new ForLevels($this->of([new LevelRule, new LevelRule($this->levels()), new LevelRule([], $this->of(Level::cases()))])),
+                new ForLevels(
+                    $this->of([
+                        new LevelRule,
+                        new LevelRule($this->levels()),
+                        new LevelRule([], $this->of(Level::cases())),
+                    ]),
+                ),
                 new WhileStream($this->of([null, ...StreamState::cases()])),
                 new Cooldown($this->random->getInt(0, 86_400), $this->random->getInt(0, 86_400)),
             ),
-            array_filter(array_map(fn (): string => $this->text(), GateSettings::refusals()), static fn (string $text): bool => $text !== ''),
+            array_filter(
+                array_map(fn (): string => $this->text(), GateSettings::refusals()),
+                static fn (string $text): bool => $text !== '',
+            ),
             $this->text(),
             new Delivery($this->of(Voice::cases()), $this->of(Place::cases())),
             new CommandMetadata(
-                mb_substr($this->text(), 0, 60), $this->text(), $this->of([true, false]),
-                $this->several(fn (): Expectation => new Expectation($this->text(), 'odo', $this->several(fn (): string => $this->text()), new Moment($this->random->getInt(0, 2_000_000_000) * 1000), 's', 'e', $this->of([[], ["counter\x1Fa\x1F" => 3, "list\x1Fb\x1F" => ['of' => 'x', 'last' => 1, 'left' => [2, 3]], "field\x1Fc\x1Fviewer:1" => null]]), $this->of([[], ['live' => true, 'viewers' => 4, 'title' => $this->text()]]))),
+                mb_substr($this->text(), 0, 60),
+                $this->text(),
+                $this->of([true, false]),
+                $this->several(
+                    fn (): Expectation => new Expectation(
+                        $this->text(),
+                        'odo',
+                        $this->several(fn (): string => $this->text()),
+                        new Moment($this->random->getInt(0, 2_000_000_000) * 1000),
+                        's',
+                        'e',
+                        $this->of([
+                            [],
+                            [
+                                "counter\x1Fa\x1F" => 3,
+                                "list\x1Fb\x1F" => ['of' => 'x', 'last' => 1, 'left' => [2, 3]],
+                                "field\x1Fc\x1Fviewer:1" => null,
+                            ],
+                        ]),
+                        $this->of([[], ['live' => true, 'viewers' => 4, 'title' => $this->text()]]),
+                    ),
+                ),
             ),
             $this->of(['', 'c'.$this->random->getInt(0, PHP_INT_MAX)]),
         );
@@ -101,7 +168,18 @@ final class RandomPacksTest extends TestCase
 
     private function text(): string
     {
-        return $this->of(['', 'plain', '[caller] & "quotes" \\ /', "line\nbreak\t", '😀 é 潮', '<b>', ' ends ', '0', 'null', '{"a":1}']);
+        return $this->of([
+            '',
+            'plain',
+            '[caller] & "quotes" \\ /',
+            "line\nbreak\t",
+            '😀 é 潮',
+            '<b>',
+            ' ends ',
+            '0',
+            'null',
+            '{"a":1}',
+        ]);
     }
 
     /** @return list<Level> */

@@ -26,13 +26,25 @@ final class SamplesTest extends TestCase
         foreach ([World::pack(), Pack::blank()] as $names) {
             foreach (Sample::cases() as $sample) {
                 $command = $sample->command($names);
-                $found = array_map(static fn (Finding $finding): string => $finding->sentence(), Checks::ofCommand($command, $names, CheckEnvironment::at(Moment::fromIso(World::NOW))));
+                $found = array_map(
+                    static fn (Finding $finding): string => $finding->sentence(),
+                    Checks::ofCommand($command, $names, CheckEnvironment::at(Moment::fromIso(World::NOW))),
+                );
                 self::assertSame([], $found, $sample->value);
                 $pack = $names->withCommand($command);
                 foreach (['', ' @odo', ' for tea'] as $words) {
                     $rehearsal = new Rehearsal($pack, new InitialState, '1', ChatProfile::stream());
-                    $outcome = $rehearsal->line('e', Person::known('1', 'bram', 'Bram', Levels::of(Level::Moderator)), $command->trigger.$words, new Moment(0));
-                    self::assertNotSame([], $outcome->texts(), "{$sample->value}$words: {$outcome->failed?->getMessage()}");
+                    $outcome = $rehearsal->line(
+                        'e',
+                        Person::known('1', 'bram', 'Bram', Levels::of(Level::Moderator)),
+                        $command->trigger.$words,
+                        new Moment(0),
+                    );
+                    self::assertNotSame(
+                        [],
+                        $outcome->texts(),
+                        "{$sample->value}$words: {$outcome->failed?->getMessage()}",
+                    );
                     self::assertDoesNotMatchRegularExpression('/  | [,.]|[\[\]]/', $outcome->texts()[0]);
                 }
             }

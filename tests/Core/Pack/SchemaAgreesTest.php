@@ -16,13 +16,26 @@ use SilverParrot\Source\Finding;
 use stdClass;
 use Tests\Outside;
 
-/** The readers of documents and their published schemas (JSON Schema 2020-12, by opis/json-schema) refuse the same, whatever is changed in one. */
+/**
+ * The readers of documents and their published schemas (JSON Schema 2020-12, by opis/json-schema) refuse the same,
+ * whatever is changed in one.
+ */
 final class SchemaAgreesTest extends TestCase
 {
     private const DOCS = __DIR__.'/../../../docs';
 
-    /** What only the reader can see: things that are the same twice, and names and pictures that somebody else knows. */
-    private const ONLY_THE_READER = ['id-twice', 'name-twice', 'key-twice', 'rank-twice', 'not-a-zone', 'not-a-language', 'not-a-picture'];
+    /**
+     * What only the reader can see: things that are the same twice, and names and pictures that somebody else knows.
+     */
+    private const ONLY_THE_READER = [
+        'id-twice',
+        'name-twice',
+        'key-twice',
+        'rank-twice',
+        'not-a-zone',
+        'not-a-language',
+        'not-a-picture',
+    ];
 
     /** @return iterable<string, array{string, Closure(string): list<Finding>}> the format, and what its reader finds */
     public static function formats(): iterable
@@ -35,8 +48,10 @@ final class SchemaAgreesTest extends TestCase
 
     /** @param  Closure(string): list<Finding>  $read */
     #[DataProvider('formats')]
-    public function test_of_changed_documents_the_schema_and_the_reader_say_the_same(string $format, Closure $read): void
-    {
+    public function test_of_changed_documents_the_schema_and_the_reader_say_the_same(
+        string $format,
+        Closure $read,
+    ): void {
         $validator = new Validator;
         foreach (glob(self::DOCS.'/formats/*.schema.json') ?: [] as $file) {
             $validator->resolver()?->registerRaw(json_decode((string) file_get_contents($file)));
@@ -54,12 +69,28 @@ final class SchemaAgreesTest extends TestCase
             }
             $json = json_encode($changed, JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR);
             $all = $read($json);
-            $found = array_filter($all, static fn (Finding $one): bool => ! in_array($one->kind->code(), self::ONLY_THE_READER, true));
+            $found = array_filter(
+                $all,
+                static fn (Finding $one): bool => ! in_array($one->kind->code(), self::ONLY_THE_READER, true),
+            );
             $isValid = $validator->validate(json_decode($json), $schema)->isValid();
             $refused += $isValid ? 0 : 1;
-            $byThePack = array_filter($found, static fn (Finding $one): bool => $format === 'memory' && preg_match('#^/(?:counters|occasions)/#', $one->at) === 1 && in_array($one->kind->code(), ['unknown-key', 'wrong-kind'], true));
+            $byThePack = array_filter(
+                $found,
+                static fn (Finding $one): bool => $format === 'memory'
+                    && preg_match('#^/(?:counters|occasions)/#', $one->at) === 1
+                    && in_array($one->kind->code(), ['unknown-key', 'wrong-kind'], true),
+            );
             if ($isValid !== ($found === []) && ($isValid ? $byThePack !== $found : count($all) === count($found))) {
-                $wrong[] = ($isValid ? 'only the reader refuses: '.array_values($found)[0]->at.' '.array_values($found)[0]->sentence() : 'only the schema refuses').' in '.mb_substr((string) json_encode(self::difference($demo, $changed)), 0, 400);
+                $wrong[] =
+                    ($isValid
+                        ? 'only the reader refuses: '
+                            .array_values($found)[0]->at
+                            .' '
+                            .array_values($found)[0]->sentence()
+                        : 'only the schema refuses')
+                    .' in '
+                    .mb_substr((string) json_encode(self::difference($demo, $changed)), 0, 400);
             }
         }
         self::assertSame([], $wrong);
@@ -71,7 +102,11 @@ final class SchemaAgreesTest extends TestCase
     {
         $places = [];
         foreach ($of instanceof stdClass || is_array($of) ? (array) $of : [] as $key => $value) {
-            array_push($places, [$key], ...array_map(static fn (array $inside): array => [$key, ...$inside], self::places($value)));
+            array_push(
+                $places,
+                [$key],
+                ...array_map(static fn (array $inside): array => [$key, ...$inside], self::places($value)),
+            );
         }
 
         return $places;
@@ -81,8 +116,36 @@ final class SchemaAgreesTest extends TestCase
     private static function change(stdClass $document, array $place, Randomizer $random): void
     {
         $values = [
-            null, true, false, 0, 1, -1, 1.0, 1.5, 2.0, 99_999_999_999, '9223372036854775808', '', 'x', ' ', 'Moderator', 'MODERATOR', '2026-11-25T09:00:00Z', '2026-11-25', [], new stdClass, ['x'],
-            (object) ['x' => 1], str_repeat('a', 3_000), 'a b', 'caller', 'x-y', 'é', 'en_GB', 'Europe/Copenhagen', array_fill(0, 9, 'vip'),
+            null,
+            true,
+            false,
+            0,
+            1,
+            -1,
+            1.0,
+            1.5,
+            2.0,
+            99_999_999_999,
+            '9223372036854775808',
+            '',
+            'x',
+            ' ',
+            'Moderator',
+            'MODERATOR',
+            '2026-11-25T09:00:00Z',
+            '2026-11-25',
+            [],
+            new stdClass,
+            ['x'],
+            (object) ['x' => 1],
+            str_repeat('a', 3_000),
+            'a b',
+            'caller',
+            'x-y',
+            'é',
+            'en_GB',
+            'Europe/Copenhagen',
+            array_fill(0, 9, 'vip'),
         ];
         $at = &$document;
         foreach (array_slice($place, 0, -1) as $key) {
@@ -115,6 +178,10 @@ final class SchemaAgreesTest extends TestCase
     /** @return array<string, mixed> what was changed, by its first key */
     private static function difference(stdClass $before, stdClass $after): array
     {
-        return array_filter((array) $after, static fn (mixed $value, string $key): bool => json_encode($value) !== json_encode($before->{$key} ?? null), ARRAY_FILTER_USE_BOTH);
+        return array_filter(
+            (array) $after,
+            static fn (mixed $value, string $key): bool => json_encode($value) !== json_encode($before->{$key} ?? null),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 }

@@ -27,14 +27,43 @@ final class LineRerunTest extends TestCase
 {
     public function test_it_says_the_same_however_memory_went_on_and_a_draft_sees_the_rest_as_it_is_now(): void
     {
-        $pack = World::pack()->withCommand(Say::on('!mix', '[add 1 to counter.planks] [roll 1000000] [list.knots] [channel.category] [target]')->gated(new Cooldown(5)));
+        $pack = World::pack()->withCommand(
+            Say::on('!mix', '[add 1 to counter.planks] [roll 1000000] [list.knots] [channel.category] [target]')->gated(
+                new Cooldown(5),
+            ),
+        );
         $store = new InMemoryStore(World::situation($pack)->memory);
-        $line = new ChatLine('m-1', Person::known('account:pia', 'pia', 'Pia', Levels::of()), '!mix @odo', Moment::fromIso(World::NOW) ?? new Moment(0));
+        $line = new ChatLine(
+            'm-1',
+            Person::known('account:pia', 'pia', 'Pia', Levels::of()),
+            '!mix @odo',
+            Moment::fromIso(World::NOW) ?? new Moment(0),
+        );
         $readings = World::situation($pack)->readings();
-        $carried = (new Driver(new Talker, $store))->hear($line, new HeardIn($pack, new CompleteView, $readings, $line->at, new KeyedChance('7', $line->key), ChatProfile::stream()));
+        $carried = (new Driver(new Talker, $store))->hear(
+            $line,
+            new HeardIn(
+                $pack,
+                new CompleteView,
+                $readings,
+                $line->at,
+                new KeyedChance('7', $line->key),
+                ChatProfile::stream(),
+            ),
+        );
         self::assertInstanceOf(Outcome::class, $carried->outcome);
         // Memory goes on; the cooldown alone would close the gate now.
-        (new Driver(new Talker, $store))->hear(new ChatLine('m-2', $line->by, '!mix', $line->at->plusMillis(60_000)), new HeardIn($pack, new CompleteView, $readings, $line->at->plusMillis(60_000), new KeyedChance('7', 'm-2'), ChatProfile::stream()));
+        (new Driver(new Talker, $store))->hear(
+            new ChatLine('m-2', $line->by, '!mix', $line->at->plusMillis(60_000)),
+            new HeardIn(
+                $pack,
+                new CompleteView,
+                $readings,
+                $line->at->plusMillis(60_000),
+                new KeyedChance('7', 'm-2'),
+                ChatProfile::stream(),
+            ),
+        );
 
         $again = new LineRerun('7', ChatProfile::stream(), $store, ['title' => 'now']);
         $outcome = $again->by($pack, $line, $carried->memory, $carried->readings, traced: true);
@@ -43,7 +72,13 @@ final class LineRerunTest extends TestCase
         self::assertNotNull($outcome->trace);
         self::assertSame(5, $store->values()[Key::counter('planks')->id()], 'hearing again keeps nothing');
 
-        $draft = $pack->withCommand(Say::on('!mix', '[counter.planks] [counter.ballast] [channel.title] [channel.category]'), '!mix');
-        self::assertSame(['3 10 now Planking'], $again->by($draft, $line, $carried->memory, $carried->readings)->texts());
+        $draft = $pack->withCommand(
+            Say::on('!mix', '[counter.planks] [counter.ballast] [channel.title] [channel.category]'),
+            '!mix',
+        );
+        self::assertSame(
+            ['3 10 now Planking'],
+            $again->by($draft, $line, $carried->memory, $carried->readings)->texts(),
+        );
     }
 }

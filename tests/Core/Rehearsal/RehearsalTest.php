@@ -34,16 +34,40 @@ final class RehearsalTest extends TestCase
         $file = ChatFile::read("## about\n# Odo: subscriber, VIP\n\n+0s Odo: !tide\n+1m5s Pia: a: b\n+2m Pia: \n");
         self::assertSame([], $file->findings);
         self::assertSame([Level::Subscriber, Level::Vip], $file->levels['odo']);
-        self::assertSame([[0, 'Odo', '!tide'], [65_000, 'Pia', 'a: b'], [120_000, 'Pia', '']], array_map(static fn ($line): array => [$line->millis, $line->by, $line->text], $file->lines));
+        self::assertSame(
+            [[0, 'Odo', '!tide'], [65_000, 'Pia', 'a: b'], [120_000, 'Pia', '']],
+            array_map(static fn ($line): array => [$line->millis, $line->by, $line->text], $file->lines),
+        );
     }
 
     public function test_a_chat_from_elsewhere_is_read_line_by_line_as_it_was_written(): void
     {
         // A mark of the order of bytes, ends of lines of two kinds, and signs that are none of them.
-        $file = ChatFile::read("\u{FEFF}# Newbie: vip\r\n+0s newbie: one\u{2028}+1s odo: not me\u{85}\x0B\x0C\r\nnothing\r\n");
-        self::assertSame(["one\u{2028}+1s odo: not me\u{85}\x0B\x0C"], array_map(static fn ($line): string => $line->text, $file->lines), 'nobody is made to say what another wrote');
-        self::assertSame(['not-a-line 51-58'], array_map(static fn (Finding $finding): string => "{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}", $file->findings), 'each end of a line is as long as it is');
-        $report = Runner::run(new Rehearsal(World::pack(), new \SilverParrot\Rehearsal\InitialState, '1', ChatProfile::stream()), $file->lines, $file->levels, self::start(), $file->names);
+        $file = ChatFile::read(
+            "\u{FEFF}# Newbie: vip\r\n+0s newbie: one\u{2028}+1s odo: not me\u{85}\x0B\x0C\r\nnothing\r\n",
+        );
+        self::assertSame(
+            ["one\u{2028}+1s odo: not me\u{85}\x0B\x0C"],
+            array_map(static fn ($line): string => $line->text, $file->lines),
+            'nobody is made to say what another wrote',
+        );
+        self::assertSame(
+            ['not-a-line 51-58'],
+            array_map(
+                static fn (
+                    Finding $finding,
+                ): string => "{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}",
+                $file->findings,
+            ),
+            'each end of a line is as long as it is',
+        );
+        $report = Runner::run(
+            new Rehearsal(World::pack(), new \SilverParrot\Rehearsal\InitialState, '1', ChatProfile::stream()),
+            $file->lines,
+            $file->levels,
+            self::start(),
+            $file->names,
+        );
         self::assertSame('Newbie', $report->heard[0]->by?->name);
     }
 
@@ -58,8 +82,19 @@ final class RehearsalTest extends TestCase
     {
         $file = ChatFile::read("+5s Odo: a\n+3s Pia: b\nOdo: c\n+ Odo: d\n# Pia: captan, modrator\n");
         self::assertSame(
-            ['back-in-time 11-21', 'not-a-line 22-28', 'not-a-line 29-37', 'unknown-level 38-61', 'unknown-level 38-61'],
-            array_map(static fn (Finding $finding): string => "{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}", $file->findings),
+            [
+                'back-in-time 11-21',
+                'not-a-line 22-28',
+                'not-a-line 29-37',
+                'unknown-level 38-61',
+                'unknown-level 38-61',
+            ],
+            array_map(
+                static fn (
+                    Finding $finding,
+                ): string => "{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to}",
+                $file->findings,
+            ),
         );
         self::assertSame('Did you mean moderator?', $file->findings[4]->mend());
         self::assertSame('', $file->findings[3]->mend());
@@ -68,23 +103,52 @@ final class RehearsalTest extends TestCase
     public function test_an_evening_runs_on_a_copy_of_memory(): void
     {
         $report = self::evening();
-        self::assertSame(['7', '3', '3', '0'], [$report->toArray()['said'], $report->toArray()['silent'], $report->toArray()['closed'], $report->toArray()['failed']]);
+        self::assertSame(
+            ['7', '3', '3', '0'],
+            [
+                $report->toArray()['said'],
+                $report->toArray()['silent'],
+                $report->toArray()['closed'],
+                $report->toArray()['failed'],
+            ],
+        );
         self::assertSame(['Splinters while Planking: 10 (12 in all). Not bad.'], $report->heard[3]->outcome->texts());
-        self::assertSame([['what' => 'viewer.pebbles', 'scope' => 'odo', 'from' => '5', 'to' => '2'], ['what' => 'viewer.pebbles', 'scope' => 'pia', 'from' => '310', 'to' => '313']], $report->toArray()['lines'][5]['changes']);
+        self::assertSame(
+            [
+                ['what' => 'viewer.pebbles', 'scope' => 'odo', 'from' => '5', 'to' => '2'],
+                ['what' => 'viewer.pebbles', 'scope' => 'pia', 'from' => '310', 'to' => '313'],
+            ],
+            $report->toArray()['lines'][5]['changes'],
+        );
     }
 
     public function test_the_same_evening_is_the_same_to_the_byte(): void
     {
         self::assertSame(json_encode(self::evening()->toArray()), json_encode(self::evening()->toArray()));
         // There is little luck in it, so two seeds may well have the same.
-        self::assertGreaterThan(1, count(array_unique(array_map(static fn (int $seed): string|false => json_encode(self::evening("seed $seed")->toArray()), range(1, 8)))));
+        self::assertGreaterThan(
+            1,
+            count(
+                array_unique(
+                    array_map(
+                        static fn (int $seed): string|false => json_encode(self::evening("seed $seed")->toArray()),
+                        range(1, 8),
+                    ),
+                ),
+            ),
+        );
     }
 
     public function test_whoever_has_spoken_can_be_named_from_then_on(): void
     {
         [$pack] = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'));
         $file = ChatFile::read("+0s Tamsin: !biscuit @quill\n+9s Quill: ahoy\n+99s Tamsin: !biscuit @quill\n");
-        $report = Runner::run(new Rehearsal($pack, (new \SilverParrot\Rehearsal\InitialState), '1', ChatProfile::stream()), $file->lines, $file->levels, self::start());
+        $report = Runner::run(
+            new Rehearsal($pack, new \SilverParrot\Rehearsal\InitialState, '1', ChatProfile::stream()),
+            $file->lines,
+            $file->levels,
+            self::start(),
+        );
         self::assertSame('unknown-person', $report->heard[0]->outcome->failed?->reason);
         self::assertSame(['Tamsin hands Quill a biscuit. One biscuit so far.'], $report->heard[2]->outcome->texts());
     }
@@ -92,9 +156,19 @@ final class RehearsalTest extends TestCase
     public function test_memory_documents_tell_what_does_not_fit_the_pack(): void
     {
         [$pack] = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'));
-        [, $findings] = MemoryFormat::read('{"format":"silver-parrot-memory","version":1,"counters":{"planks":"3","oars":1},"occasions":{"leak":"soon"},"people":[{"name":"x"}]}', $pack);
+        [, $findings] = MemoryFormat::read(
+            '{"format":"silver-parrot-memory","version":1,"counters":{"planks":"3","oars":1},'
+                .'"occasions":{"leak":"soon"},"people":[{"name":"x"}]}',
+            $pack,
+        );
         self::assertSame(
-            ['/counters/planks wrong-kind', '/counters/oars unknown-key', '/occasions/leak not-a-moment', '/people/0 missing-key', '/people/0/login wrong-kind'],
+            [
+                '/counters/planks wrong-kind',
+                '/counters/oars unknown-key',
+                '/occasions/leak not-a-moment',
+                '/people/0 missing-key',
+                '/people/0/login wrong-kind',
+            ],
             array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", $findings),
         );
     }
@@ -109,7 +183,14 @@ final class RehearsalTest extends TestCase
         self::assertSame(1, $store->snapshot(Reads::of($key))->value($key));
         self::assertFalse($store->snapshot(Reads::of())->knows($key));
         $store->turn(EventKey::event('f'), Reads::of(), static fn () => \SilverParrot\Hearing\Needs::keys($key));
-        self::assertInstanceOf(Tally::class, $store->turn(EventKey::event('f'), Reads::of(), static fn (): Tally => new Tally([new Change($key, 1, null, '', '')])));
+        self::assertInstanceOf(
+            Tally::class,
+            $store->turn(
+                EventKey::event('f'),
+                Reads::of(),
+                static fn (): Tally => new Tally([new Change($key, 1, null, '', '')]),
+            ),
+        );
         self::assertSame([], $store->values());
     }
 
@@ -119,7 +200,12 @@ final class RehearsalTest extends TestCase
         [$situation] = MemoryFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.memory.json'), $pack);
         $file = ChatFile::read((string) file_get_contents(self::EXAMPLES.'evening.chat.txt'));
 
-        return Runner::run(new Rehearsal($pack, $situation, $seed, ChatProfile::stream()), $file->lines, $file->levels, self::start());
+        return Runner::run(
+            new Rehearsal($pack, $situation, $seed, ChatProfile::stream()),
+            $file->lines,
+            $file->levels,
+            self::start(),
+        );
     }
 
     private static function start(): Moment

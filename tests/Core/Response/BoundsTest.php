@@ -32,15 +32,43 @@ final class BoundsTest extends TestCase
     public static function growths(): iterable
     {
         $a = str_repeat('a', 480);
-        yield 'a text replaced by more of itself' => ['["aaaaaaaaaa"'.str_repeat(' | replace "a" "aaaaaaaaaa"', 9).']', '', 'too-long-a-text'];
-        yield 'words replaced by themselves' => ['[words | replace "a" words | replace "a" words | replace "a" words]', $a, 'too-long-a-text'];
-        yield 'a long text in place of each letter of another' => ['["'.str_repeat('🦜', 900).'" | replace "🦜" "🦜🦜🦜🦜" as flock][flock | replace "🦜" flock]', '', 'too-long-a-text'];
-        yield 'words joined by themselves' => ['[words | sort | join words | sort | join words | cut 5]', str_repeat('a ', 900), 'too-long-a-text'];
+        yield 'a text replaced by more of itself' => [
+            '["aaaaaaaaaa"'.str_repeat(' | replace "a" "aaaaaaaaaa"', 9).']',
+            '',
+            'too-long-a-text',
+        ];
+        yield 'words replaced by themselves' => [
+            '[words | replace "a" words | replace "a" words | replace "a" words]',
+            $a,
+            'too-long-a-text',
+        ];
+        yield 'a long text in place of each letter of another' => [
+            '["'.str_repeat('🦜', 900).'" | replace "🦜" "🦜🦜🦜🦜" as flock][flock | replace "🦜" flock]',
+            '',
+            'too-long-a-text',
+        ];
+        yield 'words joined by themselves' => [
+            '[words | sort | join words | sort | join words | cut 5]',
+            str_repeat('a ', 900),
+            'too-long-a-text',
+        ];
         yield 'a list of too many parts' => ['[words | join "a b" | sort]', '', ''];
-        yield 'too many words' => ['[words | replace "a" "a " | sort | count]', str_repeat('a', 1_500), 'too-many-parts'];
+        yield 'too many words' => [
+            '[words | replace "a" "a " | sort | count]',
+            str_repeat('a', 1_500),
+            'too-many-parts',
+        ];
         yield 'a plural of many signs' => ['[1 | plural words]', str_repeat('#', 1_900).str_repeat('é', 100), ''];
-        yield 'an address of an address' => ['[words'.str_repeat(' | url', 60).']', str_repeat('é', 400), 'too-long-a-text'];
-        yield 'more work than one reply may take' => [str_repeat('[words | title | quiet]', 64), str_repeat('a ', 1_000), 'too-much-work'];
+        yield 'an address of an address' => [
+            '[words'.str_repeat(' | url', 60).']',
+            str_repeat('é', 400),
+            'too-long-a-text',
+        ];
+        yield 'more work than one reply may take' => [
+            str_repeat('[words | title | quiet]', 64),
+            str_repeat('a ', 1_000),
+            'too-much-work',
+        ];
     }
 
     #[DataProvider('growths')]
@@ -54,7 +82,11 @@ final class BoundsTest extends TestCase
         // And whoever writes it is told before anybody says a line, where a line can be long enough in this chat.
         $codes = self::codes($source);
         if ($reason !== '' && $reason !== 'too-many-parts') {
-            self::assertNotSame([], array_intersect($codes, ['can-fail', 'too-much-work', 'grows-too-long']), implode(', ', $codes));
+            self::assertNotSame(
+                [],
+                array_intersect($codes, ['can-fail', 'too-much-work', 'grows-too-long']),
+                implode(', ', $codes),
+            );
         }
     }
 
@@ -69,8 +101,28 @@ final class BoundsTest extends TestCase
     #[DataProvider('filters')]
     public function test_no_line_alone_makes_a_filter_work_for_too_long(string $filter): void
     {
-        $arguments = ['cut' => ' 30', 'join' => ' words', 'replace' => ' "a" words', 'default' => ' words', 'in' => ' days', 'plural' => ' words words', 'date' => ' words', 'round' => ' 2'][$filter] ?? '';
-        foreach ([str_repeat('a ', 1_000), str_repeat('é', 2_000), str_repeat('🦜🏽', 1_000), str_repeat('9', 2_000), str_repeat("e\u{301}", 1_000), '1', ''] as $words) {
+        $arguments =
+            [
+                'cut' => ' 30',
+                'join' => ' words',
+                'replace' => ' "a" words',
+                'default' => ' words',
+                'in' => ' days',
+                'plural' => ' words words',
+                'date' => ' words',
+                'round' => ' 2',
+            ][$filter] ?? '';
+        foreach (
+            [
+                str_repeat('a ', 1_000),
+                str_repeat('é', 2_000),
+                str_repeat('🦜🏽', 1_000),
+                str_repeat('9', 2_000),
+                str_repeat("e\u{301}", 1_000),
+                '1',
+                '',
+            ] as $words
+        ) {
             $said = self::say("[words | $filter$arguments]", $words);
             self::assertNotSame('too-much-work', $said instanceof EvaluationFailure ? $said->reason : '', $words);
             self::assertTrue($said instanceof EvaluationFailure || mb_check_encoding($said->text, 'UTF-8'));
@@ -81,11 +133,18 @@ final class BoundsTest extends TestCase
     {
         foreach (['upper', 'url', 'replace "a" "aaaaaaaaaa"', 'title', 'sort', 'link'] as $filter) {
             foreach ([38, 60] as $times) {
-                self::assertNotContains('not-looked-at', self::codes('[words'.str_repeat(" | $filter", $times).']'), $filter);
+                self::assertNotContains(
+                    'not-looked-at',
+                    self::codes('[words'.str_repeat(" | $filter", $times).']'),
+                    $filter,
+                );
             }
         }
         self::assertContains('too-much-work', self::codes(str_repeat('[words | title | quiet]', 64)));
-        self::assertNotContains('too-much-work', self::codes('[words | cut 100 | title] [words | sort | join ", " | cut 90]'));
+        self::assertNotContains(
+            'too-much-work',
+            self::codes('[words | cut 100 | title] [words | sort | join ", " | cut 90]'),
+        );
     }
 
     public function test_a_remainder_stays_between_nothing_and_its_divisor(): void
@@ -97,7 +156,14 @@ final class BoundsTest extends TestCase
 
     public function test_moments_lie_between_the_years_1_and_9999(): void
     {
-        foreach (['[until (now + words) | in days]', '[now + words]', '[now - words | date "y"]', '[set occasion.leak to now + words]'] as $source) {
+        foreach (
+            [
+                '[until (now + words) | in days]',
+                '[now + words]',
+                '[now - words | date "y"]',
+                '[set occasion.leak to now + words]',
+            ] as $source
+        ) {
             $said = self::say($source, '999999 weeks');
             self::assertInstanceOf(EvaluationFailure::class, $said, $source);
             self::assertSame('too-far', $said->reason, $source);
@@ -108,8 +174,22 @@ final class BoundsTest extends TestCase
 
     private static function say(string $source, string $words): RenderedResponse|EvaluationFailure
     {
-        $world = new SaidIn(self::pack(), new CompleteView, new CannedReadings, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', ''), ChatProfile::stream());
-        $said = Response::of($source)->say(new EvaluationContext($world, Invocation::of(null, $words, '!say', "!say $words"), 'bounds', new PendingReads));
+        $world = new SaidIn(
+            self::pack(),
+            new CompleteView,
+            new CannedReadings,
+            Moment::fromIso(World::NOW) ?? new Moment(0),
+            new KeyedChance('bounds', ''),
+            ChatProfile::stream(),
+        );
+        $said = Response::of($source)->say(
+            new EvaluationContext(
+                $world,
+                Invocation::of(null, $words, '!say', "!say $words"),
+                'bounds',
+                new PendingReads,
+            ),
+        );
         self::assertNotNull($said);
 
         return $said;
@@ -120,7 +200,10 @@ final class BoundsTest extends TestCase
     {
         self::assertLessThanOrEqual(Limits::SOURCE, mb_strlen($source));
 
-        return array_map(static fn (Finding $finding): string => $finding->kind->code(), Checks::ofCommand(Say::on('!say', $source), self::pack()));
+        return array_map(
+            static fn (Finding $finding): string => $finding->kind->code(),
+            Checks::ofCommand(Say::on('!say', $source), self::pack()),
+        );
     }
 
     private static function pack(): Pack

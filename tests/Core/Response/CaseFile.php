@@ -17,13 +17,16 @@ final class CaseFile
                 if (str_starts_with($line, '# ')) {
                     $about = substr($line, 2);
                 } elseif (preg_match('/^([a-z ]+):(?: (.*))?$/', $line, $part) === 1) {
-                    $case[$part[1]] = ($case[$part[1]] ?? null) === null ? ($part[2] ?? '') : $case[$part[1]]."\n".($part[2] ?? '');
+                    $case[$part[1]] =
+                        ($case[$part[1]] ?? null) === null ? $part[2] ?? '' : $case[$part[1]]."\n".($part[2] ?? '');
                 } else {
                     throw new \LogicException("$file: not a case line: $line");
                 }
             }
             if (isset($case['source'])) {
-                yield basename($file, '.test').": $about: {$case['source']}".(isset($case['words']) ? " ({$case['words']})" : '') => $case;
+                yield basename($file, '.test')
+                    .": $about: {$case['source']}"
+                    .(isset($case['words']) ? " ({$case['words']})" : '') => $case;
             }
         }
     }

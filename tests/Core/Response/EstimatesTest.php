@@ -37,24 +37,133 @@ final class EstimatesTest extends TestCase
 {
     /** One expression or more of every kind of value, those of people's texts among them. */
     private const VALUES = [
-        'caller', 'caller.levels', 'caller.level', 'caller.tier', 'caller.lines', 'caller.boat', 'caller.pebbles', 'caller.first_seen', 'caller.followed', 'target', 'target.pebbles', 'target.category', 'target.here',
-        'word 1', 'words', 'words 2 to 3', 'message', 'trigger', 'channel.title', 'channel.tags', 'channel.viewers', 'channel.uptime', 'channel.started', 'channel.live', 'now', 'today',
-        'fact.workshop', 'list.knots', 'list.knots 2', 'list.knots.size', 'counter.planks', 'counter.splinters', 'counter.splinters.total', 'counter.visits', 'occasion.leak', 'since occasion.leak', 'until occasion.launch',
-        'lookup.tide.high', 'commands', '"a text"', '12', '2.5', '"7"', 'yes', 'nothing', 'roll 6', 'roll -5 to 100', 'either "port", "starboard board"', '(counter.planks + 1)', '(counter.planks / 7)', '(word 1 * 2)', '(-counter.planks)', '(counter.planks % 7)',
-        '(words or "nobody")', '(caller.tier or 0)', '(words and caller)', '(not words)', '(counter.planks > 2)', '(words contains "w")', '(now + "2 days")', '(caller.boat is nothing)',
+        'caller',
+        'caller.levels',
+        'caller.level',
+        'caller.tier',
+        'caller.lines',
+        'caller.boat',
+        'caller.pebbles',
+        'caller.first_seen',
+        'caller.followed',
+        'target',
+        'target.pebbles',
+        'target.category',
+        'target.here',
+        'word 1',
+        'words',
+        'words 2 to 3',
+        'message',
+        'trigger',
+        'channel.title',
+        'channel.tags',
+        'channel.viewers',
+        'channel.uptime',
+        'channel.started',
+        'channel.live',
+        'now',
+        'today',
+        'fact.workshop',
+        'list.knots',
+        'list.knots 2',
+        'list.knots.size',
+        'counter.planks',
+        'counter.splinters',
+        'counter.splinters.total',
+        'counter.visits',
+        'occasion.leak',
+        'since occasion.leak',
+        'until occasion.launch',
+        'lookup.tide.high',
+        'commands',
+        '"a text"',
+        '12',
+        '2.5',
+        '"7"',
+        'yes',
+        'nothing',
+        'roll 6',
+        'roll -5 to 100',
+        'either "port", "starboard board"',
+        '(counter.planks + 1)',
+        '(counter.planks / 7)',
+        '(word 1 * 2)',
+        '(-counter.planks)',
+        '(counter.planks % 7)',
+        '(words or "nobody")',
+        '(caller.tier or 0)',
+        '(words and caller)',
+        '(not words)',
+        '(counter.planks > 2)',
+        '(words contains "w")',
+        '(now + "2 days")',
+        '(caller.boat is nothing)',
     ];
 
     private const FILTERS = [
-        'upper', 'lower', 'title', 'trim', 'cut 20', 'cut 1', 'replace "w" "long"', 'replace "ww" ""', 'number', 'round', 'round 2', 'ordinal', 'plural "# plank" "all # of # planks"', 'plural one="#" few="# few" other="# of them"',
-        'date', 'date "EEEE d MMMM y"', 'ago', 'short', 'default "another"', 'default words', 'quiet', 'url', 'mention', 'in days', 'in minutes', 'join " and then "', 'first', 'last', 'count', 'reverse', 'sort', 'link',
+        'upper',
+        'lower',
+        'title',
+        'trim',
+        'cut 20',
+        'cut 1',
+        'replace "w" "long"',
+        'replace "ww" ""',
+        'number',
+        'round',
+        'round 2',
+        'ordinal',
+        'plural "# plank" "all # of # planks"',
+        'plural one="#" few="# few" other="# of them"',
+        'date',
+        'date "EEEE d MMMM y"',
+        'ago',
+        'short',
+        'default "another"',
+        'default words',
+        'quiet',
+        'url',
+        'mention',
+        'in days',
+        'in minutes',
+        'join " and then "',
+        'first',
+        'last',
+        'count',
+        'reverse',
+        'sort',
+        'link',
     ];
 
     private const LETTERS = ['w', 'ß', 'ﬃ', '🦜', "e\u{301}", '7', '７', "\u{1F1E6}", 'x y ', "\u{200D}", 'İ'];
 
     /** Values of which some or all are lists, and what can be done to lists one after another. */
-    private const LISTS = ['words', 'message', 'channel.tags', 'caller.levels', 'commands', '(caller.tier or words)', '(either now, commands)', '(either words, caller.levels)', '(words and caller.levels)', '(caller.levels or now)'];
+    private const LISTS = [
+        'words',
+        'message',
+        'channel.tags',
+        'caller.levels',
+        'commands',
+        '(caller.tier or words)',
+        '(either now, commands)',
+        '(either words, caller.levels)',
+        '(words and caller.levels)',
+        '(caller.levels or now)',
+    ];
 
-    private const CHAINS = ['sort | mention', 'sort | join " — and — "', 'upper | join " — and — "', 'reverse | url', 'reverse | url | first', 'mention | join words', 'sort | title | last', 'cut 400 | first', 'join "" | upper', 'reverse | trim | reverse', 'sort | count'];
+    private const CHAINS = [
+        'sort | mention',
+        'sort | join " — and — "',
+        'upper | join " — and — "',
+        'reverse | url',
+        'reverse | url | first',
+        'mention | join words',
+        'sort | title | last',
+        'cut 400 | first',
+        'join "" | upper',
+        'reverse | trim | reverse',
+        'sort | count',
+    ];
 
     /** @return iterable<string, array{string, list<string>}> the language, and responses */
     public static function responses(): iterable
@@ -71,8 +180,26 @@ final class EstimatesTest extends TestCase
             }
         }
         yield 'lists through several filters' => ['en', $chained];
-        $moments = ['(now + since occasion.launch)', '(now - until occasion.launch)', '(occasion.launch + "2 days")', '(now + "999999 weeks 999999 weeks 999999 weeks")', '(now - "999999 weeks")', '((either now, 3) + "2 days")', '(now * "2 days")', '(now + words)', '(occasion.launch - occasion.leak)', '(-now)', '(3 + now)'];
-        yield 'moments that are moved' => ['en', [...array_map(static fn (string $moment): string => "[$moment]", $moments), ...array_map(static fn (string $moment): string => "[$moment or words or 1]", $moments)]];
+        $moments = [
+            '(now + since occasion.launch)',
+            '(now - until occasion.launch)',
+            '(occasion.launch + "2 days")',
+            '(now + "999999 weeks 999999 weeks 999999 weeks")',
+            '(now - "999999 weeks")',
+            '((either now, 3) + "2 days")',
+            '(now * "2 days")',
+            '(now + words)',
+            '(occasion.launch - occasion.leak)',
+            '(-now)',
+            '(3 + now)',
+        ];
+        yield 'moments that are moved' => [
+            'en',
+            [
+                ...array_map(static fn (string $moment): string => "[$moment]", $moments),
+                ...array_map(static fn (string $moment): string => "[$moment or words or 1]", $moments),
+            ],
+        ];
         foreach (['en', 'pl', 'ar', 'ja', 'de'] as $number => $language) {
             $filtered = [];
             foreach (self::VALUES as $at => $value) {
@@ -90,15 +217,20 @@ final class EstimatesTest extends TestCase
 
     /** @param  list<string>  $sources */
     #[DataProvider('responses')]
-    public function test_nothing_that_is_said_leaves_its_bounds_and_no_gap_comes_untold(string $language, array $sources): void
-    {
+    public function test_nothing_that_is_said_leaves_its_bounds_and_no_gap_comes_untold(
+        string $language,
+        array $sources,
+    ): void {
         $pack = World::pack($language, 'Europe/Warsaw');
         $profile = ChatProfile::stream();
         $lengths = Lengths::of($pack->channel);
         $said = 0;
         foreach ($sources as $source) {
             $response = Response::of($source);
-            if (array_filter($response->findings($pack), static fn (Finding $finding): bool => $finding->isError()) !== []) {
+            if (
+                array_filter($response->findings($pack), static fn (Finding $finding): bool => $finding->isError())
+                !== []
+            ) {
                 continue;
             }
             $estimate = StaticAnalyzer::of($response, $pack, $profile, ['!say', '!speak'], $lengths);
@@ -109,8 +241,13 @@ final class EstimatesTest extends TestCase
         self::assertGreaterThan(count($sources) * 3, $said);
     }
 
-    private function compare(Response $response, ResponseEstimate $estimate, Pack $pack, ChatProfile $profile, int $attempt): bool
-    {
+    private function compare(
+        Response $response,
+        ResponseEstimate $estimate,
+        Pack $pack,
+        ChatProfile $profile,
+        int $attempt,
+    ): bool {
         $letter = self::LETTERS[$attempt % count(self::LETTERS)];
         $room = 500 - mb_strlen('!say ');
         $typed = match (intdiv($attempt, 3) % 4) {
@@ -126,18 +263,53 @@ final class EstimatesTest extends TestCase
         };
         $name = trim($name) === '' ? 'Pia' : $name;
         $imagined = new SyntheticWorld($pack, $name, $attempt, ['Planking'], [0, 1, 5]);
-        $world = new SaidIn($pack, $imagined, $imagined, Moment::fromIso(World::NOW) ?? new Moment(0), new KeyedChance('bounds', (string) $attempt), $profile);
+        $world = new SaidIn(
+            $pack,
+            $imagined,
+            $imagined,
+            Moment::fromIso(World::NOW) ?? new Moment(0),
+            new KeyedChance('bounds', (string) $attempt),
+            $profile,
+        );
         $trigger = $attempt % 2 === 0 ? '!say' : '!speak';
-        $caller = Person::known('caller', 'caller', $name, Levels::of(...($attempt % 2 === 0 ? Level::cases() : [])), $attempt % 4);
-        $said = $response->say(new EvaluationContext($world, Invocation::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)), 'bounds', new PendingReads));
+        $caller = Person::known(
+            'caller',
+            'caller',
+            $name,
+            Levels::of(...$attempt % 2 === 0 ? Level::cases() : []),
+            $attempt % 4,
+        );
+        $said = $response->say(
+            new EvaluationContext(
+                $world,
+                Invocation::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)),
+                'bounds',
+                new PendingReads,
+            ),
+        );
         if ($said instanceof RenderedResponse) {
             $text = $said->text;
             [$extent, $length] = [$estimate->extent, ValueEstimate::length($text)];
             if ($length > $extent->longest || $length < $extent->shortest || strlen($text) > $extent->bytes) {
-                self::fail("{$response->text} said “{$text}” for “{$typed}”: $length characters and ".strlen($text)." bytes, not {$extent->shortest} to {$extent->longest} and {$extent->bytes}");
+                self::fail(
+                    "{$response->text} said “{$text}” for “{$typed}”: $length characters and "
+                        .strlen($text)
+                        ." bytes, not {$extent->shortest} to {$extent->longest} and {$extent->bytes}",
+                );
             }
-        } elseif ($said instanceof EvaluationFailure && ($reason = GapReason::tryFrom($said->reason)) !== null && $reason !== GapReason::TooLarge && $reason !== GapReason::NotWhole) {
-            $told = array_merge([], ...array_map(static fn (EstimatedSlot|EstimatedCondition $one): array => $one->estimate->gaps, [...$estimate->slots, ...$estimate->conditions]));
+        } elseif (
+            $said instanceof EvaluationFailure
+            && ($reason = GapReason::tryFrom($said->reason)) !== null
+            && $reason !== GapReason::TooLarge
+            && $reason !== GapReason::NotWhole
+        ) {
+            $told = array_merge(
+                [],
+                ...array_map(static fn (EstimatedSlot|EstimatedCondition $one): array => $one->estimate->gaps, [
+                    ...$estimate->slots,
+                    ...$estimate->conditions,
+                ]),
+            );
             self::assertContains($reason, $told, "{$response->text} fails with {$reason->value} for “{$typed}”");
         }
 
@@ -147,7 +319,9 @@ final class EstimatesTest extends TestCase
     /** @return iterable<string, array{string, list<string>}> */
     public static function demo(): iterable
     {
-        [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
+        [$pack] = PackFormat::read(
+            (string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'),
+        );
         foreach ($pack->commands as $command) {
             foreach ($command->sources() as $place => $source) {
                 yield "{$command->trigger} $place" => [$source, $command->triggers->all()];
@@ -157,16 +331,31 @@ final class EstimatesTest extends TestCase
 
     /** @param  list<string>  $triggers */
     #[DataProvider('demo')]
-    public function test_the_longest_is_reached_within_a_tenth_by_the_input_that_is_shown(string $source, array $triggers): void
-    {
-        [$pack] = PackFormat::read((string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'));
+    public function test_the_longest_is_reached_within_a_tenth_by_the_input_that_is_shown(
+        string $source,
+        array $triggers,
+    ): void {
+        [$pack] = PackFormat::read(
+            (string) file_get_contents(__DIR__.'/../../../docs/examples/lantern-cove.pack.json'),
+        );
         $profile = ChatProfile::stream();
         $response = Response::of($source);
         $estimate = StaticAnalyzer::of($response, $pack, $profile, $triggers);
-        $longest = LongestAnswer::of($response, $estimate, $pack, $profile, $triggers, Moment::fromIso(World::NOW) ?? new Moment(0));
+        $longest = LongestAnswer::of(
+            $response,
+            $estimate,
+            $pack,
+            $profile,
+            $triggers,
+            Moment::fromIso(World::NOW) ?? new Moment(0),
+        );
         self::assertNotNull($longest);
         self::assertLessThanOrEqual($estimate->extent->longest, $longest->length);
-        self::assertGreaterThanOrEqual(0.9 * $estimate->extent->longest, $longest->length, "“{$longest->text}” ".implode(', ', $longest->given));
+        self::assertGreaterThanOrEqual(
+            0.9 * $estimate->extent->longest,
+            $longest->length,
+            "“{$longest->text}” ".implode(', ', $longest->given),
+        );
     }
 
     public function test_what_is_known_of_a_response_beforehand(): void
@@ -184,6 +373,9 @@ final class EstimatesTest extends TestCase
         self::assertSame('0 to 20, typed 20', $of('[words | cut 20]'));
         self::assertSame('1 to 3, typed 0', $of('[when words]ayy[else]n[end]'));
         self::assertSame('1 to 3, typed 0', $of('[roll 1 to 100]'));
-        self::assertSame('0 to 4000, typed 4000', $of('[words][words][words][words][words][words][words][words][words]'));
+        self::assertSame(
+            '0 to 4000, typed 4000',
+            $of('[words][words][words][words][words][words][words][words][words]'),
+        );
     }
 }

@@ -31,13 +31,22 @@ final class FiltersByKindTest extends TestCase
     public function test_what_a_filter_makes_of_a_kind_of_value(string $source, string $expected): void
     {
         $pack = World::pack()->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
-        $outcome = (new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream()))->line('cell', World::people()[0]->person(), '!say', Moment::fromIso(World::NOW) ?? new Moment(0));
-        self::assertSame($expected, $outcome->failed === null ? substr($outcome->texts()[0] ?? '', 1) : "!{$outcome->failed->reason}");
+        $outcome = (new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream()))->line(
+            'cell',
+            World::people()[0]->person(),
+            '!say',
+            Moment::fromIso(World::NOW) ?? new Moment(0),
+        );
+        self::assertSame(
+            $expected,
+            $outcome->failed === null ? substr($outcome->texts()[0] ?? '', 1) : "!{$outcome->failed->reason}",
+        );
     }
 
     public function test_every_filter_stands_in_the_table(): void
     {
-        $named = array_map(static fn (string $filter): string => explode(' ', $filter)[0], array_keys(self::table()[1]));
+        $name = static fn (string $filter): string => explode(' ', $filter)[0];
+        $named = array_map($name, array_keys(self::table()[1]));
         self::assertSame([], array_diff(array_keys((new Vocabulary)->filters), $named));
     }
 

@@ -46,16 +46,33 @@ final class LanguageTest extends TestCase
         $source = $case['source'];
         // What is said has no findings, or the case names them.
         if (isset($case['finds']) || isset($case['says'])) {
-            $found = array_map(static fn (Finding $finding): string => trim("{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to} ".($finding->replacement ?? '')), Response::of($source)->findings($pack));
+            $found = array_map(
+                static fn (Finding $finding): string => trim(
+                    "{$finding->kind->code()} {$finding->span?->from}-{$finding->span?->to} "
+                        .($finding->replacement ?? ''),
+                ),
+                Response::of($source)->findings($pack),
+            );
             self::assertSame($case['finds'] ?? '', implode('; ', $found));
         }
-        if (! array_intersect_key($case, ['says' => 1, 'says one of' => 1, 'says between' => 1, 'fails' => 1, 'changes' => 1])) {
+        if (
+            ! array_intersect_key($case, [
+                'says' => 1,
+                'says one of' => 1,
+                'says between' => 1,
+                'fails' => 1,
+                'changes' => 1,
+            ])
+        ) {
             return;
         }
         $outcome = $this->say($source, $case);
         // Without a trace it goes another way, to the same end.
         $untraced = $this->say($source, $case, isTraced: false);
-        self::assertEquals([$outcome->texts(), $outcome->changes, $outcome->failed?->reason, $outcome->failed?->span], [$untraced->texts(), $untraced->changes, $untraced->failed?->reason, $untraced->failed?->span]);
+        self::assertEquals(
+            [$outcome->texts(), $outcome->changes, $outcome->failed?->reason, $outcome->failed?->span],
+            [$untraced->texts(), $untraced->changes, $untraced->failed?->reason, $untraced->failed?->span],
+        );
         $text = implode("\n", $outcome->texts());
         if (isset($case['says'])) {
             self::assertNull($outcome->failed, (string) $outcome->failed?->getMessage());
@@ -84,23 +101,38 @@ final class LanguageTest extends TestCase
     }
 
     /**
-     * Hears with a store that gives nothing until it is asked: every case is also a test that what is needed is asked for,
-     * in two rounds at most.
+     * Hears with a store that gives nothing until it is asked: every case is also a test that what is needed is asked
+     * for, in two rounds at most.
      *
      * @param  array<string, string>  $case
      */
     private function say(string $source, array $case, bool $isTraced = true): Outcome
     {
-        $pack = World::pack($case['language'] ?? 'en', $case['zone'] ?? 'UTC')->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
+        $pack = World::pack($case['language'] ?? 'en', $case['zone'] ?? 'UTC')->withCommand(
+            Say::on('!say', $source)->gated(Cooldown::none()),
+        );
         $situation = World::situation($pack, ($case['odo'] ?? '') !== 'unseen');
         $store = new InMemoryStore($situation->memory);
         $now = Moment::fromIso(World::NOW);
         self::assertNotNull($now);
-        $line = new ChatLine('case', $this->caller($case), '!say '.strtr($case['words'] ?? '', ['\u200B' => "\u{200B}", '\t' => "\t"]), $now);
+        $line = new ChatLine(
+            'case',
+            $this->caller($case),
+            '!say '.strtr($case['words'] ?? '', ['\u200B' => "\u{200B}", '\t' => "\t"]),
+            $now,
+        );
         $talker = new Talker;
         $reads = Reads::of();
         for ($rounds = 0; ; $rounds++) {
-            $world = new HeardIn($pack, $store->snapshot($reads), $situation->readings(), $now, new KeyedChance($case['seed'] ?? '1', 'case'), ChatProfile::stream(), $isTraced);
+            $world = new HeardIn(
+                $pack,
+                $store->snapshot($reads),
+                $situation->readings(),
+                $now,
+                new KeyedChance($case['seed'] ?? '1', 'case'),
+                ChatProfile::stream(),
+                $isTraced,
+            );
             $outcome = $talker->hear($line, $world);
             if (! $outcome instanceof Needs) {
                 return $outcome;
@@ -119,7 +151,14 @@ final class LanguageTest extends TestCase
             }
         }
         self::assertTrue(isset($person));
-        $levels = isset($case['levels']) ? Levels::of(...array_map(static fn (string $word): Level => Level::named($word) ?? Level::Everyone, explode(',', $case['levels']))) : $person->levels;
+        $levels = isset($case['levels'])
+            ? Levels::of(
+                ...array_map(
+                    static fn (string $word): Level => Level::named($word) ?? Level::Everyone,
+                    explode(',', $case['levels']),
+                ),
+            )
+            : $person->levels;
 
         return Person::known($person->id, $person->login, $case['name'] ?? $person->name, $levels, $person->tier);
     }

@@ -39,7 +39,11 @@ final class ListDrawTest extends TestCase
             self::assertSame(['a', 'b', 'c', 'd'], $round);
         }
         $this->assertNoneTwiceRunning($drawn);
-        self::assertGreaterThan(1, count(array_unique(array_map(implode(...), array_chunk($drawn, 4)))), 'rounds differ');
+        self::assertGreaterThan(
+            1,
+            count(array_unique(array_map(implode(...), array_chunk($drawn, 4)))),
+            'rounds differ',
+        );
     }
 
     #[DataProvider('seeds')]
@@ -52,7 +56,10 @@ final class ListDrawTest extends TestCase
 
     public function test_in_turn_goes_round(): void
     {
-        self::assertSame(['a', 'b', 'c', 'a', 'b', 'c', 'a'], $this->draw(DrawOrder::InTurn, ['a' => 9, 'b' => 1, 'c' => 1], 7, 'x'));
+        self::assertSame(
+            ['a', 'b', 'c', 'a', 'b', 'c', 'a'],
+            $this->draw(DrawOrder::InTurn, ['a' => 9, 'b' => 1, 'c' => 1], 7, 'x'),
+        );
     }
 
     public function test_free_goes_by_weight(): void
@@ -78,7 +85,16 @@ final class ListDrawTest extends TestCase
             $next = $this->drawFrom(DrawOrder::InTurn, array_fill_keys($items, 1), 1, 'x', $memory)[0];
             self::assertSame(['c'], $next, implode(' ', $items));
         }
-        self::assertSame(['a'], $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'z' => 1], 1, 'x', $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'z' => 1], 2, 'x', [])[1])[0]);
+        self::assertSame(
+            ['a'],
+            $this->drawFrom(
+                DrawOrder::InTurn,
+                ['a' => 1, 'z' => 1],
+                1,
+                'x',
+                $this->drawFrom(DrawOrder::InTurn, ['a' => 1, 'z' => 1], 2, 'x', [])[1],
+            )[0],
+        );
     }
 
     #[DataProvider('seeds')]
@@ -104,11 +120,21 @@ final class ListDrawTest extends TestCase
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937(7));
         for ($round = 0; $round < 400; $round++) {
             $weights = array_map(static fn (): int => $random->getInt(1, 5), range(1, $random->getInt(1, 30)));
-            $table = new DrawTable(array_map(static fn (int $weight, int $place): WeightedText => new WeightedText("t$place", $weight, "i$place"), $weights, array_keys($weights)));
+            $table = new DrawTable(
+                array_map(
+                    static fn (int $weight, int $at): WeightedText => new WeightedText("t$at", $weight, "i$at"),
+                    $weights,
+                    array_keys($weights),
+                ),
+            );
             $without = $random->getInt(0, 3) === 0 ? null : $random->getInt(0, count($weights) - 1);
             $others = array_diff_key($weights, $without === null ? [] : [$without => true]) ?: $weights;
             $luck = static fn (): \Random\Randomizer => new \Random\Randomizer(new \Random\Engine\Mt19937($round));
-            self::assertSame(Weighted::place($others, $luck()), $table->byWeight($luck(), $without), json_encode([$weights, $without], JSON_THROW_ON_ERROR));
+            self::assertSame(
+                Weighted::place($others, $luck()),
+                $table->byWeight($luck(), $without),
+                json_encode([$weights, $without], JSON_THROW_ON_ERROR),
+            );
         }
     }
 
@@ -120,8 +146,16 @@ final class ListDrawTest extends TestCase
 
     public function test_a_response_that_fails_has_drawn_nothing(): void
     {
-        $rehearsal = $this->rehearsal(DrawOrder::InTurn, ['a' => 1, 'b' => 1], 'x', [], '[list.items][when word 1 is "stop"][1 / 0][end]');
-        $line = static fn (string $key, string $words): array => $rehearsal->line($key, World::people()[0]->person(), "!draw $words", new Moment(0))->texts();
+        $rehearsal = $this->rehearsal(
+            DrawOrder::InTurn,
+            ['a' => 1, 'b' => 1],
+            'x',
+            [],
+            '[list.items][when word 1 is "stop"][1 / 0][end]',
+        );
+        $line = static fn (string $key, string $words): array => $rehearsal
+            ->line($key, World::people()[0]->person(), "!draw $words", new Moment(0))
+            ->texts();
         self::assertSame([['a'], [], ['b']], [$line('1', ''), $line('2', 'stop'), $line('3', '')]);
     }
 
@@ -156,8 +190,17 @@ final class ListDrawTest extends TestCase
      */
     private function rehearsal(DrawOrder $order, array $items, string $seed, array $memory, string $response): Rehearsal
     {
-        $texts = array_map(static fn (string $text, int $weight): WeightedText => new WeightedText($text, $weight), array_keys($items), $items);
-        $pack = new Pack(World::pack()->channel, commands: [Say::on('!draw', $response)->gated(Cooldown::none())], lists: ['items' => new TextList('items', $texts, $order)], flood: new Flood(0, 0));
+        $texts = array_map(
+            static fn (string $text, int $weight): WeightedText => new WeightedText($text, $weight),
+            array_keys($items),
+            $items,
+        );
+        $pack = new Pack(
+            World::pack()->channel,
+            commands: [Say::on('!draw', $response)->gated(Cooldown::none())],
+            lists: ['items' => new TextList('items', $texts, $order)],
+            flood: new Flood(0, 0),
+        );
 
         return new Rehearsal($pack, new InitialState($memory), $seed, ChatProfile::stream());
     }

@@ -13,8 +13,8 @@ use SilverParrot\Value\Number;
 use SilverParrot\Value\TimeSpan;
 
 /**
- * How values are said in 28 languages and six of their regions, against Node's Intl: intl-table.json, made by `node intl-table.cjs`, with the
- * versions of its ICU and CLDR in it. PHP's ICU is 72 here, Node's is later.
+ * How values are said in 28 languages and six of their regions, against Node's Intl: intl-table.json, made by `node
+ * intl-table.cjs`, with the versions of its ICU and CLDR in it. PHP's ICU is 72 here, Node's is later.
  */
 final class PrinterTest extends TestCase
 {
@@ -92,7 +92,9 @@ final class PrinterTest extends TestCase
         foreach ($table['rows'] as [$locale, $kind, $input, $text]) {
             $said = self::said(new Printer(Channel::of('cove', 'Cove', $locale)), $kind, $input);
             if (self::plain($said) !== self::plain($text)) {
-                isset(self::REWRITTEN[$locale]) ? $rewritten[$locale] = ($rewritten[$locale] ?? 0) + 1 : $different["$locale $kind $input"] = "$said / $text";
+                isset(self::REWRITTEN[$locale])
+                    ? ($rewritten[$locale] = ($rewritten[$locale] ?? 0) + 1)
+                    : ($different["$locale $kind $input"] = "$said / $text");
             }
         }
         self::assertSame(self::REWRITTEN, $rewritten);
@@ -105,7 +107,11 @@ final class PrinterTest extends TestCase
         foreach (self::LONG as [$language, $digits, $expected]) {
             $number = Number::kept($digits);
             self::assertNotNull($number);
-            self::assertSame($expected, self::plain((new Printer(Channel::of('cove', 'Cove', $language)))->grouped($number)), "$language $digits");
+            self::assertSame(
+                $expected,
+                self::plain((new Printer(Channel::of('cove', 'Cove', $language)))->grouped($number)),
+                "$language $digits",
+            );
         }
     }
 
@@ -113,7 +119,9 @@ final class PrinterTest extends TestCase
     public function test_days_before_1582_are_of_the_same_calendar_as_later_ones(): void
     {
         $printer = new Printer(Channel::of('cove', 'Cove', 'en'));
-        foreach (['1582-10-04', '1582-10-10', '1500-03-01', '1000-02-28', '0033-04-05', '0001-01-01', '9999-12-31'] as $day) {
+        foreach (
+            ['1582-10-04', '1582-10-10', '1500-03-01', '1000-02-28', '0033-04-05', '0001-01-01', '9999-12-31'] as $day
+        ) {
             $moment = Moment::fromIso("{$day}T12:00:00Z");
             self::assertNotNull($moment);
             self::assertSame((new \DateTimeImmutable($day))->format('j n Y'), $printer->date($moment, 'd M yyyy'));
@@ -124,8 +132,22 @@ final class PrinterTest extends TestCase
     {
         $span = TimeSpan::between(new Moment(0), new Moment(9 * 86_400_000 + 3_600_000));
         self::assertNotNull($span);
-        foreach (['en' => '9 days 1 hour', 'en-GB' => '9 days 1 hour', 'fr-CA' => '9 jours 1 heure', 'es-MX' => '9 días 1 hora', 'de-CH' => '9 Tage 1 Stunde', 'pt-PT' => '9 dias 1 hora', 'zh-Hant-HK' => '9 日 1 小時'] as $language => $expected) {
-            self::assertSame($expected, self::plain((new Printer(Channel::of('cove', 'Cove', $language)))->print($span)), $language);
+        foreach (
+            [
+                'en' => '9 days 1 hour',
+                'en-GB' => '9 days 1 hour',
+                'fr-CA' => '9 jours 1 heure',
+                'es-MX' => '9 días 1 hora',
+                'de-CH' => '9 Tage 1 Stunde',
+                'pt-PT' => '9 dias 1 hora',
+                'zh-Hant-HK' => '9 日 1 小時',
+            ] as $language => $expected
+        ) {
+            self::assertSame(
+                $expected,
+                self::plain((new Printer(Channel::of('cove', 'Cove', $language)))->print($span)),
+                $language,
+            );
         }
     }
 

@@ -27,7 +27,12 @@ final class VocabularyTest extends TestCase
             $pack = World::pack();
             self::assertSame([], Response::of($described->example)->findings($pack), $described->example);
             $pack = $pack->withCommand(Say::on('!say', $described->example)->gated(Cooldown::none()));
-            $outcome = (new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream()))->line('e', World::people()[0]->person(), '!say odo', $this->now());
+            $outcome = (new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream()))->line(
+                'e',
+                World::people()[0]->person(),
+                '!say odo',
+                $this->now(),
+            );
             self::assertNull($outcome->failed, "{$described->example}: {$outcome->failed?->getMessage()}");
         }
     }
@@ -37,7 +42,11 @@ final class VocabularyTest extends TestCase
         foreach ($this->described() as $described) {
             self::assertMatchesRegularExpression('/^\p{Lu}.*\.$/us', $described->sentence, $described->name);
             self::assertNotSame('', $described->gives);
-            self::assertSame([], array_diff($described->tells === [] ? [] : $described->parts, array_keys($described->tells)), "{$described->name} tells of each of its parts");
+            self::assertSame(
+                [],
+                array_diff($described->tells === [] ? [] : $described->parts, array_keys($described->tells)),
+                "{$described->name} tells of each of its parts",
+            );
         }
         foreach ((new Vocabulary)->filters as $name => $filter) {
             self::assertNotSame('', $filter->describe()->withNothing, "$name says what it does with nothing");
@@ -82,14 +91,25 @@ final class VocabularyTest extends TestCase
 
     public function test_a_response_is_cut_into_text_and_slots_for_showing(): void
     {
-        self::assertSame([['Ahoy ', false], ['[caller]', true], ['! ', false], ['[words | cut 3]', true]], Segments::of('Ahoy [caller]! [words | cut 3]'));
-        self::assertSame([['[[caller] ', false], ['["a ] b"]', true], ['[', true]], Segments::of('[[caller] ["a ] b"]['));
+        self::assertSame(
+            [['Ahoy ', false], ['[caller]', true], ['! ', false], ['[words | cut 3]', true]],
+            Segments::of('Ahoy [caller]! [words | cut 3]'),
+        );
+        self::assertSame(
+            [['[[caller] ', false], ['["a ] b"]', true], ['[', true]],
+            Segments::of('[[caller] ["a ] b"]['),
+        );
         self::assertSame([], Segments::of(''));
     }
 
     public function test_what_a_response_changes_is_known_without_saying_it(): void
     {
-        self::assertSame(['counter.planks', 'target.pebbles'], Response::of('[add 1 to counter.planks][when no][take 1 from target.pebbles][end][add 2 to counter.planks]')->changedPlaces());
+        self::assertSame(
+            ['counter.planks', 'target.pebbles'],
+            Response::of(
+                '[add 1 to counter.planks][when no][take 1 from target.pebbles][end][add 2 to counter.planks]',
+            )->changedPlaces(),
+        );
     }
 
     /** @return list<Description> */

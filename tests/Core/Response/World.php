@@ -29,8 +29,8 @@ use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Value\Moment;
 
 /**
- * The world of the language tests: Lantern Cove on 2026-11-25 at 09:00. Tamsin (everyone, 40 pebbles) is the caller; Bram
- * is a moderator with 7 pebbles; Odo is known with 5 pebbles, unless a case says "odo: unseen".
+ * The world of the language tests: Lantern Cove on 2026-11-25 at 09:00. Tamsin (everyone, 40 pebbles) is the caller;
+ * Bram is a moderator with 7 pebbles; Odo is known with 5 pebbles, unless a case says "odo: unseen".
  */
 final class World
 {
@@ -44,9 +44,16 @@ final class World
 
         return new Pack(
             Channel::of('lantern_cove', 'Lantern Cove', $language, $zone),
-            facts: $named([new Fact('workshop', 'the shed by the slipway'), new Fact('trap', '[add 99 to counter.planks]')]),
+            facts: $named([
+                new Fact('workshop', 'the shed by the slipway'),
+                new Fact('trap', '[add 99 to counter.planks]'),
+            ]),
             lists: $named([
-                new TextList('knots', [new WeightedText('bowline'), new WeightedText('sheet bend'), new WeightedText('clove hitch')], DrawOrder::Shuffled),
+                new TextList(
+                    'knots',
+                    [new WeightedText('bowline'), new WeightedText('sheet bend'), new WeightedText('clove hitch')],
+                    DrawOrder::Shuffled,
+                ),
                 new TextList('tools', [new WeightedText('adze'), new WeightedText('mallet')], DrawOrder::InTurn),
                 new TextList('winds', [new WeightedText('north'), new WeightedText('south')], DrawOrder::NoRepeat),
                 new TextList('one', [new WeightedText('only')]),
@@ -62,8 +69,12 @@ final class World
             ]),
             occasions: $named([new Occasion('leak'), new Occasion('launch'), new Occasion('never')]),
             fields: $named([
-                new Field('boat'), new Field('pebbles', FieldType::Points), new Field('height', FieldType::Number), new Field('born', FieldType::Moment),
-                new Field('swims', FieldType::YesNo), new Field('motto', FieldType::Text, 'fair winds'),
+                new Field('boat'),
+                new Field('pebbles', FieldType::Points),
+                new Field('height', FieldType::Number),
+                new Field('born', FieldType::Moment),
+                new Field('swims', FieldType::YesNo),
+                new Field('motto', FieldType::Text, 'fair winds'),
             ]),
             goods: $named([new Goods('lantern', 30), new Goods('rope')]),
             ladders: ['pebbles' => new Ladder('pebbles', [20 => 'Bosun', 0 => 'Deckhand', 100 => 'Skipper'])],
@@ -87,13 +98,39 @@ final class World
             $memory += InitialState::recordOf($person, $pack);
         }
 
-        return new InitialState($memory, [
-            'title' => 'Planking the port side', 'category' => 'Planking', 'live' => true, 'started' => '2026-11-25T06:55:00Z', 'viewers' => 61, 'followers' => 12345, 'tags' => "boats\nwood", 'page' => 'https://cove.example/commands',
-        ], ['wind.speed' => 12, 'wind.name' => '[caller]'], ['link.odo' => 'https://cove.example/odo', 'followed.odo' => '2024-02-01T10:00:00Z', 'category.odo' => 'Rigging', 'account_made.tamsin' => '2020-11-25T09:00:00Z', 'followed.tamsin' => null, 'subscribed.tamsin' => null], [
-            new Quote(1, 'Measure twice, splash once.', 'Wren Halloway', 'Planking', Moment::fromIso('2026-03-01T18:00:00Z')),
-            new Quote(3, 'That gull has opinions.', 'Odo'),
-            new Quote(12, 'The [caller] glue holds.'),
-        ]);
+        return new InitialState(
+            $memory,
+            [
+                'title' => 'Planking the port side',
+                'category' => 'Planking',
+                'live' => true,
+                'started' => '2026-11-25T06:55:00Z',
+                'viewers' => 61,
+                'followers' => 12345,
+                'tags' => "boats\nwood",
+                'page' => 'https://cove.example/commands',
+            ],
+            ['wind.speed' => 12, 'wind.name' => '[caller]'],
+            [
+                'link.odo' => 'https://cove.example/odo',
+                'followed.odo' => '2024-02-01T10:00:00Z',
+                'category.odo' => 'Rigging',
+                'account_made.tamsin' => '2020-11-25T09:00:00Z',
+                'followed.tamsin' => null,
+                'subscribed.tamsin' => null,
+            ],
+            [
+                new Quote(
+                    1,
+                    'Measure twice, splash once.',
+                    'Wren Halloway',
+                    'Planking',
+                    Moment::fromIso('2026-03-01T18:00:00Z'),
+                ),
+                new Quote(3, 'That gull has opinions.', 'Odo'),
+                new Quote(12, 'The [caller] glue holds.'),
+            ],
+        );
     }
 
     /** @return list<CastMember> */
@@ -101,7 +138,12 @@ final class World
     {
         return [
             new CastMember('tamsin', 'Tamsin', record: ['pebbles' => '40']),
-            new CastMember('bram', 'Bram', [Level::Follower, Level::Moderator], record: ['pebbles' => '7', 'boat' => 'Heron']),
+            new CastMember(
+                'bram',
+                'Bram',
+                [Level::Follower, Level::Moderator],
+                record: ['pebbles' => '7', 'boat' => 'Heron'],
+            ),
             new CastMember('wren', 'Wren Halloway', [Level::Streamer]),
             ...($odoIsKnown ? [new CastMember('odo', 'Odo', [Level::Subscriber], 2, record: ['pebbles' => '5'])] : []),
         ];

@@ -25,14 +25,19 @@ final class TextTest extends TestCase
         self::assertSame('a?b', (new Source("a\xFFb"))->text, 'bytes that are no text are replaced');
     }
 
-    /** Every mapping of Unicode's CaseFolding.txt, version 15.0 (common and full: C and F): Debian package unicode-data. */
+    /**
+     * Every mapping of Unicode's CaseFolding.txt, version 15.0 (common and full: C and F): Debian package unicode-data.
+     */
     public function test_folding_is_unicodes_full_case_folding(): void
     {
         $checked = 0;
         foreach (Outside::lines('unicode/CaseFolding.txt') as $line) {
             if (preg_match('/^([0-9A-F]+); ([CF]); ([0-9A-F ]+);/', $line, $part) === 1) {
                 $from = mb_chr((int) hexdec($part[1]));
-                $to = implode('', array_map(static fn (string $hex): string => mb_chr((int) hexdec($hex)), explode(' ', $part[3])));
+                $to = implode(
+                    '',
+                    array_map(static fn (string $hex): string => mb_chr((int) hexdec($hex)), explode(' ', $part[3])),
+                );
                 self::assertSame(Fold::normal($to), Fold::caseless($from), $line);
                 $checked++;
             }

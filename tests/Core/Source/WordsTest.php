@@ -10,7 +10,9 @@ use Tests\Outside;
 
 final class WordsTest extends TestCase
 {
-    /** Unicode's WordBreakTest.txt 15.0 (Debian package unicode-data): 1,823 cases, all of them as Swedes divide words. */
+    /**
+     * Unicode's WordBreakTest.txt 15.0 (Debian package unicode-data): 1,823 cases, all of them as Swedes divide words.
+     */
     public function test_words_are_divided_as_unicodes_own_cases_are(): void
     {
         [$cases, $otherwise] = [0, []];
@@ -21,7 +23,10 @@ final class WordsTest extends TestCase
             }
             $cases++;
             $words = array_map(
-                static fn (string $word): string => implode('', array_map(static fn (string $hex): string => mb_chr((int) hexdec(trim($hex))), explode('×', $word))),
+                static fn (string $word): string => implode(
+                    '',
+                    array_map(static fn (string $hex): string => mb_chr((int) hexdec(trim($hex))), explode('×', $word)),
+                ),
                 explode('÷', trim($line, '÷ ')),
             );
             self::assertSame($words, Words::of(implode('', $words), 'sv'), $line);

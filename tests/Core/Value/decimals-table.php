@@ -33,4 +33,7 @@ for ($i = 0; $i < 4_000; $i++) {
         '/' => bcdiv($a, $b, 40),
     })];
 }
-file_put_contents(__DIR__.'/decimals-table.json', json_encode(['source' => 'PHP '.PHP_VERSION.', bcmath', 'rows' => $rows], JSON_THROW_ON_ERROR)."\n");
+file_put_contents(
+    __DIR__.'/decimals-table.json',
+    json_encode(['source' => 'PHP '.PHP_VERSION.', bcmath', 'rows' => $rows], JSON_THROW_ON_ERROR)."\n",
+);

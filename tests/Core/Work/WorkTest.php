@@ -33,12 +33,15 @@ use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
 /**
- * Work that must not grow with what is remembered, listed or written: counted in the bytes that it asks for at once, which
- * are the same on every machine. How long it takes is measured by `bin/parrot bench`.
+ * Work that must not grow with what is remembered, listed or written: counted in the bytes that it asks for at once,
+ * which are the same on every machine. How long it takes is measured by `bin/parrot bench`.
  */
 final class WorkTest extends TestCase
 {
-    /** Bytes that one line may ask for at once, whatever is behind it: a copy of 10,000 items or keys takes many times that. */
+    /**
+     * Bytes that one line may ask for at once, whatever is behind it: a copy of 10,000 items or keys takes many times
+     * that.
+     */
     private const MOST = 40_000;
 
     public function test_a_line_of_a_rehearsal_costs_the_same_at_a_hundred_keys_of_memory_and_at_fifty_thousand(): void
@@ -48,10 +51,18 @@ final class WorkTest extends TestCase
             for ($i = 0; $i < $keys; $i++) {
                 $memory[Key::field('pebbles', "p$i")->id()] = $i;
             }
-            $rehearsal = new Rehearsal(new Pack(Pack::blank()->channel, commands: [Say::on('!a', 'x')]), new InitialState($memory), '1', ChatProfile::stream(), traced: false);
+            $rehearsal = new Rehearsal(
+                new Pack(Pack::blank()->channel, commands: [Say::on('!a', 'x')]),
+                new InitialState($memory),
+                '1',
+                ChatProfile::stream(),
+                traced: false,
+            );
             $rehearsal->line('first', self::tamsin(), 'hello', new Moment(0));
 
-            return self::asked(static fn () => $rehearsal->line('second', self::tamsin(), 'hello there', new Moment(1000)));
+            return self::asked(
+                static fn () => $rehearsal->line('second', self::tamsin(), 'hello there', new Moment(1000)),
+            );
         };
         self::assertLessThan(self::MOST, $asks(50_000));
         self::assertEqualsWithDelta($asks(100), $asks(50_000), 2_000);
@@ -60,14 +71,23 @@ final class WorkTest extends TestCase
     public function test_draws_from_ten_thousand_items_cost_what_draws_from_ten_do_once_their_order_is_known(): void
     {
         foreach (DrawOrder::cases() as $order) {
-            $items = array_map(static fn (int $i): WeightedText => new WeightedText("knot $i", 1 + $i % 3), range(1, 10_000));
-            $pack = new Pack(Pack::blank()->channel, commands: [Say::on('!a', '[list.knots]')->gated(Cooldown::none())], lists: ['knots' => new TextList('knots', $items, $order)], flood: new Flood(0, 0));
+            $items = array_map(
+                static fn (int $i): WeightedText => new WeightedText("knot $i", 1 + ($i % 3)),
+                range(1, 10_000),
+            );
+            $pack = new Pack(
+                Pack::blank()->channel,
+                commands: [Say::on('!a', '[list.knots]')->gated(Cooldown::none())],
+                lists: ['knots' => new TextList('knots', $items, $order)],
+                flood: new Flood(0, 0),
+            );
             $rehearsal = new Rehearsal($pack, new InitialState, '1', ChatProfile::stream(), traced: false);
             $first = $rehearsal->line('first', self::tamsin(), '!a', new Moment(0))->texts();
             $said = [];
             $asked = self::asked(static function () use ($rehearsal, &$said): void {
                 for ($i = 0; $i < 20; $i++) {
-                    $said[] = $rehearsal->line("line $i", self::tamsin(), '!a', new Moment(1000 + $i))->texts()[0] ?? '';
+                    $said[] =
+                        $rehearsal->line("line $i", self::tamsin(), '!a', new Moment(1000 + $i))->texts()[0] ?? '';
                 }
             });
             self::assertLessThan(20 * self::MOST / 4, $asked, $order->value);
@@ -79,11 +99,26 @@ final class WorkTest extends TestCase
     public function test_the_longest_answer_is_sought_without_shuffling_for_each_attempt(): void
     {
         $asks = static function (int $count): int {
-            $items = array_map(static fn (int $i): WeightedText => new WeightedText("knot $i".($i === 7 ? ' and a very long bit of line' : '')), range(1, $count));
-            $pack = new Pack(Pack::blank()->channel, lists: ['knots' => new TextList('Knots', $items, DrawOrder::Shuffled)]);
+            $items = array_map(
+                static fn (int $i): WeightedText => new WeightedText(
+                    "knot $i".($i === 7 ? ' and a very long bit of line' : ''),
+                ),
+                range(1, $count),
+            );
+            $pack = new Pack(
+                Pack::blank()->channel,
+                lists: ['knots' => new TextList('Knots', $items, DrawOrder::Shuffled)],
+            );
             [$response, $profile] = [Response::of('[list.knots]'), ChatProfile::stream()];
             $estimate = StaticAnalyzer::of($response, $pack, $profile, ['!a']);
-            $seek = static fn (): ?LongestAnswer => LongestAnswer::of($response, $estimate, $pack, $profile, ['!a'], new Moment(0));
+            $seek = static fn (): ?LongestAnswer => LongestAnswer::of(
+                $response,
+                $estimate,
+                $pack,
+                $profile,
+                ['!a'],
+                new Moment(0),
+            );
             self::assertStringStartsWith('knot ', $seek()->text ?? '');
 
             return self::asked($seek);
@@ -93,15 +128,32 @@ final class WorkTest extends TestCase
 
     public function test_a_traced_line_that_sets_nothing_off_seeks_what_was_meant_only_when_somebody_asks(): void
     {
-        $pack = new Pack(Pack::blank()->channel, commands: array_map(static fn (int $i): Command => Say::on("!command$i", 'x'), range(1, 2_000)));
+        $pack = new Pack(
+            Pack::blank()->channel,
+            commands: array_map(static fn (int $i): Command => Say::on("!command$i", 'x'), range(1, 2_000)),
+        );
         $outcome = null;
         $hear = static function (string $line) use ($pack, &$outcome): void {
-            $outcome = (new Talker)->hear(new ChatLine('e', self::tamsin(), $line, new Moment(0)), new World($pack, new CompleteView, new CannedReadings, new Moment(0), new KeyedChance('1', 'e'), ChatProfile::stream(), true));
+            $outcome = (new Talker)->hear(
+                new ChatLine('e', self::tamsin(), $line, new Moment(0)),
+                new World(
+                    $pack,
+                    new CompleteView,
+                    new CannedReadings,
+                    new Moment(0),
+                    new KeyedChance('1', 'e'),
+                    ChatProfile::stream(),
+                    true,
+                ),
+            );
         };
         $hear('warm');
         self::assertLessThan(self::MOST, self::asked(static fn () => $hear('!comand77')));
         self::assertInstanceOf(Outcome::class, $outcome);
-        self::assertSame('silent: nothing is called !comand77: did you mean !command77?', $outcome->trace?->entries()[1]->sentence());
+        self::assertSame(
+            'silent: nothing is called !comand77: did you mean !command77?',
+            $outcome->trace?->entries()[1]->sentence(),
+        );
         // A word is no trigger, and nobody looks through two thousand for it even then.
         $hear('command77');
         $trace = $outcome->trace;

@@ -21,10 +21,40 @@ use Tests\Feature\TestCase;
 final class StrangersTest extends TestCase
 {
     /** Routes for whoever comes; every other one must be looked at here. */
-    private const OPEN = ['home', 'sign-in', 'sign-in.link', 'register', 'password.request', 'password.email', 'password.reset', 'password.update', 'channels', 'channels.store', 'sign-out', 'invitation', 'invitation.accept'];
+    private const OPEN = [
+        'home',
+        'sign-in',
+        'sign-in.link',
+        'register',
+        'password.request',
+        'password.email',
+        'password.reset',
+        'password.update',
+        'channels',
+        'channels.store',
+        'sign-out',
+        'invitation',
+        'invitation.accept',
+    ];
 
     /** Those that a reader may use. */
-    private const READING = ['write.findings', 'write', 'write.command', 'write.preview', 'write.reference', 'rehearse.try', 'remember', 'remember.emotes.picture', 'publish', 'publish.differently', 'publish.chat', 'publish.lines', 'publish.why', 'publish.twice', 'publish.stream'];
+    private const READING = [
+        'write.findings',
+        'write',
+        'write.command',
+        'write.preview',
+        'write.reference',
+        'rehearse.try',
+        'remember',
+        'remember.emotes.picture',
+        'publish',
+        'publish.differently',
+        'publish.chat',
+        'publish.lines',
+        'publish.why',
+        'publish.twice',
+        'publish.stream',
+    ];
 
     public function test_whoever_is_not_signed_in_is_led_to_the_door(): void
     {
@@ -37,7 +67,13 @@ final class StrangersTest extends TestCase
     public function test_to_a_stranger_and_to_another_channels_author_nothing_is_there(): void
     {
         $other = $this->harbour($this->person('Pia'));
-        foreach ([$this->person('Odo'), $this->member('Ilse', Role::Author, $other), $this->member('Bram', Role::Streamer, $other)] as $user) {
+        foreach (
+            [
+                $this->person('Odo'),
+                $this->member('Ilse', Role::Author, $other),
+                $this->member('Bram', Role::Streamer, $other),
+            ] as $user
+        ) {
             $this->actingAs($user);
             foreach ($this->channelRoutes() as $name => [$method, $url]) {
                 $this->call($method, $url, $this->fields())->assertNotFound();
@@ -84,7 +120,15 @@ final class StrangersTest extends TestCase
     public function test_a_draft_never_borrows_another_channels_command(): void
     {
         $own = $this->harbour($pia = $this->person('Pia'));
-        $answer = $this->actingAs($pia)->post(route('rehearse.try', $own), $this->fields(['command' => (string) $this->command('!tide')->id, 'do' => 'say', 'speaker' => 'pia', 'line' => '!tide']));
+        $answer = $this->actingAs($pia)->post(
+            route('rehearse.try', $own),
+            $this->fields([
+                'command' => (string) $this->command('!tide')->id,
+                'do' => 'say',
+                'speaker' => 'pia',
+                'line' => '!tide',
+            ]),
+        );
         $answer->assertOk()->assertDontSee('High water');
     }
 
@@ -97,15 +141,30 @@ final class StrangersTest extends TestCase
     private function channelRoutes(?Channel $under = null): array
     {
         $command = $this->command('!tide');
-        $expectation = app(CommandRepository::class)->expect($command, new Expectation('!tide', 'pia', ['x'], new Moment(0), '1', 'e'));
+        $expectation = app(CommandRepository::class)->expect(
+            $command,
+            new Expectation('!tide', 'pia', ['x'], new Moment(0), '1', 'e'),
+        );
         $change = $this->cove->changes()->firstOrFail();
         $membership = $this->cove->memberships()->firstOrFail();
-        $values = ['channel' => ($under ?? $this->cove)->id, 'command' => $command->id, 'change' => $change->id, 'expectation' => $expectation->id, 'membership' => $membership->id, 'edition' => $this->cove->editions()->first()->id ?? app(Editions::class)->publish($this->cove, '', $this->wren)->id];
+        $values = [
+            'channel' => ($under ?? $this->cove)->id,
+            'command' => $command->id,
+            'change' => $change->id,
+            'expectation' => $expectation->id,
+            'membership' => $membership->id,
+            'edition' => $this->cove->editions()->first()->id
+                ?? app(Editions::class)->publish($this->cove, '', $this->wren)->id,
+        ];
         $values['history'] = 1;
         app(Invitations::class)->issue($this->cove, Role::Reader, $this->wren);
         $values['invitation'] = $this->cove->invitations()->firstOrFail()->id;
         $values['emote'] = $this->cove->emotes()->firstOrFail()->id;
-        $values['definitionChange'] = DefinitionChange::query()->firstOrCreate(['channel_id' => $this->cove->id, 'kind' => 'limits', 'subject' => ''])->id;
+        $values['definitionChange'] = DefinitionChange::query()->firstOrCreate([
+            'channel_id' => $this->cove->id,
+            'kind' => 'limits',
+            'subject' => '',
+        ])->id;
         $values['viewer'] = $this->cove->viewers()->firstOrFail()->id;
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
         $routes = [];
@@ -113,12 +172,21 @@ final class StrangersTest extends TestCase
         foreach (Routes::getRoutes() as $route) {
             $name = (string) $route->getName();
             if (! str_contains($route->uri(), '{channel}')) {
-                self::assertTrue(in_array($name, self::OPEN, true) || $route->uri() === 'up' || in_array($route->uri(), ['sign-in', 'register'], true), "{$route->uri()} is looked at by no test");
+                self::assertTrue(
+                    in_array($name, self::OPEN, true)
+                        || $route->uri() === 'up'
+                        || in_array($route->uri(), ['sign-in', 'register'], true),
+                    "{$route->uri()} is looked at by no test",
+                );
 
                 continue;
             }
             self::assertContains('auth', $route->gatherMiddleware(), $route->uri());
-            $path = preg_replace_callback('/\{(\w+)\}/', static fn (array $part): string => (string) ($values[$part[1]] ?? self::fail("no {$part[1]}")), $route->uri());
+            $path = preg_replace_callback(
+                '/\{(\w+)\}/',
+                static fn (array $part): string => (string) ($values[$part[1]] ?? self::fail("no {$part[1]}")),
+                $route->uri(),
+            );
             // Several methods may share a name.
             $routes[isset($routes[$name]) ? $name.' '.$route->methods()[0] : $name] = [$route->methods()[0], '/'.$path];
         }

@@ -47,11 +47,21 @@ final class LeaseTest extends TestCase
         self::assertSame([$this->cove->id], $second->renew([$this->cove->id => $this->onAir($this->cove->id, 1)]));
         $this->runOut();
         self::assertSame(2, $second->take($this->cove->id));
-        self::assertSame([$this->cove->id], $first->renew([$this->cove->id => $this->onAir($this->cove->id, 1)]), 'who lost it cannot renew it');
+        self::assertSame(
+            [$this->cove->id],
+            $first->renew([$this->cove->id => $this->onAir($this->cove->id, 1)]),
+            'who lost it cannot renew it',
+        );
         $second->leave($this->cove->id, 2);
         self::assertSame(3, $first->take($this->cove->id), 'who leaves makes room at once');
-        DB::table('channels')->where('id', $this->cove->id)->update(['lease_until' => DB::raw('UTC_TIMESTAMP(3) + INTERVAL 1 HOUR')]);
-        self::assertSame(4, $second->take($this->cove->id), 'a lease from before the clock was put right holds nobody off');
+        DB::table('channels')
+            ->where('id', $this->cove->id)
+            ->update(['lease_until' => DB::raw('UTC_TIMESTAMP(3) + INTERVAL 1 HOUR')]);
+        self::assertSame(
+            4,
+            $second->take($this->cove->id),
+            'a lease from before the clock was put right holds nobody off',
+        );
     }
 
     public function test_a_beat_asks_as_often_for_many_channels_as_for_one_and_loses_only_what_is_lost(): void
@@ -59,7 +69,12 @@ final class LeaseTest extends TestCase
         $lease = new Lease(DB::connection(), 'first');
         $channels = [];
         foreach (range(1, 12) as $i) {
-            $id = (int) DB::table('channels')->insertGetId(['login' => "cove$i", 'name' => "Cove $i", 'talkers' => '[]', 'details' => '{}']);
+            $id = (int) DB::table('channels')->insertGetId([
+                'login' => "cove$i",
+                'name' => "Cove $i",
+                'talkers' => '[]',
+                'details' => '{}',
+            ]);
             $channels[$id] = $this->onAir($id, (int) $lease->take($id));
         }
         $lost = array_key_last($channels);
@@ -73,20 +88,42 @@ final class LeaseTest extends TestCase
         self::assertSame([], $lease->renew($channels));
         self::assertCount(1, DB::getQueryLog());
         DB::disableQueryLog();
-        self::assertSame(11, DB::table('channels')->whereIn('id', array_keys($channels))->where('lease_until', '>', DB::raw('UTC_TIMESTAMP(3)'))->count());
+        self::assertSame(
+            11,
+            DB::table('channels')
+                ->whereIn('id', array_keys($channels))
+                ->where('lease_until', '>', DB::raw('UTC_TIMESTAMP(3)'))
+                ->count(),
+        );
         $this->say('queued', 'ahoy');
-        self::assertSame([$this->cove->id], (new OutgoingQueue(DB::connection()))->waiting([...array_keys($channels), $this->cove->id]));
+        self::assertSame(
+            [$this->cove->id],
+            (new OutgoingQueue(DB::connection()))->waiting([...array_keys($channels), $this->cove->id]),
+        );
     }
 
     private function onAir(int $channel, int $epoch): ChannelOnAir
     {
-        return new ChannelOnAir($channel, 'x', $epoch, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $channel)), new CachedDetails(new Details('127.0.0.1:1'), 'x'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
+        return new ChannelOnAir(
+            $channel,
+            'x',
+            $epoch,
+            's',
+            new Driver(new Talker, new MariaDbStore(DB::connection(), $channel)),
+            new CachedDetails(new Details('127.0.0.1:1'), 'x'),
+            static fn (): null => null,
+            ChatProfile::stream(),
+            new FoundRanking(static fn (): array => []),
+        );
     }
 
     public function test_whoever_is_frozen_while_holding_a_row_lets_go_of_it_after_a_while(): void
     {
         // Connections of their own, as two talkers have; this test's own transaction would hide its rows from them.
-        config(['database.connections.frozen' => config('database.connections.mariadb'), 'database.connections.other' => config('database.connections.mariadb')]);
+        config([
+            'database.connections.frozen' => config('database.connections.mariadb'),
+            'database.connections.other' => config('database.connections.mariadb'),
+        ]);
         [$frozen, $other] = [DB::connection('frozen'), DB::connection('other')];
         $other->statement('CREATE TABLE frozen_rows (id INT PRIMARY KEY, n INT) ENGINE=InnoDB');
         try {
@@ -134,7 +171,15 @@ final class LeaseTest extends TestCase
         $this->say('old', 'too late');
         DB::table('outgoing')->update(['queued_at' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 21 SECOND')]);
         $this->say('new', 'in time');
-        self::assertSame(['in time'], array_values(array_map(static fn (Saying $one): string => $one->text, (new OutgoingQueue(DB::connection()))->queued($this->cove->id))));
+        self::assertSame(
+            ['in time'],
+            array_values(
+                array_map(
+                    static fn (Saying $one): string => $one->text,
+                    (new OutgoingQueue(DB::connection()))->queued($this->cove->id),
+                ),
+            ),
+        );
         self::assertSame('stale', DB::table('outgoing')->where('event_key', 'old')->value('state'));
     }
 
@@ -155,7 +200,17 @@ final class LeaseTest extends TestCase
     public function test_who_was_seen_is_tallied_in_one_turn(): void
     {
         $store = new MariaDbStore(DB::connection(), $this->cove->id, 0);
-        $channel = new ChannelOnAir($this->cove->id, 'lantern_cove', 0, 's', new Driver(new Talker, $store), new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
+        $channel = new ChannelOnAir(
+            $this->cove->id,
+            'lantern_cove',
+            0,
+            's',
+            new Driver(new Talker, $store),
+            new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'),
+            static fn (): null => null,
+            ChatProfile::stream(),
+            new FoundRanking(static fn (): array => []),
+        );
         $quill = Person::known('account:quill', 'quill', 'Quill', Levels::of());
         foreach ([0, 1000, 2000] as $i => $millis) {
             $channel->hear(new ChatLine("k$i", $quill, 'hello', new Moment(1_795_597_200_000 + $millis)));
@@ -166,22 +221,41 @@ final class LeaseTest extends TestCase
         Tallies::keep($channel, $store);
         $record = $store->snapshot(Reads::of(Key::person('quill')))->value(Key::person('quill'));
         self::assertIsArray($record);
-        self::assertSame([4, '2026-11-25T09:00:00Z', '2026-11-25T09:01:40Z', 'account:quill'], [$record['lines'], $record['first_seen'], $record['last_seen'], $record['id']]);
-        self::assertSame(0, DB::table('heard_events')->where('event_key', 'not like', 'k%')->count(), 'bookkeeping leaves no event');
+        self::assertSame(
+            [4, '2026-11-25T09:00:00Z', '2026-11-25T09:01:40Z', 'account:quill'],
+            [$record['lines'], $record['first_seen'], $record['last_seen'], $record['id']],
+        );
+        self::assertSame(
+            0,
+            DB::table('heard_events')->where('event_key', 'not like', 'k%')->count(),
+            'bookkeeping leaves no event',
+        );
         self::assertSame(2, (int) DB::table('channels')->where('id', $this->cove->id)->value('tally'));
         // A batch that comes again is not counted again.
         foreach ([2, 1] as $number) {
-            self::assertInstanceOf(AlreadyHandled::class, $store->turn(EventKey::tally($number), Reads::of(), static fn (): Tally => new Tally([])));
+            self::assertInstanceOf(
+                AlreadyHandled::class,
+                $store->turn(EventKey::tally($number), Reads::of(), static fn (): Tally => new Tally([])),
+            );
         }
     }
 
     private function say(string $key, string $text): void
     {
-        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(EventKey::event($key), Reads::of(), static fn (): Outcome => new Outcome(sayings: [new Saying($text)], changes: [new Change(Key::counter('x'), null, 1, '', '')]));
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(
+            EventKey::event($key),
+            Reads::of(),
+            static fn (): Outcome => new Outcome(
+                sayings: [new Saying($text)],
+                changes: [new Change(Key::counter('x'), null, 1, '', '')],
+            ),
+        );
     }
 
     private function runOut(): void
     {
-        DB::table('channels')->where('id', $this->cove->id)->update(['lease_until' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 1 SECOND')]);
+        DB::table('channels')
+            ->where('id', $this->cove->id)
+            ->update(['lease_until' => DB::raw('UTC_TIMESTAMP(3) - INTERVAL 1 SECOND')]);
     }
 }

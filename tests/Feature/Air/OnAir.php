@@ -32,7 +32,17 @@ final class OnAir
 
     public static function of(Channel $channel): self
     {
-        $air = new ChannelOnAir($channel->id, $channel->login, 0, $channel->seed, new Driver(new Talker, new MariaDbStore(DB::connection(), $channel->id)), new CachedDetails(new Details('127.0.0.1:1'), $channel->login), static fn (): null => null, $channel->profile(), new MariaDbRanking(DB::connection(), $channel->id));
+        $air = new ChannelOnAir(
+            $channel->id,
+            $channel->login,
+            0,
+            $channel->seed,
+            new Driver(new Talker, new MariaDbStore(DB::connection(), $channel->id)),
+            new CachedDetails(new Details('127.0.0.1:1'), $channel->login),
+            static fn (): null => null,
+            $channel->profile(),
+            new MariaDbRanking(DB::connection(), $channel->id),
+        );
         $air->pack = app(Editions::class)->onAir($channel->refresh());
         $air->edition = (int) $channel->edition_on_air;
 
@@ -42,7 +52,14 @@ final class OnAir
     /** @return int the line's number in the log */
     public function hear(string $login, string $text, Level ...$levels): int
     {
-        $this->air->hear(new ChatLine('line-'.++$this->heard, Person::known("account:$login", $login, ucfirst($login), Levels::of(...$levels)), $text, Moment::of(now())->plusMillis($this->heard * 60_000)));
+        $this->air->hear(
+            new ChatLine(
+                'line-'.++$this->heard,
+                Person::known("account:$login", $login, ucfirst($login), Levels::of(...$levels)),
+                $text,
+                Moment::of(now())->plusMillis($this->heard * 60_000),
+            ),
+        );
         [$lines, $this->air->unwritten] = [$this->air->unwritten, []];
         (new Log(DB::connection()))->keep($this->channel->id, $lines);
 

@@ -50,7 +50,17 @@ final class SpeakerTest extends TestCase
         parent::setUp();
         $this->harbour = HarbourProcess::startNear(27880);
         $address = new ChatAddress('127.0.0.1', $this->harbour->chat, 'silver_parrot', 'cove', isNear: true);
-        $this->channel = new ChannelOnAir($this->cove->id, 'cove', 0, 's', new Driver(new Talker, new MariaDbStore(DB::connection(), $this->cove->id)), new CachedDetails(new Details('127.0.0.1:1'), 'cove'), static fn (): null => null, ChatProfile::stream(), new FoundRanking(static fn (): array => []));
+        $this->channel = new ChannelOnAir(
+            $this->cove->id,
+            'cove',
+            0,
+            's',
+            new Driver(new Talker, new MariaDbStore(DB::connection(), $this->cove->id)),
+            new CachedDetails(new Details('127.0.0.1:1'), 'cove'),
+            static fn (): null => null,
+            ChatProfile::stream(),
+            new FoundRanking(static fn (): array => []),
+        );
         $this->speaker = new Speaker(new OutgoingQueue(DB::connection()));
         $this->viewer = ChatClient::join($this->harbour->chat, 'quill', 'cove');
         $this->channel->address = $address;
@@ -86,7 +96,15 @@ final class SpeakerTest extends TestCase
     {
         $this->enter();
         $this->channel->isBehind = false;
-        $this->channel->hadSaid(array_fill(0, ($this->channel->state() === ConnectionState::Moderator ? ChatProfile::stream()->oftenForModerators : ChatProfile::stream()->often) - 3, 1_000));
+        $this->channel->hadSaid(
+            array_fill(
+                0,
+                ($this->channel->state() === ConnectionState::Moderator
+                    ? ChatProfile::stream()->oftenForModerators
+                    : ChatProfile::stream()->often) - 3,
+                1_000,
+            ),
+        );
         foreach (['one', 'two', 'three', 'four', 'five'] as $text) {
             $this->answer($text);
         }
@@ -119,11 +137,24 @@ final class SpeakerTest extends TestCase
         self::assertFalse($this->speaker->takes($this->channel, [new Saying('x')]), 'not there yet');
         $this->enter();
         $this->channel->isBehind = false;
-        self::assertFalse($this->speaker->takes($this->channel, [new Saying('x'), new Saying('y', place: Place::Whisper, to: '#cove')]));
+        self::assertFalse(
+            $this->speaker->takes($this->channel, [
+                new Saying('x'),
+                new Saying('y', place: Place::Whisper, to: '#cove'),
+            ]),
+        );
         $this->channel->isBehind = false;
-        self::assertTrue($this->speaker->takes($this->channel, [new Saying('x'), new Saying('y', place: Place::Whisper, to: 'quill')]));
+        self::assertTrue(
+            $this->speaker->takes($this->channel, [
+                new Saying('x'),
+                new Saying('y', place: Place::Whisper, to: 'quill'),
+            ]),
+        );
         $this->channel->isBehind = false;
-        self::assertFalse($this->speaker->takes($this->channel, array_fill(0, 101, new Saying('x'))), 'more than the pace allows');
+        self::assertFalse(
+            $this->speaker->takes($this->channel, array_fill(0, 101, new Saying('x'))),
+            'more than the pace allows',
+        );
     }
 
     private function answer(string $text): void
@@ -136,8 +167,17 @@ final class SpeakerTest extends TestCase
 
     private function keep(bool $isOnAir, Saying $saying): void
     {
-        $store = new MariaDbStore(DB::connection(), $this->cove->id, null, $isOnAir ? fn (array $sayings): bool => $this->speaker->takes($this->channel, $sayings) : null);
-        $turn = $store->turn(EventKey::event('e'.++$this->turns), Reads::of(), static fn (): Outcome => new Outcome(sayings: [$saying]));
+        $store = new MariaDbStore(
+            DB::connection(),
+            $this->cove->id,
+            null,
+            $isOnAir ? fn (array $sayings): bool => $this->speaker->takes($this->channel, $sayings) : null,
+        );
+        $turn = $store->turn(
+            EventKey::event('e'.++$this->turns),
+            Reads::of(),
+            static fn (): Outcome => new Outcome(sayings: [$saying]),
+        );
         self::assertInstanceOf(Turn::class, $turn);
     }
 
@@ -149,7 +189,9 @@ final class SpeakerTest extends TestCase
 
     private function assertHears(string ...$texts): void
     {
-        $isThere = $this->viewer->await(static fn (ChatClient $self): bool => in_array(end($texts), $self->saidBy('silver_parrot'), true));
+        $isThere = $this->viewer->await(
+            static fn (ChatClient $self): bool => in_array(end($texts), $self->saidBy('silver_parrot'), true),
+        );
         self::assertTrue($isThere);
         self::assertSame($texts, $this->viewer->saidBy('silver_parrot'));
     }

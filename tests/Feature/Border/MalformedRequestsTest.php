@@ -18,7 +18,67 @@ use Tests\Feature\TestCase;
 final class MalformedRequestsTest extends TestCase
 {
     /** Names of fields that forms have, and some that none has. */
-    private const FIELDS = ['trigger', 'aliases', 'responses', 'gates', 'refusals', 'note', 'name', 'email', 'password', 'login', 'language', 'zone', 'find', 'line', 'chat', 'speaker', 'seconds', 'do', 'seed', 'typed', 'person', 'focus', 'revision', 'command', 'index', 'counter', 'owner', 'number', 'occasion', 'to', 'word', 'level', 'picture', 'pasted', 'texts', 'leave', 'mend', 'at', 'code', 'from', 'role', 'what', 'pace', 'trouble', 'as', 'text', 'after', 'host', 'port', 'nick', 'room', 'secret', 'sign_in', 'account', 'paused', 'silent', 'channel', 'token', 'x'];
+    private const FIELDS = [
+        'trigger',
+        'aliases',
+        'responses',
+        'gates',
+        'refusals',
+        'note',
+        'name',
+        'email',
+        'password',
+        'login',
+        'language',
+        'zone',
+        'find',
+        'line',
+        'chat',
+        'speaker',
+        'seconds',
+        'do',
+        'seed',
+        'typed',
+        'person',
+        'focus',
+        'revision',
+        'command',
+        'index',
+        'counter',
+        'owner',
+        'number',
+        'occasion',
+        'to',
+        'word',
+        'level',
+        'picture',
+        'pasted',
+        'texts',
+        'leave',
+        'mend',
+        'at',
+        'code',
+        'from',
+        'role',
+        'what',
+        'pace',
+        'trouble',
+        'as',
+        'text',
+        'after',
+        'host',
+        'port',
+        'nick',
+        'room',
+        'secret',
+        'sign_in',
+        'account',
+        'paused',
+        'silent',
+        'channel',
+        'token',
+        'x',
+    ];
 
     /** @return iterable<string, array{mixed}> what stands in every field */
     public static function values(): iterable
@@ -47,18 +107,39 @@ final class MalformedRequestsTest extends TestCase
         $this->wren->forceFill(['is_operator' => true])->save();
         $requests = 0;
         // To whoever may do less, less can happen: they are asked once.
-        foreach (is_array($value) ? [$this->wren, $this->member('Jonah', Role::Reader), null] : [$this->wren] as $user) {
+        foreach (
+            is_array($value) ? [$this->wren, $this->member('Jonah', Role::Reader), null] : [$this->wren] as $user
+        ) {
             /** @var Route $route */
             foreach (Routes::getRoutes() as $route) {
                 $user instanceof User ? $this->actingAs($user) : auth()->logout();
                 $path = $this->path($route->uri(), $number);
                 $fields = array_fill_keys(self::FIELDS, $value);
                 $method = $route->methods()[0];
-                foreach ([[], ['HTTP_ACCEPT' => 'application/json', 'HTTP_X_REQUESTED_WITH' => 'XMLHttpRequest']] as $server) {
+                foreach (
+                    [[], ['HTTP_ACCEPT' => 'application/json', 'HTTP_X_REQUESTED_WITH' => 'XMLHttpRequest']] as $server
+                ) {
                     // What is taken away comes back, so that the rest is asked of something.
                     $method === 'DELETE' && DB::beginTransaction();
-                    $answer = $this->call($method, $path, $fields, server: $server + ['HTTP_USER_AGENT' => "\xff\xfe".str_repeat('a', 9_000), 'HTTP_REFERER' => "http://x/\xff"]);
-                    self::assertLessThan(500, $answer->getStatusCode(), "$method $path ".$answer->exception?->getMessage().' '.$answer->exception?->getFile().':'.$answer->exception?->getLine());
+                    $answer = $this->call(
+                        $method,
+                        $path,
+                        $fields,
+                        server: $server + [
+                            'HTTP_USER_AGENT' => "\xff\xfe".str_repeat('a', 9_000),
+                            'HTTP_REFERER' => "http://x/\xff",
+                        ],
+                    );
+                    self::assertLessThan(
+                        500,
+                        $answer->getStatusCode(),
+                        "$method $path "
+                            .$answer->exception?->getMessage()
+                            .' '
+                            .$answer->exception?->getFile()
+                            .':'
+                            .$answer->exception?->getLine(),
+                    );
                     $method === 'DELETE' && DB::rollBack();
                     $requests++;
                 }
@@ -77,13 +158,39 @@ final class MalformedRequestsTest extends TestCase
     {
         $this->actingAs($this->wren);
         $deep = str_repeat('{"a":', 600).'1'.str_repeat('}', 600);
-        foreach (['{', 'null', '1', '"x"', '[1,2,3]', $deep, "\xff", '{"trigger": {"x": {"y": {"z": 1}}}}', '{"trigger": "\u0000"}'] as $body) {
+        foreach (
+            [
+                '{',
+                'null',
+                '1',
+                '"x"',
+                '[1,2,3]',
+                $deep,
+                "\xff",
+                '{"trigger": {"x": {"y": {"z": 1}}}}',
+                '{"trigger": "\u0000"}',
+            ] as $body
+        ) {
             foreach (['write.preview', 'rehearse.try', 'write.store', 'publish.say'] as $name) {
-                $answer = $this->call('POST', route($name, $this->cove), server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body);
+                $answer = $this->call(
+                    'POST',
+                    route($name, $this->cove),
+                    server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+                    content: $body,
+                );
                 self::assertContains($answer->getStatusCode(), [200, 400, 422], $body);
             }
         }
-        foreach (['/channels/99999999999999999999/write', '/channels/1e3/write', '/channels/-1/write', '/channels/0x1/write', "/channels/{$this->cove->id}/write/commands/99999999999999999999", "/channels/{$this->cove->id}/publish/chat/lines/18446744073709551616/why"] as $path) {
+        foreach (
+            [
+                '/channels/99999999999999999999/write',
+                '/channels/1e3/write',
+                '/channels/-1/write',
+                '/channels/0x1/write',
+                "/channels/{$this->cove->id}/write/commands/99999999999999999999",
+                "/channels/{$this->cove->id}/publish/chat/lines/18446744073709551616/why",
+            ] as $path
+        ) {
             $this->get($path)->assertNotFound();
         }
     }
@@ -91,11 +198,25 @@ final class MalformedRequestsTest extends TestCase
     private function path(string $uri, int $number): string
     {
         $values = [
-            'channel' => $this->cove->id, 'command' => $this->cove->commands()->firstOrFail()->id, 'change' => 1, 'edition' => $this->cove->editions()->firstOrFail()->id, 'emote' => 1, 'expectation' => 1,
-            'membership' => 1, 'invitation' => 1, 'history' => 1, 'number' => $number, 'token' => str_repeat('a', 48),
+            'channel' => $this->cove->id,
+            'command' => $this->cove->commands()->firstOrFail()->id,
+            'change' => 1,
+            'edition' => $this->cove->editions()->firstOrFail()->id,
+            'emote' => 1,
+            'expectation' => 1,
+            'membership' => 1,
+            'invitation' => 1,
+            'history' => 1,
+            'number' => $number,
+            'token' => str_repeat('a', 48),
         ];
 
-        return '/'.preg_replace_callback('/\{(\w+)\}/', static fn (array $part): string => (string) ($values[$part[1]] ?? 'x'), $uri);
+        return '/'
+            .preg_replace_callback(
+                '/\{(\w+)\}/',
+                static fn (array $part): string => (string) ($values[$part[1]] ?? 'x'),
+                $uri,
+            );
     }
 
     /** @return array<string, string> a digest of all rows of a channel, by table */
@@ -103,7 +224,13 @@ final class MalformedRequestsTest extends TestCase
     {
         $digests = [];
         foreach (\App\Storage\Backup\Table::ofChannel() as $table) {
-            $digests[$table->name] = hash('sha256', json_encode(DB::table($table->name)->where($table->owner, $channel)->orderBy($table->key[0])->get(), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+            $digests[$table->name] = hash(
+                'sha256',
+                json_encode(
+                    DB::table($table->name)->where($table->owner, $channel)->orderBy($table->key[0])->get(),
+                    JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+                ),
+            );
         }
 
         return $digests;

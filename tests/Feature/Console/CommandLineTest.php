@@ -16,23 +16,60 @@ final class CommandLineTest extends TestCase
 
     public function test_a_response_alone_works(): void
     {
-        self::assertSame([0, "Ahoy shore crew! Tamsin saved you a seat.\n"], $this->artisan('parrot:say', '--response=Ahoy [target or "shore crew"]! [caller] saved you a seat.', '--caller=Tamsin'));
+        self::assertSame(
+            [0, "Ahoy shore crew! Tamsin saved you a seat.\n"],
+            $this->artisan(
+                'parrot:say',
+                '--response=Ahoy [target or "shore crew"]! [caller] saved you a seat.',
+                '--caller=Tamsin',
+            ),
+        );
     }
 
     public function test_say_reports_by_its_schema(): void
     {
-        foreach ([['--response=[caler] [words]'], ['--line=!splinter', self::PACK, self::MEMORY, '--caller=bram'], ['--line=!splinter', self::PACK, '--caller=tamsin'], ['--line=!give @pia 999', self::PACK], ['--line=nothing', self::PACK]] as $arguments) {
+        foreach (
+            [
+                ['--response=[caler] [words]'],
+                ['--line=!splinter', self::PACK, self::MEMORY, '--caller=bram'],
+                ['--line=!splinter', self::PACK, '--caller=tamsin'],
+                ['--line=!give @pia 999', self::PACK],
+                ['--line=nothing', self::PACK],
+            ] as $arguments
+        ) {
             [, $printed] = $this->artisan('parrot:say', '--json', '--now=2026-11-25T09:00:00Z', ...$arguments);
             $this->assertMatchesSchema('say', $printed);
         }
-        [$code, $printed] = $this->artisan('parrot:say', '--json', '--line=!splinter', self::PACK, self::MEMORY, '--caller=bram', '--now=2026-11-25T09:00:00Z');
+        [$code, $printed] = $this->artisan(
+            'parrot:say',
+            '--json',
+            '--line=!splinter',
+            self::PACK,
+            self::MEMORY,
+            '--caller=bram',
+            '--now=2026-11-25T09:00:00Z',
+        );
         self::assertSame(0, $code);
-        self::assertSame(['said' => ['Splinters while Planking: 10 (12 in all). Not bad.'], 'closed' => null, 'failed' => null, 'changes' => [['what' => 'counter.splinters', 'scope' => 'Planking', 'from' => '9', 'to' => '10']], 'findings' => []], json_decode($printed, true));
+        self::assertSame(
+            [
+                'said' => ['Splinters while Planking: 10 (12 in all). Not bad.'],
+                'closed' => null,
+                'failed' => null,
+                'changes' => [['what' => 'counter.splinters', 'scope' => 'Planking', 'from' => '9', 'to' => '10']],
+                'findings' => [],
+            ],
+            json_decode($printed, true),
+        );
     }
 
     public function test_checks_look_at_a_response_that_stands_alone(): void
     {
-        $codes = fn (string $response): array => array_column(json_decode($this->artisan('parrot:say', '--json', "--response=$response", self::PACK)[1], true)['findings'], 'code');
+        $codes = fn (string $response): array => array_column(
+            json_decode($this->artisan('parrot:say', '--json', "--response=$response", self::PACK)[1], true)[
+                'findings'
+            ],
+            'code',
+        );
         self::assertSame(['count-as-condition'], $codes('[when counter.planks]Some.[end]'));
         self::assertSame(['name-never-used'], $codes('[roll 6 as luck]'));
         self::assertSame([], $codes('[caller]'), 'that it has no cooldown and no group is nothing to say of a text');
@@ -42,7 +79,17 @@ final class CommandLineTest extends TestCase
     {
         self::assertSame(1, $this->artisan('parrot:say', '--line=!nothing', self::PACK)[0]);
         self::assertSame(1, $this->artisan('parrot:say', '--response=[1 / 0]')[0]);
-        foreach ([[], ['--response=a', '--line=b'], ['--respons=a'], ['--response=a', '--now=noon'], ['--response=a', '--profile=gull'], ['--response=a', '--levels=captain'], ['--response=a', '--pack=nowhere.json']] as $arguments) {
+        foreach (
+            [
+                [],
+                ['--response=a', '--line=b'],
+                ['--respons=a'],
+                ['--response=a', '--now=noon'],
+                ['--response=a', '--profile=gull'],
+                ['--response=a', '--levels=captain'],
+                ['--response=a', '--pack=nowhere.json'],
+            ] as $arguments
+        ) {
             [$code, $printed] = $this->artisan('parrot:say', ...$arguments);
             self::assertSame(2, $code, implode(' ', $arguments));
             self::assertStringNotContainsString('#0', $printed);
@@ -52,7 +99,11 @@ final class CommandLineTest extends TestCase
 
     public function test_the_same_seed_says_the_same_and_another_another(): void
     {
-        $roll = fn (string $seed): string => $this->artisan('parrot:say', '--response=[roll 1000000]', "--seed=$seed")[1];
+        $roll = fn (string $seed): string => $this->artisan(
+            'parrot:say',
+            '--response=[roll 1000000]',
+            "--seed=$seed",
+        )[1];
         self::assertSame($roll('a'), $roll('a'));
         self::assertNotSame($roll('a'), $roll('b'));
     }
@@ -66,20 +117,37 @@ final class CommandLineTest extends TestCase
 
     public function test_check_exits_1_on_errors_and_points_to_them(): void
     {
-        self::assertSame([0, "Nothing is wrong with it.\n"], $this->artisan('parrot:check', 'docs/examples/lantern-cove.pack.json'));
+        self::assertSame(
+            [0, "Nothing is wrong with it.\n"],
+            $this->artisan('parrot:check', 'docs/examples/lantern-cove.pack.json'),
+        );
         $file = tempnam(sys_get_temp_dir(), 'pack');
-        file_put_contents((string) $file, '{"format":"silver-parrot-pack","version":1,"commands":[{"trigger":"!a","responses":[{"text":"[caler]"}],"colour":1}]}');
+        file_put_contents(
+            (string) $file,
+            '{"format":"silver-parrot-pack","version":1,'
+                .'"commands":[{"trigger":"!a","responses":[{"text":"[caler]"}],"colour":1}]}',
+        );
         [$code, $printed] = $this->artisan('parrot:check', (string) $file, '--json');
         self::assertSame(1, $code);
         /** @var array{findings: list<array{code: string, at: string, from: string|null}>} $report */
         $report = json_decode($printed, true);
-        self::assertSame([['unknown-key', '/commands/0/colour', null], ['unknown-name', '/commands/0/responses/0/text', '1']], array_map(static fn (array $one): array => [$one['code'], $one['at'], $one['from']], $report['findings']));
+        self::assertSame(
+            [['unknown-key', '/commands/0/colour', null], ['unknown-name', '/commands/0/responses/0/text', '1']],
+            array_map(static fn (array $one): array => [$one['code'], $one['at'], $one['from']], $report['findings']),
+        );
         unlink((string) $file);
     }
 
     public function test_rehearse_reports_by_its_schema_and_refuses_a_broken_chat(): void
     {
-        [$code, $printed] = $this->artisan('parrot:rehearse', 'docs/examples/lantern-cove.pack.json', 'docs/examples/evening.chat.txt', self::MEMORY, '--now=2026-11-25T20:00:00Z', '--json');
+        [$code, $printed] = $this->artisan(
+            'parrot:rehearse',
+            'docs/examples/lantern-cove.pack.json',
+            'docs/examples/evening.chat.txt',
+            self::MEMORY,
+            '--now=2026-11-25T20:00:00Z',
+            '--json',
+        );
         self::assertSame(0, $code);
         $this->assertMatchesSchema('rehearsal', $printed);
         [$code, $printed] = $this->artisan('parrot:rehearse', 'docs/examples/lantern-cove.pack.json', 'README.md');
@@ -89,7 +157,10 @@ final class CommandLineTest extends TestCase
 
     public function test_the_memory_example_is_as_its_schema_says(): void
     {
-        $this->assertMatchesSchema('memory', (string) file_get_contents($this->root().'/docs/examples/lantern-cove.memory.json'));
+        $this->assertMatchesSchema(
+            'memory',
+            (string) file_get_contents($this->root().'/docs/examples/lantern-cove.memory.json'),
+        );
     }
 
     private function assertMatchesSchema(string $name, string $json): void
@@ -105,7 +176,13 @@ final class CommandLineTest extends TestCase
     {
         $command = [PHP_BINARY, 'artisan', '--no-ansi', ...array_values($arguments)];
         $environment = ['DB_HOST' => '127.0.0.1', 'DB_PORT' => '1', 'LOG_CHANNEL' => 'null'] + getenv();
-        $process = proc_open($command, [['file', '/dev/null', 'r'], ['pipe', 'w'], ['redirect', 1]], $pipes, $this->root(), $environment);
+        $process = proc_open(
+            $command,
+            [['file', '/dev/null', 'r'], ['pipe', 'w'], ['redirect', 1]],
+            $pipes,
+            $this->root(),
+            $environment,
+        );
         self::assertIsResource($process);
         $printed = (string) stream_get_contents($pipes[1]);
 
@@ -119,7 +196,15 @@ final class CommandLineTest extends TestCase
 
     public function test_the_page_of_the_language_is_as_the_code_says_it(): void
     {
-        self::assertSame(\App\Console\ReferenceCommand::page(), (string) file_get_contents($this->root().'/docs/language.md'), 'php artisan parrot:reference > docs/language.md');
-        self::assertSame(\App\Console\SchemaCommand::document(), (string) file_get_contents($this->root().'/docs/formats/gates.schema.json'), 'php artisan parrot:schema > docs/formats/gates.schema.json');
+        self::assertSame(
+            \App\Console\ReferenceCommand::page(),
+            (string) file_get_contents($this->root().'/docs/language.md'),
+            'php artisan parrot:reference > docs/language.md',
+        );
+        self::assertSame(
+            \App\Console\SchemaCommand::document(),
+            (string) file_get_contents($this->root().'/docs/formats/gates.schema.json'),
+            'php artisan parrot:schema > docs/formats/gates.schema.json',
+        );
     }
 }

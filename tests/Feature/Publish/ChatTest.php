@@ -31,8 +31,18 @@ final class ChatTest extends TestCase
     {
         parent::setUp();
         Http::fake([
-            '*/people' => Http::response(['people' => [['login' => 'odo', 'name' => 'Odo', 'levels' => ['follower', 'vip']]], 'here' => [], 'pace' => 12, 'troubles' => ['slow' => 7]]),
-            '*/channels/lantern_cove' => Http::response(['title' => 'Planking', 'category' => 'Rigging', 'categories' => ['Planking', 'Rigging'], 'live' => true]),
+            '*/people' => Http::response([
+                'people' => [['login' => 'odo', 'name' => 'Odo', 'levels' => ['follower', 'vip']]],
+                'here' => [],
+                'pace' => 12,
+                'troubles' => ['slow' => 7],
+            ]),
+            '*/channels/lantern_cove' => Http::response([
+                'title' => 'Planking',
+                'category' => 'Rigging',
+                'categories' => ['Planking', 'Rigging'],
+                'live' => true,
+            ]),
             '*' => Http::response(['done' => true]),
         ]);
         app(Editions::class)->publish($this->cove, 'one', $this->wren);
@@ -47,12 +57,30 @@ final class ChatTest extends TestCase
         $silent = $this->onAir->hear('odo', 'good evening');
         $said = $this->said('!knot');
         // Memory goes on, and so does the pack; the line's why does not.
-        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(EventKey::event('later'), Reads::of(), static fn (): Tally => new Tally([new Change(Key::listPosition('knots'), null, ['of' => 'x', 'last' => 0, 'left' => [0]], 'list', 'channel')]));
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(
+            EventKey::event('later'),
+            Reads::of(),
+            static fn (): Tally => new Tally([
+                new Change(
+                    Key::listPosition('knots'),
+                    null,
+                    ['of' => 'x', 'last' => 0, 'left' => [0]],
+                    'list',
+                    'channel',
+                ),
+            ]),
+        );
         $this->delete(route('write.drop', [$this->cove, $this->command('!knot')]));
         app(Editions::class)->publish($this->cove, 'two', $this->wren);
 
-        $this->get(route('publish.chat', $this->cove))->assertOk()->assertSeeInOrder(['Pia', '!knot', 'Odo', 'good evening', 'Odo, VIP', 'For 7 s more']);
-        $this->get(route('publish.why', [$this->cove, $number]))->assertOk()->assertSee($said)->assertSee('!knot was set off')->assertSee('edition 1');
+        $this->get(route('publish.chat', $this->cove))
+            ->assertOk()
+            ->assertSeeInOrder(['Pia', '!knot', 'Odo', 'good evening', 'Odo, VIP', 'For 7 s more']);
+        $this->get(route('publish.why', [$this->cove, $number]))
+            ->assertOk()
+            ->assertSee($said)
+            ->assertSee('!knot was set off')
+            ->assertSee('edition 1');
         $this->get(route('publish.why', [$this->cove, $silent]))->assertOk()->assertSee('begins with no trigger');
         $this->get(route('publish.why', [$this->cove, 999]))->assertNotFound()->assertSee('its time is over');
         $this->get(route('publish.chat', ['channel' => $this->cove, 'line' => $number]))->assertSee($said);
@@ -62,11 +90,16 @@ final class ChatTest extends TestCase
     {
         $first = $this->onAir->hear('pia', 'one <b>');
         $this->onAir->hear('pia', '!tide');
-        $told = $this->getJson(route('publish.lines', ['channel' => $this->cove, 'after' => $first]))->assertOk()->json();
+        $told = $this->getJson(route('publish.lines', ['channel' => $this->cove, 'after' => $first]))
+            ->assertOk()
+            ->json();
         self::assertIsArray($told);
         self::assertSame(['!tide'], array_column($told, 'text'));
         self::assertSame(['number', 'kind', 'time', 'name', 'level', 'text', 'outcome'], array_keys($told[0]));
-        self::assertStringContainsString('one &lt;b&gt;', (string) $this->get(route('publish.chat', $this->cove))->getContent());
+        self::assertStringContainsString(
+            'one &lt;b&gt;',
+            (string) $this->get(route('publish.chat', $this->cove))->getContent(),
+        );
         $far = $this->harbour($pia = $this->person('Pia'));
         $this->actingAs($pia)->getJson(route('publish.lines', ['channel' => $far, 'after' => 0]))->assertExactJson([]);
         $this->get(route('publish.why', [$far, $first]))->assertNotFound();
@@ -88,7 +121,17 @@ final class ChatTest extends TestCase
         self::assertNull(Token::read($text, $now, 'another key'));
         [$user, $channel, $grant, $until, $sign] = explode('.', $text);
         $other = strrev($grant);
-        foreach (["$user.".((int) $channel + 1).".$grant.$until.$sign", ((int) $user + 1).".$channel.$grant.$until.$sign", "$user.$channel.$other.$until.$sign", "$user.$channel.$grant.".((int) $until + 1).".$sign", "$user.$channel.$grant.$until.", '', "$user.$channel.$grant.$until.$sign "] as $forged) {
+        foreach (
+            [
+                "$user.".((int) $channel + 1).".$grant.$until.$sign",
+                (int) $user + 1 .".$channel.$grant.$until.$sign",
+                "$user.$channel.$other.$until.$sign",
+                "$user.$channel.$grant.".((int) $until + 1).".$sign",
+                "$user.$channel.$grant.$until.",
+                '',
+                "$user.$channel.$grant.$until.$sign ",
+            ] as $forged
+        ) {
             self::assertNull(Token::read($forged, $now, $key), $forged);
         }
     }
@@ -97,11 +140,24 @@ final class ChatTest extends TestCase
     {
         config(['air.harbour_key' => 'the key']);
         $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' !tide '])->assertOk();
-        Http::assertSent(static fn (Request $request): bool => $request->method() === 'POST' && $request->hasHeader('Authorization', 'Bearer the key') && $request->data() === ['as' => 'odo', 'text' => '!tide']);
-        $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' '])->assertUnprocessable()->assertJson(['problem' => 'Write something first.']);
-        $this->post(route('publish.say', $this->cove), ['as' => 'odo', 'text' => str_repeat('x', 501)])->assertRedirect()->assertSessionHas('notice', 'A line has at most 500 characters; this one has 501.');
-        $this->post(route('publish.harbour', $this->cove), ['what' => 'trouble', 'trouble' => 'drop', 'seconds' => '20'])->assertSessionHas('notice', 'The harbour has it so.');
-        Http::assertSent(static fn (Request $request): bool => $request->data() === ['kind' => 'drop', 'seconds' => 20]);
+        Http::assertSent(
+            static fn (Request $request): bool => $request->method() === 'POST'
+                && $request->hasHeader('Authorization', 'Bearer the key')
+                && $request->data() === ['as' => 'odo', 'text' => '!tide'],
+        );
+        $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' '])
+            ->assertUnprocessable()
+            ->assertJson(['problem' => 'Write something first.']);
+        $this->post(route('publish.say', $this->cove), ['as' => 'odo', 'text' => str_repeat('x', 501)])
+            ->assertRedirect()
+            ->assertSessionHas('notice', 'A line has at most 500 characters; this one has 501.');
+        $this->post(route('publish.harbour', $this->cove), [
+            'what' => 'trouble',
+            'trouble' => 'drop',
+            'seconds' => '20',
+        ])->assertSessionHas('notice', 'The harbour has it so.');
+        $drop = ['kind' => 'drop', 'seconds' => 20];
+        Http::assertSent(static fn (Request $request): bool => $request->data() === $drop);
         $this->post(route('publish.harbour', $this->cove), ['what' => 'nonsense'])->assertSessionHas('notice');
     }
 
@@ -109,13 +165,28 @@ final class ChatTest extends TestCase
     {
         $this->actingAs($ilse = $this->member('Ilse', Role::Author));
         foreach (['pace', 'trouble', 'nonsense'] as $what) {
-            $this->post(route('publish.harbour', $this->cove), ['what' => $what, 'pace' => '0', 'trouble' => 'refuse', 'seconds' => '120'])->assertForbidden();
+            $this->post(route('publish.harbour', $this->cove), [
+                'what' => $what,
+                'pace' => '0',
+                'trouble' => 'refuse',
+                'seconds' => '120',
+            ])->assertForbidden();
         }
-        $this->post(route('publish.harbour', $this->cove), ['what' => 'stream', 'live' => '1', 'category' => 'Rigging', 'title' => 'x'])->assertRedirect();
-        $this->get(route('publish.chat', $this->cove))->assertDontSee('cause this trouble')->assertDontSee('change the pace');
+        $this->post(route('publish.harbour', $this->cove), [
+            'what' => 'stream',
+            'live' => '1',
+            'category' => 'Rigging',
+            'title' => 'x',
+        ])->assertRedirect();
+        $this->get(route('publish.chat', $this->cove))
+            ->assertDontSee('cause this trouble')
+            ->assertDontSee('change the pace');
         $this->artisan('parrot:operator', ['email' => 'ilse@lantern-cove.example'])->assertSuccessful();
         $this->actingAs($ilse->refresh())->get(route('publish.chat', $this->cove))->assertSee('cause this trouble');
-        $this->artisan('parrot:operator', ['email' => 'ilse@lantern-cove.example', '--off' => true])->assertSuccessful();
+        $this->artisan('parrot:operator', [
+            'email' => 'ilse@lantern-cove.example',
+            '--off' => true,
+        ])->assertSuccessful();
         $this->artisan('parrot:operator', ['email' => 'nobody@lantern-cove.example'])->assertFailed();
     }
 
@@ -124,14 +195,21 @@ final class ChatTest extends TestCase
         $number = $this->onAir->hear('quill', '!luck');
         $said = $this->said('!luck');
         $command = $this->command('!luck');
-        $page = $this->get(route('write.command', ['channel' => $this->cove, 'command' => $command, 'line' => $number]))->assertOk();
+        $page = $this->get(
+            route('write.command', ['channel' => $this->cove, 'command' => $command, 'line' => $number]),
+        )->assertOk();
         $page->assertSeeText($said)->assertSee('Begins with a line of the real chat')->assertSee('Quill');
         self::assertSame(1, preg_match('/name="chat" value="([^"]+)"/', (string) $page->getContent(), $state));
         $fields = ['chat' => html_entity_decode($state[1]), 'speaker' => 'quill', 'do' => 'say', 'line' => '!crew'];
         $this->post(route('rehearse.try', $this->cove), $fields)->assertSeeText($said)->assertSeeText('!crew');
         // What is held to be right is right in those circumstances, though nobody of that name is in the cast.
-        $this->post(route('rehearse.expect', $this->cove), ['index' => 0] + $fields)->assertOk()->assertSee('It still holds')->assertSeeText($said);
-        $this->get(route('write', ['channel' => $this->cove, 'line' => $this->onAir->hear('odo', '!nothing of the kind')]))->assertSee('!nothing of the kind');
+        $this->post(route('rehearse.expect', $this->cove), ['index' => 0] + $fields)
+            ->assertOk()
+            ->assertSee('It still holds')
+            ->assertSeeText($said);
+        $this->get(
+            route('write', ['channel' => $this->cove, 'line' => $this->onAir->hear('odo', '!nothing of the kind')]),
+        )->assertSee('!nothing of the kind');
     }
 
     public function test_the_last_lines_go_through_draft_and_air_before_publishing(): void
@@ -141,12 +219,26 @@ final class ChatTest extends TestCase
         }
         $this->get(route('publish.differently', $this->cove))->assertDontSee('answered differently');
         $row = $this->command('!tide');
-        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'Low water, [caller].', 'weight' => '1']], 'revision' => (string) $row->revision]));
-        $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!nothing', 'responses' => [['text' => 'Something.', 'weight' => '1']]]));
+        $this->put(
+            route('write.update', [$this->cove, $row]),
+            $this->fields([
+                'trigger' => '!tide',
+                'responses' => [['text' => 'Low water, [caller].', 'weight' => '1']],
+                'revision' => (string) $row->revision,
+            ]),
+        );
+        $this->post(
+            route('write.store', $this->cove),
+            $this->fields(['trigger' => '!nothing', 'responses' => [['text' => 'Something.', 'weight' => '1']]]),
+        );
         $this->get(route('publish', $this->cove))->assertSee(route('publish.differently', $this->cove));
-        $page = $this->get(route('publish.differently', $this->cove))->assertSee('The last 4 lines')->assertSee('2 lines would be answered differently.');
+        $page = $this->get(route('publish.differently', $this->cove))
+            ->assertSee('The last 4 lines')
+            ->assertSee('2 lines would be answered differently.');
         self::assertSame(1, preg_match('~lines/(\d+)/twice~', (string) $page->getContent(), $link));
-        $this->get(route('publish.twice', [$this->cove, (int) $link[1]]))->assertOk()->assertSeeInOrder(['on the air', '!tide was set off', 'in the draft', 'Low water, Quill.']);
+        $this->get(route('publish.twice', [$this->cove, (int) $link[1]]))
+            ->assertOk()
+            ->assertSeeInOrder(['on the air', '!tide was set off', 'in the draft', 'Low water, Quill.']);
         $this->get(route('publish.twice', [$this->cove, 999]))->assertNotFound();
     }
 
@@ -163,7 +255,10 @@ final class ChatTest extends TestCase
         self::assertNotNull($log->line($this->cove->id, $old), 'as long as the channel says');
         $this->cove->update(['keep_days' => 30]);
         $forget();
-        self::assertSame(['new'], array_map(static fn (LogEntry $line): string => $line->text, $log->last($this->cove->id, 10)));
+        self::assertSame(
+            ['new'],
+            array_map(static fn (LogEntry $line): string => $line->text, $log->last($this->cove->id, 10)),
+        );
     }
 
     /** What the air queued in answer to the last line. */

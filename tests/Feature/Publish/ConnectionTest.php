@@ -16,7 +16,17 @@ use Tests\Feature\TestCase;
 
 final class ConnectionTest extends TestCase
 {
-    private const GOOD = ['where' => 'server', 'host' => 'Chat.Lantern-Cove.example', 'port' => '6697', 'tls' => '1', 'room' => '#Cove', 'nick' => 'silver_parrot', 'sign_in' => 'account', 'account' => 'parrot', 'secret' => 'tar & oakum'];
+    private const GOOD = [
+        'where' => 'server',
+        'host' => 'Chat.Lantern-Cove.example',
+        'port' => '6697',
+        'tls' => '1',
+        'room' => '#Cove',
+        'nick' => 'silver_parrot',
+        'sign_in' => 'account',
+        'account' => 'parrot',
+        'secret' => 'tar & oakum',
+    ];
 
     protected function setUp(): void
     {
@@ -26,28 +36,64 @@ final class ConnectionTest extends TestCase
 
     public function test_a_chat_server_is_kept_and_its_secret_is_neither_readable_nor_shown_again(): void
     {
-        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD)->assertRedirect(route('publish', $this->cove));
+        $this->put(
+            route('publish.connection', $this->cove),
+            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD,
+        )->assertRedirect(route('publish', $this->cove));
         $kept = DB::table('channels')->where('id', $this->cove->id)->first();
         self::assertNotNull($kept);
         self::assertStringNotContainsString('oakum', json_encode($kept, JSON_THROW_ON_ERROR));
         $channel = Channel::query()->findOrFail($this->cove->id);
         $address = AirSettings::of(config())->addressOf($channel);
-        self::assertSame(['chat.lantern-cove.example', 6697, 'cove', 'tar & oakum', true], [$address->host, $address->port, $address->room, $address->secret, $address->tls]);
+        self::assertSame(
+            ['chat.lantern-cove.example', 6697, 'cove', 'tar & oakum', true],
+            [$address->host, $address->port, $address->room, $address->secret, $address->tls],
+        );
         self::assertStringNotContainsString('oakum', print_r($address, true));
         self::assertArrayNotHasKey('chat_secret', $channel->toArray());
         self::assertEquals(ChatProfile::irc(), $channel->profile());
-        $this->get(route('publish.connection', $this->cove))->assertOk()->assertSee('kept, and not shown')->assertDontSee('oakum');
+        $this->get(route('publish.connection', $this->cove))
+            ->assertOk()
+            ->assertSee('kept, and not shown')
+            ->assertDontSee('oakum');
     }
 
     public function test_a_secret_never_goes_where_it_was_not_meant_for(): void
     {
-        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD);
-        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['secret' => '', 'room' => 'other'] + self::GOOD)->assertRedirect();
+        $this->put(
+            route('publish.connection', $this->cove),
+            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD,
+        );
+        $this->put(
+            route('publish.connection', $this->cove),
+            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + [
+                'secret' => '',
+                'room' => 'other',
+            ]
+                + self::GOOD,
+        )->assertRedirect();
         self::assertSame('tar & oakum', $this->cove->refresh()->chat_secret, 'the same server and account: it is kept');
-        foreach ([['host' => 'elsewhere.example'], ['port' => '6698'], ['account' => 'another'], ['sign_in' => 'password']] as $changed) {
-            $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + $changed + ['secret' => ''] + self::GOOD)->assertUnprocessable()->assertSee('Give the secret');
+        $others = [
+            ['host' => 'elsewhere.example'],
+            ['port' => '6698'],
+            ['account' => 'another'],
+            ['sign_in' => 'password'],
+        ];
+        foreach ($others as $changed) {
+            $this->put(
+                route('publish.connection', $this->cove),
+                ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)]
+                    + $changed + ['secret' => '']
+                    + self::GOOD,
+            )
+                ->assertUnprocessable()
+                ->assertSee('Give the secret');
         }
-        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['sign_in' => 'none'] + self::GOOD)->assertRedirect();
+        $this->put(
+            route('publish.connection', $this->cove),
+            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['sign_in' => 'none']
+                + self::GOOD,
+        )->assertRedirect();
         self::assertNull($this->cove->refresh()->chat_secret);
     }
 
@@ -71,15 +117,33 @@ final class ConnectionTest extends TestCase
     #[DataProvider('mistakes')]
     public function test_a_mistake_is_told_beside_its_place_and_nothing_typed_is_lost(array $typed, string $told): void
     {
-        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + $typed + self::GOOD)->assertUnprocessable()->assertSee($told)->assertSee('aria-invalid', false)->assertSee('value="'.e($typed['nick'] ?? self::GOOD['nick']).'"', false);
+        $this->put(
+            route('publish.connection', $this->cove),
+            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + $typed + self::GOOD,
+        )
+            ->assertUnprocessable()
+            ->assertSee($told)
+            ->assertSee('aria-invalid', false)
+            ->assertSee('value="'.e($typed['nick'] ?? self::GOOD['nick']).'"', false);
         self::assertNull($this->cove->refresh()->chat_server);
     }
 
     public function test_only_the_streamer_chooses_and_the_harbour_needs_nothing(): void
     {
-        $this->actingAs($this->member('Ilse', Role::Author))->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD)->assertForbidden();
-        $this->actingAs($this->wren)->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD);
-        $this->put(route('publish.connection', $this->cove), ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['where' => 'harbour'])->assertRedirect();
+        $this->actingAs($this->member('Ilse', Role::Author))
+            ->put(
+                route('publish.connection', $this->cove),
+                ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD,
+            )
+            ->assertForbidden();
+        $this->actingAs($this->wren)->put(
+            route('publish.connection', $this->cove),
+            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD,
+        );
+        $this->put(
+            route('publish.connection', $this->cove),
+            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['where' => 'harbour'],
+        )->assertRedirect();
         self::assertSame([null, null], [$this->cove->refresh()->chat_server, $this->cove->chat_secret]);
         self::assertTrue(AirSettings::of(config())->addressOf($this->cove)->isNear);
     }

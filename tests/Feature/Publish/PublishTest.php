@@ -24,14 +24,30 @@ final class PublishTest extends TestCase
 
     public function test_the_draft_becomes_an_edition_that_never_changes(): void
     {
-        $this->get(route('publish', $this->cove))->assertOk()->assertSee('Nothing is on the air yet')->assertSee('!tide');
+        $this->get(route('publish', $this->cove))
+            ->assertOk()
+            ->assertSee('Nothing is on the air yet')
+            ->assertSee('!tide');
         $draft = app(Assembler::class)->document($this->cove);
-        $this->post(route('publish.store', $this->cove), ['note' => 'The first one'])->assertRedirect()->assertSessionHas('notice', 'Edition 1 is on the air.');
+        $this->post(route('publish.store', $this->cove), ['note' => 'The first one'])
+            ->assertRedirect()
+            ->assertSessionHas('notice', 'Edition 1 is on the air.');
         self::assertEquals($draft, $this->air());
         $row = $this->command('!tide');
-        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'Low water.', 'weight' => '1']], 'revision' => (string) $row->revision]));
+        $this->put(
+            route('write.update', [$this->cove, $row]),
+            $this->fields([
+                'trigger' => '!tide',
+                'responses' => [['text' => 'Low water.', 'weight' => '1']],
+                'revision' => (string) $row->revision,
+            ]),
+        );
         self::assertEquals($draft, $this->air(), 'the air follows editions, not the draft');
-        $this->get(route('publish', $this->cove))->assertSee('What would change')->assertSee('<ins>Low water</ins>', false)->assertSee('<del>[fact.tide] Now it is [now]</del>', false)->assertSee('The first one');
+        $this->get(route('publish', $this->cove))
+            ->assertSee('What would change')
+            ->assertSee('<ins>Low water</ins>', false)
+            ->assertSee('<del>[fact.tide] Now it is [now]</del>', false)
+            ->assertSee('The first one');
         $this->post(route('publish.store', $this->cove), ['note' => '']);
         self::assertSame('Low water.', $this->air()?->command('!tide')?->responses[0]->text());
         $this->get(route('publish', $this->cove))->assertSee('The draft and the air are the same');
@@ -44,7 +60,10 @@ final class PublishTest extends TestCase
         $this->delete(route('write.drop', [$this->cove, $this->command('!tide')]));
         $editions->publish($this->cove, 'two', $this->wren);
         self::assertNull($this->air()?->command('!tide'));
-        $this->post(route('publish.put', [$this->cove, $first]))->assertSessionHas('notice', 'Edition 1 is on the air.');
+        $this->post(route('publish.put', [$this->cove, $first]))->assertSessionHas(
+            'notice',
+            'Edition 1 is on the air.',
+        );
         self::assertNotNull($this->air()?->command('!tide'));
         self::assertSame(17, $this->cove->commands()->count(), 'the draft stays as it is');
     }
@@ -52,16 +71,32 @@ final class PublishTest extends TestCase
     public function test_findings_that_are_errors_keep_a_draft_off_the_air(): void
     {
         $row = $this->command('!tide');
-        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'responses' => [['text' => '[caler]', 'weight' => '1']], 'revision' => (string) $row->revision]));
-        $this->get(route('publish', $this->cove))->assertSee('2 findings')->assertSee('Nothing is named caler.')->assertSee('fact.tide is declared, and no response uses it.');
+        $this->put(
+            route('write.update', [$this->cove, $row]),
+            $this->fields([
+                'trigger' => '!tide',
+                'responses' => [['text' => '[caler]', 'weight' => '1']],
+                'revision' => (string) $row->revision,
+            ]),
+        );
+        $this->get(route('publish', $this->cove))
+            ->assertSee('2 findings')
+            ->assertSee('Nothing is named caler.')
+            ->assertSee('fact.tide is declared, and no response uses it.');
         $this->post(route('publish.store', $this->cove), ['note' => 'x'])->assertSessionHasErrors('note');
         self::assertSame(0, $this->cove->editions()->count());
     }
 
     public function test_what_is_no_longer_right_is_shown_before_it_is_published(): void
     {
-        app(CommandRepository::class)->expect($this->command('!chart'), new Expectation('!chart', 'pia', ['another answer'], new Moment(1_795_597_200_000), '1', 'e'));
-        $this->get(route('publish', $this->cove))->assertSee('No longer right')->assertSee('another answer')->assertSee('place=lantern%20cove');
+        app(CommandRepository::class)->expect(
+            $this->command('!chart'),
+            new Expectation('!chart', 'pia', ['another answer'], new Moment(1_795_597_200_000), '1', 'e'),
+        );
+        $this->get(route('publish', $this->cove))
+            ->assertSee('No longer right')
+            ->assertSee('another answer')
+            ->assertSee('place=lantern%20cove');
     }
 
     public function test_one_command_and_the_whole_parrot_fall_silent_at_once(): void
@@ -85,8 +120,16 @@ final class PublishTest extends TestCase
         self::assertStringContainsString('Nothing is published yet', $told());
         app(Editions::class)->publish($this->cove, '', $this->wren);
         self::assertStringContainsString('The talker is not running', $told());
-        foreach (['moderator' => 'with the rights it needs', 'connected' => 'make its account one', 'away' => 'it tries again by itself'] as $state => $words) {
-            Channel::query()->whereKey($this->cove->id)->update(['air_state' => $state, 'air_seen_at' => now()]);
+        foreach (
+            [
+                'moderator' => 'with the rights it needs',
+                'connected' => 'make its account one',
+                'away' => 'it tries again by itself',
+            ] as $state => $words
+        ) {
+            Channel::query()
+                ->whereKey($this->cove->id)
+                ->update(['air_state' => $state, 'air_seen_at' => now()]);
             self::assertStringContainsString($words, $told());
         }
         $this->get(route('publish', $this->cove))->assertSee('it tries again by itself');
@@ -96,43 +139,113 @@ final class PublishTest extends TestCase
     {
         app(Editions::class)->publish($this->cove, '', $this->wren);
         $told = function (?array $troubles): string {
-            Channel::query()->whereKey($this->cove->id)->update(['air_state' => 'moderator', 'air_seen_at' => now(), 'air_troubles' => $troubles === null ? null : json_encode($troubles)]);
+            Channel::query()
+                ->whereKey($this->cove->id)
+                ->update([
+                    'air_state' => 'moderator',
+                    'air_seen_at' => now(),
+                    'air_troubles' => $troubles === null ? null : json_encode($troubles),
+                ]);
 
             return Channel::query()->findOrFail($this->cove->id)->health();
         };
         self::assertStringNotContainsString('dropped', $told(null));
         self::assertStringNotContainsString('error', $told(['failed' => 0, 'failed_at' => '', 'dropped' => 0]));
-        self::assertStringContainsString('One line came faster than the parrot can hear, and was dropped.', $told(['failed' => 0, 'failed_at' => '', 'dropped' => 1]));
+        self::assertStringContainsString(
+            'One line came faster than the parrot can hear, and was dropped.',
+            $told(['failed' => 0, 'failed_at' => '', 'dropped' => 1]),
+        );
         $both = $told(['failed' => 2, 'failed_at' => '2026-11-25T20:15:00Z', 'dropped' => 1_200]);
         self::assertStringContainsString('1,200 lines came faster than the parrot can hear, and were dropped.', $both);
-        self::assertStringContainsString('2 errors kept it from hearing or answering a line, last at '.(new \DateTimeImmutable('2026-11-25T20:15:00Z'))->setTimezone(new \DateTimeZone($this->cove->zone))->format('H:i').';', $both);
+        self::assertStringContainsString(
+            '2 errors kept it from hearing or answering a line, last at '
+                .(new \DateTimeImmutable('2026-11-25T20:15:00Z'))
+                    ->setTimezone(new \DateTimeZone($this->cove->zone))
+                    ->format('H:i')
+                .';',
+            $both,
+        );
         $this->get(route('publish', $this->cove))->assertSee('1,200 lines came faster');
     }
 
     public function test_a_pack_that_could_not_be_read_back_is_not_published(): void
     {
         $this->actingAs($this->wren);
-        DB::table('facts')->insert(array_map(fn (int $i): array => ['channel_id' => $this->cove->id, 'stable_id' => "log$i", 'name' => "log$i", 'name_folded' => "log$i", 'text' => str_repeat('knots and ropes ', 130)], range(1, 900)));
-        DB::table('lists')->insert(['channel_id' => $this->cove->id, 'stable_id' => 'long', 'name' => 'long', 'name_folded' => 'long', 'draw_order' => 'free']);
+        DB::table('facts')->insert(
+            array_map(
+                fn (int $i): array => [
+                    'channel_id' => $this->cove->id,
+                    'stable_id' => "log$i",
+                    'name' => "log$i",
+                    'name_folded' => "log$i",
+                    'text' => str_repeat('knots and ropes ', 130),
+                ],
+                range(1, 900),
+            ),
+        );
+        DB::table('lists')->insert([
+            'channel_id' => $this->cove->id,
+            'stable_id' => 'long',
+            'name' => 'long',
+            'name_folded' => 'long',
+            'draw_order' => 'free',
+        ]);
         $list = DB::table('lists')->where('name', 'long')->value('id');
         foreach (range(1, 3) as $part) {
-            DB::table('list_items')->insert(array_map(fn (int $i): array => ['channel_id' => $this->cove->id, 'list_id' => $list, 'stable_id' => "$part-$i", 'position' => $part * 1_000 + $i, 'text' => str_repeat('planks and nails ', 60), 'weight' => 1], range(1, 900)));
+            DB::table('list_items')->insert(
+                array_map(
+                    fn (int $i): array => [
+                        'channel_id' => $this->cove->id,
+                        'list_id' => $list,
+                        'stable_id' => "$part-$i",
+                        'position' => $part * 1_000 + $i,
+                        'text' => str_repeat('planks and nails ', 60),
+                        'weight' => 1,
+                    ],
+                    range(1, 900),
+                ),
+            );
         }
-        $this->post(route('publish.store', $this->cove), ['note' => 'all of it'])->assertSessionHasErrors(['note' => 'The pack is 5.0 MB long, and an edition holds at most 4. Drop what is no longer used, or pictures of emotes.']);
+        $this->post(route('publish.store', $this->cove), ['note' => 'all of it'])->assertSessionHasErrors([
+            'note' => 'The pack is 5.0 MB long, and an edition holds at most 4. Drop what is no longer used, or '
+                .'pictures of emotes.',
+        ]);
         self::assertSame(0, $this->cove->editions()->count());
     }
 
     public function test_falling_behind_is_told_where_sayings_wait(): void
     {
         app(Editions::class)->publish($this->cove, '', $this->wren);
-        Channel::query()->whereKey($this->cove->id)->update(['air_state' => 'moderator', 'air_seen_at' => now(), 'air_knows_people' => true]);
+        Channel::query()
+            ->whereKey($this->cove->id)
+            ->update(['air_state' => 'moderator', 'air_seen_at' => now(), 'air_knows_people' => true]);
         $far = $this->harbour($this->person('Pia'));
-        $queue = static fn (Channel $channel, string $key, int $secondsAgo, string $state): bool => DB::table('outgoing')->insert(['channel_id' => $channel->id, 'event_key' => $key, 'position' => 0, 'text' => 'x', 'voice' => 'parrot', 'place' => 'chat', 'answer_to' => '', 'to_login' => '', 'state' => $state, 'queued_at' => now('UTC')->subSeconds($secondsAgo)]);
+        $queue = static fn (Channel $channel, string $key, int $secondsAgo, string $state): bool => DB::table(
+            'outgoing',
+        )->insert([
+            'channel_id' => $channel->id,
+            'event_key' => $key,
+            'position' => 0,
+            'text' => 'x',
+            'voice' => 'parrot',
+            'place' => 'chat',
+            'answer_to' => '',
+            'to_login' => '',
+            'state' => $state,
+            'queued_at' => now('UTC')->subSeconds($secondsAgo),
+        ]);
         $told = fn (): string => Channel::query()->findOrFail($this->cove->id)->health();
-        [$queue($this->cove, 'now', 0, 'queued'), $queue($this->cove, 'said', 30, 'handed'), $queue($far, 'far', 30, 'queued')];
+        [
+            $queue($this->cove, 'now', 0, 'queued'),
+            $queue($this->cove, 'said', 30, 'handed'),
+            $queue($far, 'far', 30, 'queued'),
+        ];
         self::assertStringNotContainsString('behind', $told());
         $queue($this->cove, 'late', 6, 'queued');
-        self::assertStringContainsString('It is falling behind: one saying waits for room under the chat’s limits.', $told());
+        self::assertStringContainsString(
+            'It is falling behind: one saying waits for room under the chat’s limits.',
+            $told(),
+        );
         $queue($this->cove, 'later', 5, 'queued');
         self::assertStringContainsString('2 sayings wait', $told());
     }
@@ -141,7 +254,14 @@ final class PublishTest extends TestCase
     {
         $far = $this->harbour($pia = $this->person('Pia'));
         $editions = app(Editions::class);
-        self::assertSame([1, 1, 2], [$editions->publish($this->cove, '', $this->wren)->number, $editions->publish($far, '', $pia)->number, $editions->publish($this->cove, '', $this->wren)->number]);
+        self::assertSame(
+            [1, 1, 2],
+            [
+                $editions->publish($this->cove, '', $this->wren)->number,
+                $editions->publish($far, '', $pia)->number,
+                $editions->publish($this->cove, '', $this->wren)->number,
+            ],
+        );
         self::assertNull($this->air()?->command('!bell'));
     }
 

@@ -22,9 +22,15 @@ final class TryTest extends TestCase
 
     public function test_preview_chat_and_command_line_answer_alike_and_all_follow_a_fact(): void
     {
-        $draft = $this->fields(['trigger' => '!place', 'responses' => [['text' => '[caller] is at [fact.workshop].', 'weight' => '1']]]);
+        $draft = $this->fields([
+            'trigger' => '!place',
+            'responses' => [['text' => '[caller] is at [fact.workshop].', 'weight' => '1']],
+        ]);
         foreach (['the shed by the slipway', 'the old boathouse'] as $place) {
-            FactRow::query()->where('channel_id', $this->cove->id)->where('name', 'workshop')->update(['text' => $place]);
+            FactRow::query()
+                ->where('channel_id', $this->cove->id)
+                ->where('name', 'workshop')
+                ->update(['text' => $place]);
             $says = "Tamsin is at $place.";
             $preview = $this->post(route('write.preview', $this->cove), $draft + ['person' => 'tamsin'])->json();
             self::assertIsArray($preview);
@@ -32,7 +38,14 @@ final class TryTest extends TestCase
             $this->say('tamsin', '!place', $draft)->assertSee($says);
             $file = (string) tempnam(sys_get_temp_dir(), 'pack');
             file_put_contents($file, PackFormat::write(app(Assembler::class)->document($this->cove)));
-            self::assertSame(0, Artisan::call('parrot:say', ['--pack' => $file, '--response' => '[caller] is at [fact.workshop].', '--caller' => 'tamsin']));
+            self::assertSame(
+                0,
+                Artisan::call('parrot:say', [
+                    '--pack' => $file,
+                    '--response' => '[caller] is at [fact.workshop].',
+                    '--caller' => 'tamsin',
+                ]),
+            );
             self::assertSame("$says\n", Artisan::output());
             unlink($file);
         }
@@ -41,16 +54,22 @@ final class TryTest extends TestCase
     public function test_the_chat_works_on_a_copy_and_real_counters_stay(): void
     {
         $before = $this->wholeMemory();
-        $chat = $this->say('bram', '!splinter')->assertSee('Splinters while Planking: 10 (12 in all)')->assertSee('counter.splinters');
+        $chat = $this->say('bram', '!splinter')
+            ->assertSee('Splinters while Planking: 10 (12 in all)')
+            ->assertSee('counter.splinters');
         $this->turn($chat, 10);
-        $this->say('bram', '!splinter', [], $this->turn($chat, 10))->assertSee('Splinters while Planking: 11 (13 in all)');
+        $this->say('bram', '!splinter', [], $this->turn($chat, 10))->assertSee(
+            'Splinters while Planking: 11 (13 in all)',
+        );
         self::assertSame($before, $this->wholeMemory());
     }
 
     public function test_a_cooldown_is_told_in_the_why_and_opens_when_the_clock_is_turned(): void
     {
         $chat = $this->say('tamsin', '!knot');
-        $again = $this->say('tamsin', '!knot', [], $chat)->assertSee('closed: the channel cooldown runs another 9 s')->assertSee('to open it, turn the clock on by 9 s');
+        $again = $this->say('tamsin', '!knot', [], $chat)
+            ->assertSee('closed: the channel cooldown runs another 9 s')
+            ->assertSee('to open it, turn the clock on by 9 s');
         $turned = $this->turn($again, 10);
         $this->say('pia', '!knot', [], $turned)->assertSee('Pia, tie us a');
         $this->say('tamsin', '!tidee')->assertSee('nothing is called !tidee: did you mean !tide?');
@@ -65,22 +84,48 @@ final class TryTest extends TestCase
         };
         self::assertSame($said('marigold'), $said('marigold'));
         self::assertGreaterThan(1, count(array_unique(array_map($said, ['a', 'b', 'c', 'd', 'e']))));
-        $over = $this->post(route('rehearse.try', $this->cove), ['do' => 'over', 'chat' => $this->state($this->say('pia', '!luck'))]);
+        $over = $this->post(route('rehearse.try', $this->cove), [
+            'do' => 'over',
+            'chat' => $this->state($this->say('pia', '!luck')),
+        ]);
         $over->assertSee('Say something as anybody in the cast');
     }
 
     public function test_nonsense_in_the_pages_own_state_does_no_harm(): void
     {
-        foreach (['', '[]', '{"lines":[[1],["a","b","c"],[9999999999999,"pia","!tide"],null],"clock":-5,"start":"soon"}', str_repeat('[', 5000), '{"lines":'.json_encode(array_fill(0, 500, [0, 'pia', 'x'])).',"clock":1}'] as $chat) {
-            $this->post(route('rehearse.try', $this->cove), ['chat' => $chat, 'do' => 'say', 'speaker' => '<nobody>', 'line' => '!tide'])->assertOk()->assertDontSee('<nobody>', false);
+        foreach (
+            [
+                '',
+                '[]',
+                '{"lines":[[1],["a","b","c"],[9999999999999,"pia","!tide"],null],"clock":-5,"start":"soon"}',
+                str_repeat('[', 5000),
+                '{"lines":'.json_encode(array_fill(0, 500, [0, 'pia', 'x'])).',"clock":1}',
+            ] as $chat
+        ) {
+            $this->post(route('rehearse.try', $this->cove), [
+                'chat' => $chat,
+                'do' => 'say',
+                'speaker' => '<nobody>',
+                'line' => '!tide',
+            ])
+                ->assertOk()
+                ->assertDontSee('<nobody>', false);
         }
     }
 
     public function test_a_full_chat_keeps_what_it_has_and_says_so(): void
     {
-        $lines = array_map(static fn (int $i): array => [$i * 1000, 'pia', $i === 0 ? '!biscuit @odo' : 'x'], range(0, 99));
+        $lines = array_map(
+            static fn (int $i): array => [$i * 1000, 'pia', $i === 0 ? '!biscuit @odo' : 'x'],
+            range(0, 99),
+        );
         $chat = json_encode(['start' => '2026-11-25T20:00:00Z', 'clock' => 99_000, 'lines' => $lines]);
-        $full = $this->post(route('rehearse.try', $this->cove), ['chat' => $chat, 'do' => 'say', 'speaker' => 'pia', 'line' => 'one more'])->assertOk();
+        $full = $this->post(route('rehearse.try', $this->cove), [
+            'chat' => $chat,
+            'do' => 'say',
+            'speaker' => 'pia',
+            'line' => 'one more',
+        ])->assertOk();
         $full->assertSee('The chat is full')->assertSee('Pia hands Odo a biscuit')->assertDontSee('one more');
     }
 
@@ -89,7 +134,10 @@ final class TryTest extends TestCase
         $chat = $this->state($this->say('pia', '!now'));
         $row = $this->command('!now');
         for ($i = 0; $i < 200; $i++) {
-            app(\App\Storage\CommandRepository::class)->expect($row, new \SilverParrot\Pack\Expectation('!now', 'pia', ['x'], new \SilverParrot\Value\Moment(0), '1', 'e'));
+            app(\App\Storage\CommandRepository::class)->expect(
+                $row,
+                new \SilverParrot\Pack\Expectation('!now', 'pia', ['x'], new \SilverParrot\Value\Moment(0), '1', 'e'),
+            );
         }
         $this->post(route('rehearse.expect', $this->cove), ['chat' => $chat, 'index' => '0'])->assertUnprocessable();
     }
@@ -98,12 +146,29 @@ final class TryTest extends TestCase
     {
         $chat = $this->say('bram', '!splinter');
         $row = $this->command('!splinter');
-        $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($chat), 'index' => '0'])->assertOk()->assertSee('It still holds.');
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($chat), 'index' => '0'])
+            ->assertOk()
+            ->assertSee('It still holds.');
         // The counter goes on in real life: what was right then is still right in the circumstances of then.
         DB::table('counter_numbers')->where('channel_id', $this->cove->id)->update(['number' => 500]);
         $this->get(route('write.command', [$this->cove, $row]))->assertSee('It still holds.');
-        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!splinter', 'gates' => ['enabled' => '1', 'levels' => ['who' => 'moderator'], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => 'Ouch: [add 1 to counter.splinters]', 'weight' => '1']], 'revision' => (string) $row->revision]))->assertRedirect();
-        $this->get(route('write.command', [$this->cove, $row]))->assertSee('It no longer holds.')->assertSee('Splinters while Planking: 10 (12 in all)')->assertSee('Ouch: 10');
+        $this->put(
+            route('write.update', [$this->cove, $row]),
+            $this->fields([
+                'trigger' => '!splinter',
+                'gates' => [
+                    'enabled' => '1',
+                    'levels' => ['who' => 'moderator'],
+                    'cooldown' => ['channel' => '10', 'person' => '60'],
+                ],
+                'responses' => [['text' => 'Ouch: [add 1 to counter.splinters]', 'weight' => '1']],
+                'revision' => (string) $row->revision,
+            ]),
+        )->assertRedirect();
+        $this->get(route('write.command', [$this->cove, $row]))
+            ->assertSee('It no longer holds.')
+            ->assertSee('Splinters while Planking: 10 (12 in all)')
+            ->assertSee('Ouch: 10');
         $this->delete(route('rehearse.unexpect', [$this->cove, $row, $row->expectations()->firstOrFail()]))->assertOk();
         self::assertSame(0, $row->expectations()->count());
     }
@@ -112,28 +177,60 @@ final class TryTest extends TestCase
     {
         $draft = $this->fields(['trigger' => '!tide', 'command' => (string) $this->command('!tide')->id]);
         $chat = $this->say('pia', '!now', $draft);
-        $this->post(route('rehearse.expect', $this->cove), $draft + ['chat' => $this->state($chat), 'index' => '0'])->assertSee('Kept with !now.');
+        $this->post(
+            route('rehearse.expect', $this->cove),
+            $draft + ['chat' => $this->state($chat), 'index' => '0'],
+        )->assertSee('Kept with !now.');
         self::assertSame(1, $this->command('!now')->expectations()->count());
-        $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($chat), 'index' => '7'])->assertUnprocessable();
+        $this->post(route('rehearse.expect', $this->cove), [
+            'chat' => $this->state($chat),
+            'index' => '7',
+        ])->assertUnprocessable();
     }
 
     public function test_findings_come_with_their_places_and_mends(): void
     {
-        $found = $this->post(route('write.preview', $this->cove), $this->fields(['responses' => [['text' => '', 'weight' => '1'], ['text' => 'é [caler]', 'weight' => '1']], 'if_it_fails' => '[]']))->json('findings');
+        $found = $this->post(
+            route('write.preview', $this->cove),
+            $this->fields([
+                'responses' => [['text' => '', 'weight' => '1'], ['text' => 'é [caler]', 'weight' => '1']],
+                'if_it_fails' => '[]',
+            ]),
+        )->json('findings');
         self::assertIsArray($found);
-        self::assertSame(['3', '8', 'caller', 'unknown-name'], [$found['responses/0/text'][0]['from'], $found['responses/0/text'][0]['to'], $found['responses/0/text'][0]['replacement'], $found['responses/0/text'][0]['code']]);
+        self::assertSame(
+            ['3', '8', 'caller', 'unknown-name'],
+            [
+                $found['responses/0/text'][0]['from'],
+                $found['responses/0/text'][0]['to'],
+                $found['responses/0/text'][0]['replacement'],
+                $found['responses/0/text'][0]['code'],
+            ],
+        );
         self::assertSame('empty-slot', $found['if_it_fails'][0]['code']);
     }
 
     /** @param  array<string, mixed>  $fields */
     private function say(string $who, string $line, array $fields = [], ?TestResponse $after = null): TestResponse
     {
-        return $this->post(route('rehearse.try', $this->cove), $fields + ['do' => 'say', 'speaker' => $who, 'line' => $line, 'chat' => $after === null ? '' : $this->state($after)])->assertOk();
+        return $this->post(
+            route('rehearse.try', $this->cove),
+            $fields + [
+                'do' => 'say',
+                'speaker' => $who,
+                'line' => $line,
+                'chat' => $after === null ? '' : $this->state($after),
+            ],
+        )->assertOk();
     }
 
     private function turn(TestResponse $after, int $seconds): TestResponse
     {
-        return $this->post(route('rehearse.try', $this->cove), ['do' => 'turn', 'seconds' => (string) $seconds, 'chat' => $this->state($after)])->assertOk();
+        return $this->post(route('rehearse.try', $this->cove), [
+            'do' => 'turn',
+            'seconds' => (string) $seconds,
+            'chat' => $this->state($after),
+        ])->assertOk();
     }
 
     private function state(TestResponse $answer): string

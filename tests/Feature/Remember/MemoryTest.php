@@ -31,41 +31,80 @@ final class MemoryTest extends TestCase
         $this->set('planks', '', '120')->assertSessionHas('notice', 'counter.planks is 120.');
         $this->set('PLANKS', '', '9999')->assertSessionHas('notice', 'counter.PLANKS stops at 400.');
         self::assertSame(400, $this->kept(Key::counter('planks')));
-        self::assertSame([2, 0], [DB::table('memory_history')->where('user_id', $this->wren->id)->count(), DB::table('heard_events')->count()], 'a correction is told in the history and needs no event');
+        self::assertSame(
+            [2, 0],
+            [
+                DB::table('memory_history')->where('user_id', $this->wren->id)->count(),
+                DB::table('heard_events')->count(),
+            ],
+            'a correction is told in the history and needs no event',
+        );
         foreach (['12.5', '', '1e9', 'twelve', str_repeat('9', 16)] as $typed) {
-            $this->set('planks', '', $typed)->assertSessionHas('notice', '“'.$typed.'” is not a whole number of at most 15 digits; nothing was changed.');
+            $this->set('planks', '', $typed)->assertSessionHas(
+                'notice',
+                '“'.$typed.'” is not a whole number of at most 15 digits; nothing was changed.',
+            );
         }
-        $this->set('nothing', '', '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
-        $this->set('splinters', Owner::total()->id, '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
+        $this->set('nothing', '', '1')->assertSessionHas(
+            'notice',
+            'There is no such counter, or it counts nothing of that kind.',
+        );
+        $this->set('splinters', Owner::total()->id, '1')->assertSessionHas(
+            'notice',
+            'There is no such counter, or it counts nothing of that kind.',
+        );
         self::assertSame(400, $this->kept(Key::counter('planks')));
     }
 
     public function test_a_number_of_somebody_in_the_cast_stands_with_the_name(): void
     {
-        $this->get(route('remember', $this->cove))->assertSeeInOrder(['counter.biscuits', 'Pia', 'value="6"'], false)->assertDontSee('>cast-pia<', false);
+        $this->get(route('remember', $this->cove))
+            ->assertSeeInOrder(['counter.biscuits', 'Pia', 'value="6"'], false)
+            ->assertDontSee('>cast-pia<', false);
     }
 
     public function test_what_a_counter_has_no_number_for_is_refused_and_breaks_no_page(): void
     {
-        foreach (['planks' => ['7', '123456', 'category:Planking', 'viewer:x', "a\x1Fb"], 'splinters' => ['', '7', 'category:', 'viewer:x', 'category:'.str_repeat('w', 400)]] as $name => $owners) {
+        foreach (
+            [
+                'planks' => ['7', '123456', 'category:Planking', 'viewer:x', "a\x1Fb"],
+                'splinters' => ['', '7', 'category:', 'viewer:x', 'category:'.str_repeat('w', 400)],
+            ] as $name => $owners
+        ) {
             foreach ($owners as $owner) {
-                $this->set($name, $owner, '1')->assertSessionHas('notice', 'There is no such counter, or it counts nothing of that kind.');
+                $this->set($name, $owner, '1')->assertSessionHas(
+                    'notice',
+                    'There is no such counter, or it counts nothing of that kind.',
+                );
             }
         }
         // What is there from before is not shown, and hinders nothing.
-        DB::table('counter_numbers')->insert(['channel_id' => $this->cove->id, 'counter' => 'planks', 'owner_kind' => 'viewer', 'viewer_id' => 7, 'number' => 1]);
+        DB::table('counter_numbers')->insert([
+            'channel_id' => $this->cove->id,
+            'counter' => 'planks',
+            'owner_kind' => 'viewer',
+            'viewer_id' => 7,
+            'number' => 1,
+        ]);
         $this->get(route('remember', $this->cove))->assertOk()->assertSee('counter.planks');
     }
 
     public function test_the_sum_over_categories_goes_with_a_category(): void
     {
-        [$planking, $total] = [Key::counter('splinters', Owner::category('Planking')), Key::counter('splinters', Owner::total())];
+        [$planking, $total] = [
+            Key::counter('splinters', Owner::category('Planking')),
+            Key::counter('splinters', Owner::total()),
+        ];
         [$before, $sum] = [$this->kept($planking), $this->kept($total)];
         self::assertIsInt($before);
         self::assertIsInt($sum);
         $this->set('splinters', Owner::category('Planking')->id, (string) ($before + 5));
         self::assertSame($sum + 5, $this->kept($total));
-        $this->get(route('remember', $this->cove))->assertOk()->assertSee('counter.splinters')->assertSee('planking')->assertSeeInOrder(['Wren', 'counter.splinters', "$before → ".($before + 5)]);
+        $this->get(route('remember', $this->cove))
+            ->assertOk()
+            ->assertSee('counter.splinters')
+            ->assertSee('planking')
+            ->assertSeeInOrder(['Wren', 'counter.splinters', "$before → ".($before + 5)]);
     }
 
     public function test_each_change_tells_who_caused_it_and_is_undone_unless_it_changed_again(): void
@@ -77,7 +116,10 @@ final class MemoryTest extends TestCase
         $first = (int) DB::table('memory_history')->max('id');
         $this->set('planks', '', '7');
         $second = (int) DB::table('memory_history')->max('id');
-        $this->undo($first)->assertSessionHas('notice', 'It has changed again since, so nothing was taken back; undo the later change first.');
+        $this->undo($first)->assertSessionHas(
+            'notice',
+            'It has changed again since, so nothing was taken back; undo the later change first.',
+        );
         self::assertSame(7, $this->kept(Key::counter('planks')));
         $this->undo($second)->assertSessionHas('notice', 'It is as it was before that change.');
         $this->undo($first);
@@ -105,7 +147,10 @@ final class MemoryTest extends TestCase
         $this->undo($history[0]);
         self::assertSame($before + 5, $planks());
         $this->set('planks', '', '4');
-        $this->undo($history[2])->assertSessionHas('notice', 'It has changed again since, so nothing was taken back; undo the later change first.');
+        $this->undo($history[2])->assertSessionHas(
+            'notice',
+            'It has changed again since, so nothing was taken back; undo the later change first.',
+        );
         self::assertSame(4, $planks());
     }
 
@@ -113,9 +158,25 @@ final class MemoryTest extends TestCase
     {
         $key = Key::field('pebbles', 'account:quill');
         $store = new MariaDbStore(DB::connection(), $this->cove->id);
-        $add = static fn (int $more) => $store->turn(EventKey::none(), Reads::of($key), static fn (View $memory): Tally => new Tally([new Change($key, $kept = $memory->value($key), (is_int($kept) ? $kept : 0) + $more, 'viewer.pebbles', 'quill', $more)]));
-        [$add(50), $first = (int) DB::table('memory_history')->max('id'), $add(-30)];
-        $this->undo($first)->assertSessionHas('notice', 'It has changed again since, so nothing was taken back; undo the later change first.');
+        $add = static fn (int $more) => $store->turn(
+            EventKey::none(),
+            Reads::of($key),
+            static fn (View $memory): Tally => new Tally([
+                new Change(
+                    $key,
+                    ($kept = $memory->value($key)),
+                    (is_int($kept) ? $kept : 0) + $more,
+                    'viewer.pebbles',
+                    'quill',
+                    $more,
+                ),
+            ]),
+        );
+        [$add(50), ($first = (int) DB::table('memory_history')->max('id')), $add(-30)];
+        $this->undo($first)->assertSessionHas(
+            'notice',
+            'It has changed again since, so nothing was taken back; undo the later change first.',
+        );
         self::assertSame(20, $this->kept($key));
         $add(40);
         $this->undo($first);
@@ -134,12 +195,18 @@ final class MemoryTest extends TestCase
 
     public function test_an_occasion_is_set_to_now_and_cleared(): void
     {
-        $this->post(route('remember.occasion', $this->cove), ['occasion' => 'leak', 'to' => 'now'])->assertSessionHas('notice', 'occasion.leak is now.');
+        $this->post(route('remember.occasion', $this->cove), ['occasion' => 'leak', 'to' => 'now'])->assertSessionHas(
+            'notice',
+            'occasion.leak is now.',
+        );
         self::assertSame('2026-11-25T20:00:00Z', $this->kept(Key::occasion('leak')));
         $this->post(route('remember.occasion', $this->cove), ['occasion' => 'leak', 'to' => 'nothing']);
         self::assertNull($this->kept(Key::occasion('leak')));
         $this->get(route('remember', $this->cove))->assertSee('not set');
-        $this->post(route('remember.occasion', $this->cove), ['occasion' => 'wreck', 'to' => 'now'])->assertSessionHas('notice', 'There is no such occasion.');
+        $this->post(route('remember.occasion', $this->cove), ['occasion' => 'wreck', 'to' => 'now'])->assertSessionHas(
+            'notice',
+            'There is no such occasion.',
+        );
     }
 
     public function test_another_channels_memory_is_neither_shown_nor_undone(): void
@@ -147,7 +214,10 @@ final class MemoryTest extends TestCase
         $this->set('planks', '', '7');
         $history = (int) DB::table('memory_history')->max('id');
         $far = $this->harbour($pia = $this->person('Pia'));
-        $this->actingAs($pia)->get(route('remember', $far))->assertSee('No counters yet')->assertSee('Nothing has changed yet');
+        $this->actingAs($pia)
+            ->get(route('remember', $far))
+            ->assertSee('No counters yet')
+            ->assertSee('Nothing has changed yet');
         $this->post(route('remember.undo', [$far, $history]))->assertSessionHas('notice', 'There is no such change.');
         self::assertSame(7, $this->kept(Key::counter('planks')));
     }
@@ -155,7 +225,11 @@ final class MemoryTest extends TestCase
     /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function set(string $counter, string $owner, string $number): \Illuminate\Testing\TestResponse
     {
-        return $this->post(route('remember.count', $this->cove), ['counter' => $counter, 'owner' => $owner, 'number' => $number])->assertRedirect();
+        return $this->post(route('remember.count', $this->cove), [
+            'counter' => $counter,
+            'owner' => $owner,
+            'number' => $number,
+        ])->assertRedirect();
     }
 
     /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */

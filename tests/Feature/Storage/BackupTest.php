@@ -35,7 +35,9 @@ final class BackupTest extends TestCase
 {
     private string $file;
 
-    /** A backup is a transaction of its own, so the tests' rows must be there for good; they are taken away afterwards. */
+    /**
+     * A backup is a transaction of its own, so the tests' rows must be there for good; they are taken away afterwards.
+     */
     protected function connectionsToTransact(): array
     {
         return [];
@@ -48,7 +50,19 @@ final class BackupTest extends TestCase
         $this->member('Ilse', Role::Author);
         app(Editions::class)->publish($this->cove, 'one', $this->wren);
         OnAir::of($this->cove)->hear('odo', '!tide', Level::Follower);
-        $this->cove->update(['chat_server' => ['host' => 'chat.example', 'port' => 6697, 'tls' => true, 'nick' => 'p', 'room' => 'c', 'sign_in' => 'account', 'account' => 'p'], 'chat_secret' => 'oakum', 'lease_epoch' => 4]);
+        $this->cove->update([
+            'chat_server' => [
+                'host' => 'chat.example',
+                'port' => 6697,
+                'tls' => true,
+                'nick' => 'p',
+                'room' => 'c',
+                'sign_in' => 'account',
+                'account' => 'p',
+            ],
+            'chat_secret' => 'oakum',
+            'lease_epoch' => 4,
+        ]);
     }
 
     protected function tearDown(): void
@@ -63,8 +77,23 @@ final class BackupTest extends TestCase
 
     public function test_no_table_is_forgotten(): void
     {
-        $left = ['cache', 'cache_locks', 'command_findings', 'failed_jobs', 'jobs', 'invitations', 'migrations', 'password_reset_tokens', 'sessions', 'sign_in_links', 'stream_grants'];
-        $all = array_map(static fn (array $table): string => $table['name'], Schema::getTables(DB::connection()->getDatabaseName()));
+        $left = [
+            'cache',
+            'cache_locks',
+            'command_findings',
+            'failed_jobs',
+            'jobs',
+            'invitations',
+            'migrations',
+            'password_reset_tokens',
+            'sessions',
+            'sign_in_links',
+            'stream_grants',
+        ];
+        $all = array_map(
+            static fn (array $table): string => $table['name'],
+            Schema::getTables(DB::connection()->getDatabaseName()),
+        );
         self::assertEqualsCanonicalizing(array_diff($all, $left), array_keys(Table::all()));
         foreach (Table::ofChannel() as $table) {
             self::assertTrue(Schema::hasColumn($table->name, $table->owner), $table->name);
@@ -80,14 +109,23 @@ final class BackupTest extends TestCase
         $kept = $this->everything($this->cove);
         $theirs = $this->everything($far);
         // Life goes on in both.
-        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(EventKey::event('later'), Reads::of(), static fn (): Tally => new Tally([new Change(Key::counter('planks'), null, 399, 'counter.planks', 'channel')]));
+        (new MariaDbStore(DB::connection(), $this->cove->id))->turn(
+            EventKey::event('later'),
+            Reads::of(),
+            static fn (): Tally => new Tally([
+                new Change(Key::counter('planks'), null, 399, 'counter.planks', 'channel'),
+            ]),
+        );
         $this->command('!tide')->delete();
         $this->cove->update(['lease_epoch' => 9, 'lease_holder' => 'a talker', 'lease_until' => now()->addSeconds(4)]);
 
         self::assertSame([], $this->restore('lantern_cove'));
         self::assertSame($theirs, $this->everything($far));
         $channel = $this->cove->refresh();
-        self::assertSame([true, 10, 'oakum', 'chat.example'], [$channel->paused, $channel->lease_epoch, $channel->chat_secret, $channel->chat_server['host'] ?? '']);
+        self::assertSame(
+            [true, 10, 'oakum', 'chat.example'],
+            [$channel->paused, $channel->lease_epoch, $channel->chat_secret, $channel->chat_server['host'] ?? ''],
+        );
         $after = $this->everything($channel);
         self::assertSame(['stale'], array_unique(array_column($after['outgoing'], 'state')));
         foreach (array_diff(array_keys($kept), ['channels', 'outgoing']) as $table) {
@@ -101,7 +139,11 @@ final class BackupTest extends TestCase
         $this->backup('lantern_cove');
         $this->command('!tide')->delete();
         $here = $this->everything($this->cove->refresh());
-        DB::connection()->beforeExecuting(static fn (string $query): mixed => str_starts_with($query, 'INSERT INTO `memory`') ? throw new QueryException('', $query, [], new \PDOException('Deadlock')) : null);
+        DB::connection()->beforeExecuting(
+            static fn (string $query): mixed => str_starts_with($query, 'INSERT INTO `memory`')
+                ? throw new QueryException('', $query, [], new \PDOException('Deadlock'))
+                : null,
+        );
         try {
             $this->restore('lantern_cove');
             self::fail('it was put back');
@@ -138,13 +180,21 @@ final class BackupTest extends TestCase
         self::assertSame($old, $channel->id);
         self::assertEquals($before, app(Assembler::class)->document($channel));
         self::assertEquals($memory, ['ledger' => [], 'memory_history' => []] + $this->wholeMemory($channel));
-        self::assertSame(['Wren'], $channel->memberships()->with('user')->get()->map(static fn ($one): string => $one->user->name)->all());
+        self::assertSame(
+            ['Wren'],
+            $channel->memberships()->with('user')->get()->map(static fn ($one): string => $one->user->name)->all(),
+        );
         self::assertSame(1, $other->commands()->count());
     }
 
     public function test_everything_is_put_back_and_nobody_stays_signed_in(): void
     {
-        DB::table('sessions')->insert(['id' => 's', 'user_id' => $this->wren->id, 'payload' => '', 'last_activity' => 1]);
+        DB::table('sessions')->insert([
+            'id' => 's',
+            'user_id' => $this->wren->id,
+            'payload' => '',
+            'last_activity' => 1,
+        ]);
         $this->backup(null);
         $kept = $this->everything($this->cove);
         $this->wren->update(['name' => 'Somebody']);
@@ -166,21 +216,34 @@ final class BackupTest extends TestCase
     {
         $this->backup('lantern_cove');
         $other = new \Illuminate\Encryption\Encrypter(random_bytes(32), 'AES-256-CBC');
-        $notes = (new Restore(DB::connection(), $other))->from(BackupFile::open($this->file), 'lantern_cove', static fn (): null => null);
+        $notes = (new Restore(DB::connection(), $other))->from(
+            BackupFile::open($this->file),
+            'lantern_cove',
+            static fn (): null => null,
+        );
         self::assertStringContainsString('give it anew', implode($notes));
         self::assertNull($this->cove->refresh()->chat_secret);
     }
 
-    /** The file was made by the version before definitions had ids: the demo on the air, with what its crowd had done by then. */
+    /**
+     * The file was made by the version before definitions had ids: the demo on the air, with what its crowd had done by
+     * then.
+     */
     public function test_a_backup_of_the_first_form_is_put_back_in_the_form_of_today(): void
     {
         app(Restore::class)->from(BackupFile::open(__DIR__.'/version-1.backup'), null, static fn (): null => null);
         $cove = Channel::query()->where('login', 'lantern_cove')->firstOrFail();
         $draft = app(Assembler::class)->document($cove);
         $air = app(Editions::class)->onAir($cove);
-        self::assertEquals(PackFormat::read((string) file_get_contents(base_path('tests/Core/Pack/version-1.pack.json')))[0]->commands, $draft->commands);
+        self::assertEquals(
+            PackFormat::read((string) file_get_contents(base_path('tests/Core/Pack/version-1.pack.json')))[0]->commands,
+            $draft->commands,
+        );
         self::assertEquals($draft, $air, 'an edition of then and the draft have the same ids');
-        self::assertSame('Anyone, every 15 s, each person once in a minute.', InOneSentence::of($draft->command('!tide') ?? Say::on('')));
+        self::assertSame(
+            'Anyone, every 15 s, each person once in a minute.',
+            InOneSentence::of($draft->command('!tide') ?? Say::on('')),
+        );
         $planks = fn (): mixed => $this->remembered(Key::counter('planks'), $cove);
         $before = $planks();
         self::assertIsInt($before);
@@ -188,7 +251,13 @@ final class BackupTest extends TestCase
         self::assertSame($before + 1, $planks());
         // What was kept of people stands with them, and history says who.
         self::assertSame(0, DB::table('memory')->count());
-        self::assertSame(['signe', 1], [DB::table('viewers')->where('service_id', 'signe')->value('login'), $this->remembered(Key::counter('biscuits', Owner::viewer('account:signe')), $cove)]);
+        self::assertSame(
+            ['signe', 1],
+            [
+                DB::table('viewers')->where('service_id', 'signe')->value('login'),
+                $this->remembered(Key::counter('biscuits', Owner::viewer('account:signe')), $cove),
+            ],
+        );
         self::assertSame(6, $this->remembered(Key::counter('biscuits', Owner::viewer('cast-pia')), $cove));
         $told = app(MemoryOverview::class)->history($cove);
         self::assertNotSame([], $told);
@@ -201,10 +270,16 @@ final class BackupTest extends TestCase
         $this->backup('lantern_cove');
         $kept = $this->everything($this->cove);
         $lines = explode("\n", (string) gzdecode((string) file_get_contents($this->file)));
-        $at = static fn (string $table): int => (int) array_key_first(array_filter($lines, static fn (string $line): bool => str_contains($line, "\"in\":\"$table\"")));
+        $at = static fn (string $table): int => (int) array_key_first(
+            array_filter($lines, static fn (string $line): bool => str_contains($line, "\"in\":\"$table\"")),
+        );
         $wrong = [
             // table, how its first row is changed, what the sentence says
-            ['command_responses', ['command_id' => 99_999_999], '“command_id” names something that the file does not hold'],
+            [
+                'command_responses',
+                ['command_id' => 99_999_999],
+                '“command_id” names something that the file does not hold',
+            ],
             ['commands', ['channel_id' => 4_711], 'belongs to another channel'],
             ['commands', ['trigger' => str_repeat('w', 61)], '“trigger” is not what can stand there'],
             ['commands', ['revision' => 'often'], '“revision” is not what can stand there'],
@@ -238,14 +313,23 @@ final class BackupTest extends TestCase
         try {
             DB::table('users')->where('id', $this->wren->id)->update(['name' => "\xed\xa0\x80"]);
             $told = [];
-            $rows = (new Backup(DB::connection()))->write($this->file, null, static fn (): null => null, static function (string $table, string $key) use (&$told): void {
-                $told[] = "$table $key";
-            });
+            $rows = (new Backup(DB::connection()))->write(
+                $this->file,
+                null,
+                static fn (): null => null,
+                static function (string $table, string $key) use (&$told): void {
+                    $told[] = "$table $key";
+                },
+            );
             self::assertSame(["users id {$this->wren->id}"], $told);
             self::assertSame($rows, BackupFile::open($this->file)->rows);
         } finally {
-            DB::table('users')->where('id', $this->wren->id)->update(['name' => 'Wren']);
-            DB::statement('ALTER TABLE users MODIFY name VARCHAR(255) CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin NOT NULL');
+            DB::table('users')
+                ->where('id', $this->wren->id)
+                ->update(['name' => 'Wren']);
+            DB::statement(
+                'ALTER TABLE users MODIFY name VARCHAR(255) CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin NOT NULL',
+            );
         }
     }
 
@@ -256,9 +340,20 @@ final class BackupTest extends TestCase
         $whole = (string) file_get_contents($this->file);
         $text = (string) gzdecode($whole);
         $broken = [
-            'is no backup' => [gzencode("{}\n"), 'not zipped at all', '', gzencode(str_replace('silver-parrot-backup', 'another', $text))],
+            'is no backup' => [
+                gzencode("{}\n"),
+                'not zipped at all',
+                '',
+                gzencode(str_replace('silver-parrot-backup', 'another', $text)),
+            ],
             'later Silver Parrot' => [gzencode(str_replace('"version":2', '"version":3', $text))],
-            'is broken at line' => [substr($whole, 0, (int) (strlen($whole) / 2)), gzencode(substr($text, 0, -20)), gzencode(preg_replace('/^.*"in":"counter_numbers".*\n/m', '', $text, 1) ?? ''), gzencode($text."{}\n"), gzencode(str_replace('"in":"counter_numbers"', '"in":"users; DROP"', $text))],
+            'is broken at line' => [
+                substr($whole, 0, (int) (strlen($whole) / 2)),
+                gzencode(substr($text, 0, -20)),
+                gzencode(preg_replace('/^.*"in":"counter_numbers".*\n/m', '', $text, 1) ?? ''),
+                gzencode($text."{}\n"),
+                gzencode(str_replace('"in":"counter_numbers"', '"in":"users; DROP"', $text)),
+            ],
         ];
         foreach ($broken as $sentence => $files) {
             foreach ($files as $contents) {
@@ -301,7 +396,14 @@ final class BackupTest extends TestCase
     {
         $rows = [];
         foreach (Table::ofChannel() as $table) {
-            $rows[$table->name] = array_map(static fn (object $row): array => (array) $row, DB::table($table->name)->where($table->owner, $channel->id)->orderBy($table->key[count($table->key) - 1])->get()->all());
+            $rows[$table->name] = array_map(
+                static fn (object $row): array => (array) $row,
+                DB::table($table->name)
+                    ->where($table->owner, $channel->id)
+                    ->orderBy($table->key[count($table->key) - 1])
+                    ->get()
+                    ->all(),
+            );
         }
 
         return $rows;

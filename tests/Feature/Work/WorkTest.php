@@ -23,25 +23,61 @@ use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Finding;
 use Tests\Feature\TestCase;
 
-/** Work of the pages that must not grow with a pack: counted in what is asked of the database and in texts that are read. */
+/**
+ * Work of the pages that must not grow with a pack: counted in what is asked of the database and in texts that are
+ * read.
+ */
 final class WorkTest extends TestCase
 {
     public function test_a_preview_brings_along_what_the_text_names_and_reads_the_text_once(): void
     {
         $this->thousandOfEach();
         $prepared = new ResponseCache;
-        $named = app(Assembler::class)->names($this->cove, Named::in(['x' => 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]'], $prepared));
+        $named = app(Assembler::class)->names(
+            $this->cove,
+            Named::in(['x' => 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]'], $prepared),
+        );
         self::assertSame(['knots', 'd3'], $this->nonEmpty($named));
         self::assertSame('', $named->facts['d7']->text);
         self::assertNotSame('', $named->facts['tide']->text);
         self::assertCount(1_002, $named->lists, 'the names of all are there, for completing and for findings');
-        $asked = $this->asked(fn () => (new Preview(app(Assembler::class), app(MemoryRows::class), $prepared))->of($this->cove, Say::on('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]')->refusing(ForLevels::refusal(), 'not you'), 0, '', ''));
-        self::assertSame(2, $prepared->read, 'the response and the reply, each once for findings, answers, edges, length and sentence');
-        self::assertSame([], array_filter($asked, static fn (string $sql): bool => preg_match('/`?picture`?(?! <> )/', $sql) === 1), 'no pixels');
+        $asked = $this->asked(
+            fn () => (new Preview(app(Assembler::class), app(MemoryRows::class), $prepared))->of(
+                $this->cove,
+                Say::on('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]')->refusing(
+                    ForLevels::refusal(),
+                    'not you',
+                ),
+                0,
+                '',
+                '',
+            ),
+        );
+        self::assertSame(
+            2,
+            $prepared->read,
+            'the response and the reply, each once for findings, answers, edges, length and sentence',
+        );
+        self::assertSame(
+            [],
+            array_filter($asked, static fn (string $sql): bool => preg_match('/`?picture`?(?! <> )/', $sql) === 1),
+            'no pixels',
+        );
         $few = count($asked);
         DB::table('facts')->where('name', 'like', 'd%')->delete();
         DB::table('lists')->where('name', 'like', 'd%')->where('name', '!=', 'd3')->delete();
-        self::assertCount($few, $this->asked(fn () => app(Preview::class)->of($this->cove, Say::on('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]'), 0, '', '')));
+        self::assertCount(
+            $few,
+            $this->asked(
+                fn () => app(Preview::class)->of(
+                    $this->cove,
+                    Say::on('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]'),
+                    0,
+                    '',
+                    '',
+                ),
+            ),
+        );
     }
 
     public function test_the_reference_asks_the_database_as_often_for_three_thousand_definitions_as_for_few(): void
@@ -51,7 +87,10 @@ final class WorkTest extends TestCase
         $few = count($this->asked($ask));
         $this->thousandOfEach();
         self::assertCount($few, $this->asked($ask));
-        $ask()->assertJsonFragment(['insert' => 'fact.d7', 'now' => 'the text of 7'])->assertJsonFragment(['insert' => 'counter.d9', 'now' => '9'])->assertDontSee('data:image', false);
+        $ask()
+            ->assertJsonFragment(['insert' => 'fact.d7', 'now' => 'the text of 7'])
+            ->assertJsonFragment(['insert' => 'counter.d9', 'now' => '9'])
+            ->assertDontSee('data:image', false);
     }
 
     public function test_what_checks_found_is_kept_until_the_command_or_something_that_it_names_changes(): void
@@ -66,13 +105,28 @@ final class WorkTest extends TestCase
         self::assertSame(0, $look(), 'all is known');
         $row = $this->command('!tide');
         $rows = app(CommandRepository::class);
-        $rows->save($this->cove, $row, CommandRepository::toCore($row)->answering([Say::response('[fact.tide] and [caler]')]), $this->wren, $row->revision);
+        $rows->save(
+            $this->cove,
+            $row,
+            CommandRepository::toCore($row)->answering([Say::response('[fact.tide] and [caler]')]),
+            $this->wren,
+            $row->revision,
+        );
         $ofOne = $look();
         self::assertLessThan(5, $ofOne, 'the texts of one command');
         self::assertGreaterThan(0, $ofOne);
-        DB::table('facts')->where('channel_id', $this->cove->id)->where('name', 'tide')->update(['text' => 'Low water']);
+        DB::table('facts')
+            ->where('channel_id', $this->cove->id)
+            ->where('name', 'tide')
+            ->update(['text' => 'Low water']);
         self::assertSame($ofOne, $look(), 'those that name it');
-        DB::table('facts')->insert(['channel_id' => $this->cove->id, 'stable_id' => 'new', 'name' => 'new', 'name_folded' => 'new', 'text' => 'x']);
+        DB::table('facts')->insert([
+            'channel_id' => $this->cove->id,
+            'stable_id' => 'new',
+            'name' => 'new',
+            'name_folded' => 'new',
+            'text' => 'x',
+        ]);
         self::assertGreaterThan(20, $look(), 'another name may be the nearest to any that is mistyped');
         self::assertSame(0, $look());
         $this->travel(1)->days();
@@ -82,19 +136,43 @@ final class WorkTest extends TestCase
     /** Held against looking at the whole pack at once. */
     public function test_what_is_kept_is_what_looking_anew_finds(): void
     {
-        $told = static fn (array $findings): array => array_map(static fn (Finding $finding): string => json_encode([$finding->kind->code(), $finding->at, $finding->span, $finding->data, $finding->replacement], JSON_THROW_ON_ERROR), $findings);
+        $told = static fn (array $findings): array => array_map(
+            static fn (Finding $finding): string => json_encode(
+                [$finding->kind->code(), $finding->at, $finding->span, $finding->data, $finding->replacement],
+                JSON_THROW_ON_ERROR,
+            ),
+            $findings,
+        );
         $this->bad('!bad', 'Hi [caler], [words] [fact.nothing] [list.knots] [counter.planks] [channel.uptime] coveWav');
         $this->bad('!averyveryverylongword', 'again');
-        DB::table('facts')->insert(['channel_id' => $this->cove->id, 'stable_id' => 'spare', 'name' => 'spare', 'name_folded' => 'spare', 'text' => 'x']);
+        DB::table('facts')->insert([
+            'channel_id' => $this->cove->id,
+            'stable_id' => 'spare',
+            'name' => 'spare',
+            'name_folded' => 'spare',
+            'text' => 'x',
+        ]);
         foreach ([1, 2] as $time) {
             $kept = [];
             $numbers = $this->cove->commands()->orderBy('id')->pluck('id')->all();
             foreach (app(Findings::class)->of($this->cove, null)->groups as $group) {
                 $index = array_search($group['number'], $numbers, true);
-                array_push($kept, ...array_map(static fn (Finding $finding): Finding => $index === false ? $finding : $finding->within("/commands/$index"), $group['findings']));
+                array_push(
+                    $kept,
+                    ...array_map(
+                        static fn (Finding $finding): Finding => $index === false
+                            ? $finding
+                            : $finding->within("/commands/$index"),
+                        $group['findings'],
+                    ),
+                );
             }
             $anew = Checks::of(app(Assembler::class)->pack($this->cove), $this->cove->surroundings());
-            self::assertEqualsCanonicalizing($told($anew), array_map(static fn (string $one): string => $one, $told($kept)), "time $time");
+            self::assertEqualsCanonicalizing(
+                $told($anew),
+                array_map(static fn (string $one): string => $one, $told($kept)),
+                "time $time",
+            );
             self::assertGreaterThan(4, count($kept));
         }
     }
@@ -103,16 +181,39 @@ final class WorkTest extends TestCase
     {
         $row = (array) DB::table('commands')->where('id', $this->command('!tide')->id)->first();
         unset($row['id']);
-        DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!more$i", 'trigger_folded' => "!more$i", 'stable_id' => "!more$i"] + $row, range(1, 900)));
-        DB::statement("INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT channel_id, id, '0', 0, CONCAT('[{\"say\":\"', `trigger`, ' [caler]\"}]'), 1 FROM commands WHERE `trigger` LIKE '!more%'");
+        DB::table('commands')->insert(
+            array_map(
+                static fn (int $i): array => [
+                    'trigger' => "!more$i",
+                    'trigger_folded' => "!more$i",
+                    'stable_id' => "!more$i",
+                ] + $row,
+                range(1, 900),
+            ),
+        );
+        DB::statement(
+            'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
+                ."channel_id, id, '0', 0, CONCAT('[{\"say\":\"', `trigger`, ' [caler]\"}]'), 1 FROM commands WHERE "
+                ."`trigger` LIKE '!more%'",
+        );
         $this->actingAs($this->wren);
         $this->get(route('write.findings', $this->cove))->assertSee('400 of 918 commands are looked at.');
-        $this->get(route('publish', $this->cove))->assertSee('800 of 918 commands are looked at.')->assertSee('disabled', false);
-        $this->get(route('write.findings', $this->cove))->assertDontSee('are looked at.')->assertSee('more commands have findings');
+        $this->get(route('publish', $this->cove))
+            ->assertSee('800 of 918 commands are looked at.')
+            ->assertSee('disabled', false);
+        $this->get(route('write.findings', $this->cove))
+            ->assertDontSee('are looked at.')
+            ->assertSee('more commands have findings');
         $this->post(route('publish.store', $this->cove), ['note' => ''])->assertSessionHasErrors('note');
         // Finding looks at what is on the list, and what is kept is not looked at again.
         $asked = $this->asked(fn () => $this->get(route('write', ['channel' => $this->cove, 'find' => 'more'])));
-        self::assertSame([], array_filter($asked, static fn (string $sql): bool => str_starts_with($sql, 'insert into `command_findings`')));
+        self::assertSame(
+            [],
+            array_filter(
+                $asked,
+                static fn (string $sql): bool => str_starts_with($sql, 'insert into `command_findings`'),
+            ),
+        );
     }
 
     public function test_a_command_that_goes_while_the_publish_page_is_made_breaks_nothing(): void
@@ -133,23 +234,64 @@ final class WorkTest extends TestCase
 
     private function bad(string $trigger, string $text): void
     {
-        app(CommandRepository::class)->save($this->cove, null, Say::on($trigger, $text)->alsoOn('!tidal'.strlen($trigger)), $this->wren, null);
+        app(CommandRepository::class)->save(
+            $this->cove,
+            null,
+            Say::on($trigger, $text)->alsoOn('!tidal'.strlen($trigger)),
+            $this->wren,
+            null,
+        );
     }
 
     /** @return list<string> names of lists whose items are there */
     private function nonEmpty(Pack $pack): array
     {
-        return array_values(array_map(static fn (TextList $list): string => $list->name, array_filter($pack->lists, static fn (TextList $list): bool => $list->items !== [])));
+        return array_values(
+            array_map(
+                static fn (TextList $list): string => $list->name,
+                array_filter($pack->lists, static fn (TextList $list): bool => $list->items !== []),
+            ),
+        );
     }
 
     private function thousandOfEach(): void
     {
-        $row = fn (int $i): array => ['channel_id' => $this->cove->id, 'stable_id' => "d$i", 'name' => "d$i", 'name_folded' => "d$i"];
-        DB::table('facts')->insert(array_map(static fn (int $i): array => $row($i) + ['text' => "the text of $i"], range(1, 1_000)));
-        DB::table('counters')->insert(array_map(static fn (int $i): array => $row($i) + ['scope' => 'channel', 'start' => $i, 'reset' => 'never'], range(1, 1_000)));
-        DB::table('lists')->insert(array_map(static fn (int $i): array => $row($i) + ['draw_order' => 'free'], range(1, 1_000)));
-        $lists = DB::table('lists')->where('channel_id', $this->cove->id)->where('name', 'like', 'd%')->pluck('id')->all();
-        DB::table('list_items')->insert(array_map(fn (mixed $list): array => ['channel_id' => $this->cove->id, 'stable_id' => 'i1', 'list_id' => $list, 'position' => 0, 'text' => 'an item', 'weight' => 1], $lists));
+        $row = fn (int $i): array => [
+            'channel_id' => $this->cove->id,
+            'stable_id' => "d$i",
+            'name' => "d$i",
+            'name_folded' => "d$i",
+        ];
+        DB::table('facts')->insert(
+            array_map(static fn (int $i): array => $row($i) + ['text' => "the text of $i"], range(1, 1_000)),
+        );
+        DB::table('counters')->insert(
+            array_map(
+                static fn (int $i): array => $row($i) + ['scope' => 'channel', 'start' => $i, 'reset' => 'never'],
+                range(1, 1_000),
+            ),
+        );
+        DB::table('lists')->insert(
+            array_map(static fn (int $i): array => $row($i) + ['draw_order' => 'free'], range(1, 1_000)),
+        );
+        $lists = DB::table('lists')
+            ->where('channel_id', $this->cove->id)
+            ->where('name', 'like', 'd%')
+            ->pluck('id')
+            ->all();
+        DB::table('list_items')->insert(
+            array_map(
+                fn (mixed $list): array => [
+                    'channel_id' => $this->cove->id,
+                    'stable_id' => 'i1',
+                    'list_id' => $list,
+                    'position' => 0,
+                    'text' => 'an item',
+                    'weight' => 1,
+                ],
+                $lists,
+            ),
+        );
     }
 
     /**

@@ -24,20 +24,67 @@ final class CommandsTest extends TestCase
     public function test_a_command_is_saved_as_it_was_typed_and_found_again(): void
     {
         $text = "  [caller] waves\n to <b>[target or \"the sea\"]</b> & \u{1F30A} ";
-        $this->post(route('write.store', $this->cove), $this->fields(['aliases' => '!hi, !ho', 'gates' => ['enabled' => '1', 'stream' => 'live', 'levels' => ['who' => 'any_of', 'any_of' => ['vip', 'regular']], 'cooldown' => ['channel' => '10', 'person' => '60']], 'responses' => [['text' => $text, 'weight' => '3'], ['text' => '', 'weight' => '1'], ['text' => 'splash', 'weight' => '1']], 'group' => 'Sea', 'listed' => null, 'voice' => 'streamer', 'place' => 'reply']))
-            ->assertSessionHasNoErrors()->assertRedirect();
+        $this->post(
+            route('write.store', $this->cove),
+            $this->fields([
+                'aliases' => '!hi, !ho',
+                'gates' => [
+                    'enabled' => '1',
+                    'stream' => 'live',
+                    'levels' => ['who' => 'any_of', 'any_of' => ['vip', 'regular']],
+                    'cooldown' => ['channel' => '10', 'person' => '60'],
+                ],
+                'responses' => [
+                    ['text' => $text, 'weight' => '3'],
+                    ['text' => '', 'weight' => '1'],
+                    ['text' => 'splash', 'weight' => '1'],
+                ],
+                'group' => 'Sea',
+                'listed' => null,
+                'voice' => 'streamer',
+                'place' => 'reply',
+            ]),
+        )
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
         $core = CommandRepository::toCore($this->command('!wave'));
-        self::assertSame([$text, 3, 'splash'], [$core->responses[0]->text(), $core->responses[0]->weight, $core->responses[1]->text()]);
+        self::assertSame(
+            [$text, 3, 'splash'],
+            [$core->responses[0]->text(), $core->responses[0]->weight, $core->responses[1]->text()],
+        );
         self::assertSame(['!hi', '!ho'], $core->triggers->aliases);
-        self::assertSame('regulars and VIPs', (new \SilverParrot\Pack\LevelRule([\SilverParrot\Chat\Level::Regular, \SilverParrot\Chat\Level::Vip]))->inWords());
-        self::assertSame([false, true, 'streamer', 'reply', 'Sea'], [$core->about->listed, $core->isOn(), $core->delivery->voice->value, $core->delivery->place->value, $core->about->group]);
-        $this->get(route('write', $this->cove).'?find=splash')->assertSee('!wave')->assertDontSee('!tide')->assertSee('&lt;b&gt;', false);
-        $this->get(route('write.command', [$this->cove, $this->command('!wave')]))->assertOk()->assertSee('VIPs and regulars, only while live, every 10 s', false)->assertSee('value="live" selected', false);
+        self::assertSame(
+            'regulars and VIPs',
+            (new \SilverParrot\Pack\LevelRule([
+                \SilverParrot\Chat\Level::Regular,
+                \SilverParrot\Chat\Level::Vip,
+            ]))->inWords(),
+        );
+        self::assertSame(
+            [false, true, 'streamer', 'reply', 'Sea'],
+            [
+                $core->about->listed,
+                $core->isOn(),
+                $core->delivery->voice->value,
+                $core->delivery->place->value,
+                $core->about->group,
+            ],
+        );
+        $this->get(route('write', $this->cove).'?find=splash')
+            ->assertSee('!wave')
+            ->assertDontSee('!tide')
+            ->assertSee('&lt;b&gt;', false);
+        $this->get(route('write.command', [$this->cove, $this->command('!wave')]))
+            ->assertOk()
+            ->assertSee('VIPs and regulars, only while live, every 10 s', false)
+            ->assertSee('value="live" selected', false);
     }
 
     public function test_what_a_page_asks_in_the_background_takes_no_notice_away(): void
     {
-        $saved = $this->post(route('write.store', $this->cove), $this->fields())->assertRedirect()->headers->get('Location', '');
+        $saved = $this->post(route('write.store', $this->cove), $this->fields())
+            ->assertRedirect()
+            ->headers->get('Location', '');
         $this->postJson(route('write.preview', $this->cove), $this->fields())->assertOk();
         $this->getJson(route('write.reference', $this->cove))->assertOk();
         $this->post(route('rehearse.try', $this->cove), ['do' => 'over'], ['HX-Request' => 'true'])->assertOk();
@@ -47,10 +94,28 @@ final class CommandsTest extends TestCase
 
     public function test_what_cannot_be_saved_is_said_beside_the_field_and_nothing_typed_is_lost(): void
     {
-        $answer = $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!two words', 'gates' => ['cooldown' => ['channel' => 'often', 'person' => '90000']], 'responses' => [['text' => 'kept text', 'weight' => '5000']]]));
-        $answer->assertUnprocessable()->assertSee('cannot be a trigger')->assertSee('Here must be a whole number')->assertSee('90000 is not between 0 and 86400')->assertSee('5000 is not between 1 and 1000')->assertSee('kept text')->assertSee('!two words');
-        $this->post(route('write.store', $this->cove), $this->fields(['gates' => ['levels' => ['who' => 'any_of']]]))->assertUnprocessable()->assertSee('No level is chosen.');
-        $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!TIDES']))->assertUnprocessable()->assertSee('sets another command off already');
+        $answer = $this->post(
+            route('write.store', $this->cove),
+            $this->fields([
+                'trigger' => '!two words',
+                'gates' => ['cooldown' => ['channel' => 'often', 'person' => '90000']],
+                'responses' => [['text' => 'kept text', 'weight' => '5000']],
+            ]),
+        );
+        $answer
+            ->assertUnprocessable()
+            ->assertSee('cannot be a trigger')
+            ->assertSee('Here must be a whole number')
+            ->assertSee('90000 is not between 0 and 86400')
+            ->assertSee('5000 is not between 1 and 1000')
+            ->assertSee('kept text')
+            ->assertSee('!two words');
+        $this->post(route('write.store', $this->cove), $this->fields(['gates' => ['levels' => ['who' => 'any_of']]]))
+            ->assertUnprocessable()
+            ->assertSee('No level is chosen.');
+        $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!TIDES']))
+            ->assertUnprocessable()
+            ->assertSee('sets another command off already');
         self::assertSame(18, $this->cove->commands()->count());
     }
 
@@ -60,9 +125,20 @@ final class CommandsTest extends TestCase
             if ($index % 12 !== 0 || trim($string) === '') {
                 continue;
             }
-            $answer = $this->post(route('write.store', $this->cove), $this->fields(['trigger' => "!h$index", 'responses' => [['text' => $string, 'weight' => '1']], 'note' => $string, 'group' => mb_substr($string, 0, 40)]));
+            $answer = $this->post(
+                route('write.store', $this->cove),
+                $this->fields([
+                    'trigger' => "!h$index",
+                    'responses' => [['text' => $string, 'weight' => '1']],
+                    'note' => $string,
+                    'group' => mb_substr($string, 0, 40),
+                ]),
+            );
             self::assertContains($answer->getStatusCode(), [302, 422], $string);
-            self::assertStringNotContainsString('<script>alert', (string) $this->get(route('write', $this->cove))->assertOk()->getContent());
+            self::assertStringNotContainsString(
+                '<script>alert',
+                (string) $this->get(route('write', $this->cove))->assertOk()->getContent(),
+            );
         }
     }
 
@@ -70,13 +146,30 @@ final class CommandsTest extends TestCase
     {
         $row = $this->command('!tide');
         $seen = (string) $row->revision;
-        $theirs = $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'theirs', 'weight' => '1']], 'revision' => $seen]);
-        $this->actingAs($this->member('Ilse', Role::Author))->put(route('write.update', [$this->cove, $row]), $theirs)->assertRedirect();
-        $mine = $this->fields(['trigger' => '!tide', 'responses' => [['text' => 'mine', 'weight' => '1']], 'revision' => $seen]);
-        $this->actingAs($this->wren)->put(route('write.update', [$this->cove, $row]), $mine)
-            ->assertStatus(409)->assertSee('Somebody saved this command while you wrote.')->assertSee('theirs')->assertSee('mine');
+        $theirs = $this->fields([
+            'trigger' => '!tide',
+            'responses' => [['text' => 'theirs', 'weight' => '1']],
+            'revision' => $seen,
+        ]);
+        $this->actingAs($this->member('Ilse', Role::Author))
+            ->put(route('write.update', [$this->cove, $row]), $theirs)
+            ->assertRedirect();
+        $mine = $this->fields([
+            'trigger' => '!tide',
+            'responses' => [['text' => 'mine', 'weight' => '1']],
+            'revision' => $seen,
+        ]);
+        $this->actingAs($this->wren)
+            ->put(route('write.update', [$this->cove, $row]), $mine)
+            ->assertStatus(409)
+            ->assertSee('Somebody saved this command while you wrote.')
+            ->assertSee('theirs')
+            ->assertSee('mine');
         self::assertSame('theirs', CommandRepository::toCore($this->command('!tide'))->responses[0]->text());
-        $this->put(route('write.update', [$this->cove, $row]), ['revision' => (string) ((int) $seen + 1)] + $mine)->assertRedirect();
+        $this->put(
+            route('write.update', [$this->cove, $row]),
+            ['revision' => (string) ((int) $seen + 1)] + $mine,
+        )->assertRedirect();
         self::assertSame('mine', CommandRepository::toCore($this->command('!tide'))->responses[0]->text());
     }
 
@@ -91,7 +184,10 @@ final class CommandsTest extends TestCase
     public function test_a_dropped_command_comes_back_with_all_it_had(): void
     {
         $row = $this->command('!crew');
-        app(CommandRepository::class)->expect($row, new Expectation('!crew', 'bram', ['x'], new Moment(1000), '1', 'e', ["counter\x1Fplanks\x1F" => 4]));
+        app(CommandRepository::class)->expect(
+            $row,
+            new Expectation('!crew', 'bram', ['x'], new Moment(1000), '1', 'e', ["counter\x1Fplanks\x1F" => 4]),
+        );
         $before = CommandRepository::toCore($row->fresh(['responses', 'aliases', 'expectations']));
         $this->delete(route('write.drop', [$this->cove, $row]))->assertSessionHas('undo');
         self::assertSame(17, $this->cove->commands()->count());
@@ -105,28 +201,59 @@ final class CommandsTest extends TestCase
     {
         $row = $this->command('!crew');
         foreach (['!crew of the tern', "\u{200B}!CREW", '!mates all'] as $line) {
-            app(CommandRepository::class)->expect($row, new Expectation($line, 'bram', ['x'], new Moment(1000), '1', 'e'));
+            app(CommandRepository::class)->expect(
+                $row,
+                new Expectation($line, 'bram', ['x'], new Moment(1000), '1', 'e'),
+            );
         }
-        $lines = fn (): array => array_map(static fn (Expectation $kept): string => $kept->line, CommandRepository::toCore($row->fresh(['responses', 'aliases', 'expectations']))->about->expectations);
-        $save = fn (array $as) => $this->put(route('write.update', [$this->cove, $row]), $this->fields($as + ['revision' => (string) $row->fresh()?->revision]))->assertSessionHasNoErrors()->assertRedirect();
+        $lines = fn (): array => array_map(
+            static fn (Expectation $kept): string => $kept->line,
+            CommandRepository::toCore($row->fresh(['responses', 'aliases', 'expectations']))->about->expectations,
+        );
+        $save = fn (array $as) => $this->put(
+            route('write.update', [$this->cove, $row]),
+            $this->fields($as + ['revision' => (string) $row->fresh()?->revision]),
+        )
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
         $save(['trigger' => '!hands', 'aliases' => '!mates']);
         self::assertSame(['!hands of the tern', '!hands', '!mates all'], $lines());
         $save(['trigger' => '!deckhands', 'aliases' => '!hands']);
-        self::assertSame(['!hands of the tern', '!hands', '!deckhands all'], $lines(), 'a name that is still its own stays');
+        self::assertSame(
+            ['!hands of the tern', '!hands', '!deckhands all'],
+            $lines(),
+            'a name that is still its own stays',
+        );
     }
 
     public function test_switching_and_duplicating(): void
     {
         $this->post(route('write.switch', [$this->cove, $this->command('!tide')]));
         self::assertFalse(CommandRepository::toCore($this->command('!tide'))->isOn());
-        $this->get(route('write.copy', [$this->cove, $this->command('!tide')]))->assertOk()->assertSee('value="!tide2"', false);
+        $this->get(route('write.copy', [$this->cove, $this->command('!tide')]))
+            ->assertOk()
+            ->assertSee('value="!tide2"', false);
         self::assertSame(18, $this->cove->commands()->count());
     }
 
     public function test_commands_are_found_by_any_of_their_words(): void
     {
-        foreach (['tides' => 1, 'TWEEZERS' => 1, 'moderators' => 3, 'counter.planks' => 2, 'stove [caller]' => 1, 'games' => 3, '%' => 1, 'switched off' => 1, 'no such thing' => 0] as $text => $count) {
-            $answer = $this->get(route('write', $this->cove).'?find='.rawurlencode($text), ['HX-Request' => 'true'])->assertOk();
+        foreach (
+            [
+                'tides' => 1,
+                'TWEEZERS' => 1,
+                'moderators' => 3,
+                'counter.planks' => 2,
+                'stove [caller]' => 1,
+                'games' => 3,
+                '%' => 1,
+                'switched off' => 1,
+                'no such thing' => 0,
+            ] as $text => $count
+        ) {
+            $answer = $this->get(route('write', $this->cove).'?find='.rawurlencode($text), [
+                'HX-Request' => 'true',
+            ])->assertOk();
             self::assertSame($count, substr_count((string) $answer->getContent(), '<li '), $text);
         }
     }
@@ -134,7 +261,10 @@ final class CommandsTest extends TestCase
     public function test_every_change_is_written_down_with_who_and_what(): void
     {
         $row = $this->command('!tide');
-        $this->put(route('write.update', [$this->cove, $row]), $this->fields(['trigger' => '!tide', 'revision' => (string) $row->revision]));
+        $this->put(
+            route('write.update', [$this->cove, $row]),
+            $this->fields(['trigger' => '!tide', 'revision' => (string) $row->revision]),
+        );
         $change = $this->cove->changes()->where('command_id', $row->id)->orderByDesc('id')->firstOrFail();
         self::assertSame(['saved', $this->wren->id], [$change->kind, $change->getAttribute('user_id')]);
         self::assertSame('[caller] waves.', $change->after['responses'][0]['text'] ?? null);
@@ -143,7 +273,9 @@ final class CommandsTest extends TestCase
 
     public function test_the_assembled_pack_is_the_pack_that_was_stored(): void
     {
-        [$pack] = \SilverParrot\Format\PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
+        [$pack] = \SilverParrot\Format\PackFormat::read(
+            (string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')),
+        );
         self::assertEquals($pack, app(Assembler::class)->document($this->cove));
     }
 
@@ -156,27 +288,65 @@ final class CommandsTest extends TestCase
 
             return count(DB::getQueryLog());
         };
-        $pages = [['GET', route('write', $this->cove), []], ['POST', route('write.preview', $this->cove), $this->fields()], ['POST', route('rehearse.try', $this->cove), $this->fields(['do' => 'say', 'speaker' => 'pia', 'line' => '!tide'])]];
+        $pages = [
+            ['GET', route('write', $this->cove), []],
+            ['POST', route('write.preview', $this->cove), $this->fields()],
+            [
+                'POST',
+                route('rehearse.try', $this->cove),
+                $this->fields(['do' => 'say', 'speaker' => 'pia', 'line' => '!tide']),
+            ],
+        ];
         $few = array_map(static fn (array $page): int => $asked(...$page), $pages);
         // To 2,000 commands: one of the demo's, copied row by row.
         $row = (array) DB::table('commands')->where('id', $this->command('!tide')->id)->first();
         unset($row['id']);
         foreach (array_chunk(range(1, 1_982), 500) as $numbers) {
-            DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!more$i", 'trigger_folded' => "!more$i", 'stable_id' => "!more$i"] + $row, $numbers));
+            DB::table('commands')->insert(
+                array_map(
+                    static fn (int $i): array => [
+                        'trigger' => "!more$i",
+                        'trigger_folded' => "!more$i",
+                        'stable_id' => "!more$i",
+                    ] + $row,
+                    $numbers,
+                ),
+            );
         }
-        DB::statement("INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT channel_id, id, '0', 0, '[{\"say\":\"[caller] knows\"}]', 1 FROM commands WHERE `trigger` LIKE '!more%'");
+        DB::statement(
+            'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
+                ."channel_id, id, '0', 0, '[{\"say\":\"[caller] knows\"}]', 1 FROM commands WHERE `trigger` LIKE "
+                ."'!more%'",
+        );
         self::assertSame(2_000, $this->cove->commands()->count());
         // And many viewers, of whom no line asks.
-        app(\App\Storage\MemoryRows::class)->fill($this->cove, array_combine(array_map(static fn (int $i): string => \SilverParrot\Memory\Key::field('pebbles', "viewer-$i")->id(), range(1, 3_000)), range(1, 3_000)));
+        app(\App\Storage\MemoryRows::class)->fill(
+            $this->cove,
+            array_combine(
+                array_map(
+                    static fn (int $i): string => \SilverParrot\Memory\Key::field('pebbles', "viewer-$i")->id(),
+                    range(1, 3_000),
+                ),
+                range(1, 3_000),
+            ),
+        );
         self::assertSame($few, array_map(static fn (array $page): int => $asked(...$page), $pages));
     }
 
     public function test_how_often_it_answers_at_most_is_part_of_the_draft(): void
     {
-        $this->put(route('write.flood', $this->cove), ['person' => '3', 'channel' => '0'])->assertRedirect(route('write', $this->cove));
-        self::assertEquals(new \SilverParrot\Pack\Flood(3, 0), app(\App\Storage\Assembler::class)->pack($this->cove->refresh())->flood);
+        $this->put(route('write.flood', $this->cove), ['person' => '3', 'channel' => '0'])->assertRedirect(
+            route('write', $this->cove),
+        );
+        self::assertEquals(
+            new \SilverParrot\Pack\Flood(3, 0),
+            app(\App\Storage\Assembler::class)->pack($this->cove->refresh())->flood,
+        );
         foreach ([['x', '1'], ['1', '-1'], ['1001', '1'], ['1', '']] as [$person, $channel]) {
-            $this->put(route('write.flood', $this->cove), ['person' => $person, 'channel' => $channel])->assertSessionHas('notice', fn (string $told): bool => str_contains($told, 'Nothing was changed'));
+            $this->put(route('write.flood', $this->cove), [
+                'person' => $person,
+                'channel' => $channel,
+            ])->assertSessionHas('notice', fn (string $told): bool => str_contains($told, 'Nothing was changed'));
         }
         self::assertSame([3, 0], [$this->cove->refresh()->flood_person, $this->cove->flood_channel]);
         $this->get(route('write', $this->cove))->assertSee('answers one person at most');
@@ -189,7 +359,10 @@ final class CommandsTest extends TestCase
         $by = array_column($entries, null, 'insert');
         self::assertSame(['41', 'a whole number'], [$by['counter.planks']['now'], $by['counter.planks']['gives']]);
         self::assertSame('Planking', $by['channel.category']['now']);
-        self::assertSame(['a moment', 'When they first wrote here.'], [$by['caller.first_seen']['gives'], $by['caller.first_seen']['sentence']]);
+        self::assertSame(
+            ['a moment', 'When they first wrote here.'],
+            [$by['caller.first_seen']['gives'], $by['caller.first_seen']['sentence']],
+        );
         self::assertNull($by['upper']['now']);
         self::assertSame(41, $this->remembered(\SilverParrot\Memory\Key::counter('planks')), 'asking changes nothing');
         foreach ($entries as $entry) {
@@ -197,13 +370,24 @@ final class CommandsTest extends TestCase
         }
         self::assertArrayNotHasKey('counter', $by, 'what needs a part is told with it only');
         $far = $this->harbour($pia = $this->person('Pia'));
-        self::assertArrayNotHasKey('counter.planks', array_column((array) $this->actingAs($pia)->getJson(route('write.reference', $far))->json(), null, 'insert'));
+        self::assertArrayNotHasKey(
+            'counter.planks',
+            array_column(
+                (array) $this->actingAs($pia)->getJson(route('write.reference', $far))->json(),
+                null,
+                'insert',
+            ),
+        );
     }
 
     public function test_a_new_command_begins_with_a_sample_or_with_nothing(): void
     {
         $this->get(route('write.new', $this->cove))->assertSee('Begin with')->assertSee('a shout-out');
-        $this->get(route('write.new', ['channel' => $this->cove, 'sample' => 'count']))->assertSee('[add 1 to counter.planks')->assertSee('value="!count"', false);
-        $this->get(route('write.new', ['channel' => $this->cove, 'sample' => 'nonsense']))->assertOk()->assertSee('value="!"', false);
+        $this->get(route('write.new', ['channel' => $this->cove, 'sample' => 'count']))
+            ->assertSee('[add 1 to counter.planks')
+            ->assertSee('value="!count"', false);
+        $this->get(route('write.new', ['channel' => $this->cove, 'sample' => 'nonsense']))
+            ->assertOk()
+            ->assertSee('value="!"', false);
     }
 }

@@ -21,14 +21,33 @@ final class FindingsTest extends TestCase
     {
         $row = $this->bell('Ring for [caler], [words or "all" | uper | cut 20]!');
         $this->actingAs($this->wren);
-        $this->get(route('write.findings', $this->cove))->assertSee('2 findings')->assertSeeInOrder(['!bell', 'Nothing is named caler.', 'Did you mean caller?', 'There is no filter named uper.']);
+        $this->get(route('write.findings', $this->cove))
+            ->assertSee('2 findings')
+            ->assertSeeInOrder([
+                '!bell',
+                'Nothing is named caler.',
+                'Did you mean caller?',
+                'There is no filter named uper.',
+            ]);
         $this->mend($row, 'unknown-name', 10)->assertSessionHas('notice', '!bell is mended.');
-        self::assertSame('Ring for [caller], [words or "all" | uper | cut 20]!', CommandRepository::toCore($row->refresh()->load('responses'))->responses[0]->text());
+        self::assertSame(
+            'Ring for [caller], [words or "all" | uper | cut 20]!',
+            CommandRepository::toCore($row->refresh()->load('responses'))->responses[0]->text(),
+        );
         $this->get(route('write.findings', $this->cove))->assertSee('One finding')->assertDontSee('Nothing is named');
         // The same press again mends nothing that is not there, and neither does one that comes after somebody else's.
-        $this->mend($row, 'unknown-name', 10)->assertSessionHas('notice', '!bell has changed since; nothing was mended.');
-        $this->mend($row, 'unknown-filter', 37, 1)->assertSessionHas('notice', 'Somebody saved !bell meanwhile; nothing was mended. Look at it and press again.');
-        self::assertStringContainsString('uper', CommandRepository::toCore($row->refresh()->load('responses'))->responses[0]->text());
+        $this->mend($row, 'unknown-name', 10)->assertSessionHas(
+            'notice',
+            '!bell has changed since; nothing was mended.',
+        );
+        $this->mend($row, 'unknown-filter', 37, 1)->assertSessionHas(
+            'notice',
+            'Somebody saved !bell meanwhile; nothing was mended. Look at it and press again.',
+        );
+        self::assertStringContainsString(
+            'uper',
+            CommandRepository::toCore($row->refresh()->load('responses'))->responses[0]->text(),
+        );
     }
 
     public function test_a_page_holds_only_so_many_and_says_how_many_more_there_are(): void
@@ -36,15 +55,33 @@ final class FindingsTest extends TestCase
         $this->bell('[caler]');
         $row = (array) \Illuminate\Support\Facades\DB::table('commands')->where('trigger', '!bell')->first();
         unset($row['id']);
-        \Illuminate\Support\Facades\DB::table('commands')->insert(array_map(static fn (int $i): array => ['trigger' => "!bell$i", 'trigger_folded' => "!bell$i", 'stable_id' => "!bell$i"] + $row, range(1, 101)));
-        \Illuminate\Support\Facades\DB::statement("INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT channel_id, id, '0', 0, '[{\"say\":\"[caler]\"}]', 1 FROM commands WHERE `trigger` LIKE '!bell_%'");
-        $this->actingAs($this->wren)->get(route('write.findings', $this->cove))->assertSee('100 findings')->assertSee('2 more commands have findings');
+        \Illuminate\Support\Facades\DB::table('commands')->insert(
+            array_map(
+                static fn (int $i): array => [
+                    'trigger' => "!bell$i",
+                    'trigger_folded' => "!bell$i",
+                    'stable_id' => "!bell$i",
+                ] + $row,
+                range(1, 101),
+            ),
+        );
+        \Illuminate\Support\Facades\DB::statement(
+            'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
+                ."channel_id, id, '0', 0, '[{\"say\":\"[caler]\"}]', 1 FROM commands WHERE `trigger` LIKE '!bell_%'",
+        );
+        $this->actingAs($this->wren)
+            ->get(route('write.findings', $this->cove))
+            ->assertSee('100 findings')
+            ->assertSee('2 more commands have findings');
     }
 
     public function test_who_may_only_look_sees_findings_and_mends_nothing(): void
     {
         $row = $this->bell('Ring for [caler]!');
-        $this->actingAs($this->member('Pia', Role::Reader))->get(route('write.findings', $this->cove))->assertSee('Nothing is named caler.')->assertDontSee('aria-label="Did you mean', false);
+        $this->actingAs($this->member('Pia', Role::Reader))
+            ->get(route('write.findings', $this->cove))
+            ->assertSee('Nothing is named caler.')
+            ->assertDontSee('aria-label="Did you mean', false);
         $this->mend($row, 'unknown-name', 10)->assertForbidden();
     }
 
@@ -53,8 +90,17 @@ final class FindingsTest extends TestCase
         return app(CommandRepository::class)->save($this->cove, null, Say::on('!bell', $text), $this->wren, null);
     }
 
-    private function mend(CommandRow $row, string $code, int $from, ?int $revision = null): \Illuminate\Testing\TestResponse
-    {
-        return $this->post(route('write.mend', [$this->cove, $row]), ['at' => '/responses/0/text', 'code' => $code, 'from' => $from, 'revision' => $revision ?? $row->refresh()->revision]);
+    private function mend(
+        CommandRow $row,
+        string $code,
+        int $from,
+        ?int $revision = null,
+    ): \Illuminate\Testing\TestResponse {
+        return $this->post(route('write.mend', [$this->cove, $row]), [
+            'at' => '/responses/0/text',
+            'code' => $code,
+            'from' => $from,
+            'revision' => $revision ?? $row->refresh()->revision,
+        ]);
     }
 }

@@ -65,12 +65,10 @@ final readonly class Ago implements Filter
         }
         $now = $run->world->now;
         // A span that ends now says how long ago it began; one that begins now, how far its end is.
-        $moment =
-            $value instanceof TimeSpan
-                ? ($value->from->millis === $now->millis
-                    ? $value->to
-                    : $value->from)
-                : Moments::of($value, $run);
+        if ($value instanceof TimeSpan) {
+            $value = $value->from->millis === $now->millis ? $value->to : $value->from;
+        }
+        $moment = $value instanceof Moment ? $value : Moments::of($value, $run);
 
         return match (true) {
             $moment instanceof Moment => $run->printer()->relative($moment, $now),

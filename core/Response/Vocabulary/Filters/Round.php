@@ -43,15 +43,12 @@ final readonly class Round implements Filter
         $rounded = $number->range !== null ? $number : ValueEstimate::number($number->longest)->orGap(...$number->gaps);
         $isBad = $places === null || $places->low < 0 || $places->high > Number::DECIMALS;
 
+        $isNeverOne = $places !== null && ($places->high < 0 || $places->low > Number::DECIMALS);
+        $fails = $isNeverOne ? CertainFailure::BadPlaces : $number->fails;
+
         return ($value->canBeNothing ? $rounded->orNothing() : $rounded)
             ->orGap(...$isBad ? [GapReason::WrongKind] : [])
-            ->failing(
-                $value->canBeNothing
-                    ? null
-                    : ($places !== null && ($places->high < 0 || $places->low > Number::DECIMALS)
-                        ? CertainFailure::BadPlaces
-                        : $number->fails),
-            );
+            ->failing($value->canBeNothing ? null : $fails);
     }
 
     public function apply(

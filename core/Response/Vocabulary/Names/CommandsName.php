@@ -36,11 +36,11 @@ final readonly class CommandsName extends Name
 
     public function check(Call $call, Pack $pack): array
     {
-        return isset($call->path[1])
-            ? [Checking::unknownPart($call, 1, [])]
-            : ($call->operands === [] && $call->named === []
-                ? []
-                : Checking::takesNothing($call));
+        if (isset($call->path[1])) {
+            return [Checking::unknownPart($call, 1, [])];
+        }
+
+        return $call->operands === [] && $call->named === [] ? [] : Checking::takesNothing($call);
     }
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate

@@ -69,12 +69,11 @@ final readonly class GoodsName extends Name implements Remembering, Writable
     {
         $goods = $run->world->pack->goods[$call->folded[1] ?? ''] ?? null;
         $person = self::person($call, $run);
-        if ($goods === null || ! $person instanceof Person || ! $person->isKnown()) {
-            return $goods === null
-                ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)])
-                : ($person instanceof Gap
-                    ? $person
-                    : null);
+        if ($goods === null) {
+            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
+        if (! $person instanceof Person || ! $person->isKnown()) {
+            return $person instanceof Gap ? $person : null;
         }
         $key = Key::goods($goods->id, $person->id);
         if (! $run->knows($key)) {

@@ -102,11 +102,9 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             (isset($call->folded[2]) && ! $isRank)
             || ($part !== null && ! in_array($part, self::PARTS, true) && $pack->field($part) === null)
         ) {
-            $findings[] = Checking::unknownPart(
-                $call,
-                isset($call->folded[2]) ? 2 : 1,
-                isset($call->folded[2]) ? ($hasRanks ? ['rank'] : []) : $this->parts($pack),
-            );
+            $findings[] = isset($call->folded[2])
+                ? Checking::unknownPart($call, 2, $hasRanks ? ['rank'] : [])
+                : Checking::unknownPart($call, 1, $this->parts($pack));
         }
 
         return $findings;
@@ -260,11 +258,11 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         $field = $ladder === null ? null : $run->world->pack->field(Fold::caseless($ladder->field));
         $has = $field === null ? null : $this->field($field, $person, $run);
 
-        return $ladder !== null && (is_int($has) || $has instanceof Number)
-            ? $ladder->rank($has)
-            : ($has instanceof Gap
-                ? $has
-                : null);
+        if ($has instanceof Gap) {
+            return $has;
+        }
+
+        return $ladder !== null && (is_int($has) || $has instanceof Number) ? $ladder->rank($has) : null;
     }
 
     private static function fieldEstimate(Field $field, EstimateContext $in): ValueEstimate
@@ -297,7 +295,11 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         $record = $run->memory()->value($key);
         $kept = is_array($record) ? $record[$part] ?? null : null;
 
-        return $part === 'lines' ? (is_int($kept) ? $kept : null) : (is_string($kept) ? Moment::fromIso($kept) : null);
+        if ($part === 'lines') {
+            return is_int($kept) ? $kept : null;
+        }
+
+        return is_string($kept) ? Moment::fromIso($kept) : null;
     }
 
     private function isHere(Person $person, EvaluationContext $run): bool|Gap
