@@ -44,6 +44,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->convertEmptyStringsToNull(except: [fn (): bool => request()->is('channels/*')]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontFlash(['secret']);
         $exceptions->render(new SessionEnded);
         $exceptions->render(new SameMoment);
         $exceptions->report(new QueryReport);

@@ -14,10 +14,7 @@ use App\Storage\Definitions\Members;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Notification;
-use Illuminate\Validation\Rule;
-use Illuminate\Validation\ValidationException;
 use Symfony\Component\Mailer\Exception\TransportExceptionInterface;
 
 /** Who is in a channel, and letting more people in. */
@@ -37,25 +34,16 @@ final class MembersController
      * neither.
      */
     public function store(
-        Request $request,
+        InvitationRequest $request,
         Channel $channel,
         Invitations $invitations,
         #[CurrentUser] User $user,
     ): RedirectResponse {
-        $request->validate([
-            'email' => ['nullable', 'string', 'email', 'max:255'],
-            'role' => ['required', 'string', Rule::enum(Role::class)->except(Role::Streamer)],
-        ]);
-        $role = $request->enum('role', Role::class) ?? Role::Reader;
-        if ($channel->invitations()->where('expires_at', '>', now())->count() >= Invitations::MOST) {
-            throw ValidationException::withMessages([
-                'role' => 'There are '.Invitations::MOST.' invitations already. Withdraw some first.',
-            ]);
-        }
+        $role = $request->role();
         $link =
             rtrim(config()->string('app.url'), '/')
             .route('invitation', $invitations->issue($channel, $role, $user), false);
-        $email = $request->string('email')->value();
+        $email = $request->email();
         $notice =
             $email === ''
                 ? 'The invitation is ready: share its link.'

@@ -11,7 +11,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rules\Password as Strength;
 use Illuminate\Validation\ValidationException;
 
 /** A forgotten password: a link by mail, then a new one. */
@@ -22,12 +21,11 @@ final class PasswordController
         return view('accounts.forgotten');
     }
 
-    public function send(Request $request): RedirectResponse
+    public function send(ForgottenPasswordRequest $request): RedirectResponse
     {
-        $request->validate(['email' => ['required', 'string', 'email', 'max:255']]);
         // The mail goes when the answer is gone: neither the time it takes nor its trouble tells that the address is
         // known.
-        Password::sendResetLink(['email' => Str::lower($request->string('email')->value())], static function (
+        Password::sendResetLink(['email' => $request->email()], static function (
             User $user,
             string $token,
         ): void {
@@ -42,16 +40,10 @@ final class PasswordController
         return view('accounts.new-password', ['token' => $token, 'email' => $request->string('email')->value()]);
     }
 
-    public function update(Request $request): RedirectResponse
+    public function update(NewPasswordRequest $request): RedirectResponse
     {
-        $request->validate([
-            'token' => ['required', 'string'],
-            'email' => ['required', 'string', 'email'],
-            'password' => ['required', 'string', 'max:200', 'confirmed', Strength::min(10)],
-        ]);
         $status = Password::reset(
-            ['email' => Str::lower($request->string('email')->value())]
-                + $request->only('token', 'password', 'password_confirmation'),
+            $request->credentials(),
             static function (User $user, string $password): void {
                 $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
                 // Whoever was signed in with the old one is not any more, and reads along no further.

@@ -7,7 +7,6 @@ namespace App\Accounts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rules\Password;
 
 final readonly class RegistrationController
 {
@@ -20,14 +19,8 @@ final readonly class RegistrationController
         return view($this->registration->mayRegister($request) ? 'accounts.register' : 'accounts.by-invitation');
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(RegistrationRequest $request): RedirectResponse
     {
-        abort_unless($this->registration->mayRegister($request), 403);
-        $request->validate([
-            'name' => ['required', 'string', 'max:100'],
-            'email' => ['required', 'string', 'email', 'max:255'],
-            'password' => ['required', 'string', 'max:200', 'confirmed', Password::min(10)],
-        ]);
         $this->registration->register(
             $request->string('name')->value(),
             $request->string('email')->value(),

@@ -10,9 +10,9 @@ enum SignIn: string
     /** It does not. */
     case None = 'none';
 
-    /** A password for the connection, given first (RFC 2812, 3.1.1). */
-    case Password = 'password';
-
     /** An account and its secret, by SASL PLAIN (RFC 4616, IRCv3 sasl). */
     case Account = 'account';
+
+    /** A password for the connection, given first (RFC 2812, 3.1.1). */
+    case Password = 'password';
 }

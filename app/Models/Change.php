@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Change extends Model
 {
+    use OfAChannel;
+
     protected $guarded = [];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'undone_at' => 'datetime'];

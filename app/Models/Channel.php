@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Air\ConnectionState;
+use Database\Factories\ChannelFactory;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -43,6 +45,9 @@ use SilverParrot\Value\Moment;
  */
 final class Channel extends Model
 {
+    /** @use HasFactory<ChannelFactory> */
+    use HasFactory;
+
     /** A saying that waits longer than this is held up. */
     private const BEHIND_SECONDS = 3;
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsSteps;
 use Illuminate\Database\Eloquent\Model;
+use SilverParrot\Pack\Step;
 
 /**
  * @property string $stable_id
- * @property list<array<string, mixed>> $steps as the pack document has them
+ * @property list<Step> $steps
  * @property int $weight
  */
 final class CommandResponseRow extends Model
@@ -19,5 +21,5 @@ final class CommandResponseRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['steps' => 'array'];
+    protected $casts = ['steps' => AsSteps::class];
 }

@@ -4,19 +4,22 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsGates;
+use Database\Factories\CommandRowFactory;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Voice;
+use SilverParrot\Pack\Gates;
 
 /**
  * @property int $id
  * @property int $channel_id
  * @property string $stable_id
  * @property string $trigger
- * @property array<string, mixed> $gates by the setting's key, as the pack document has it
+ * @property Gates $gates
  * @property array<string, string> $refusals
  * @property string $if_it_fails
  * @property bool $listed
@@ -31,23 +34,22 @@ use SilverParrot\Chat\Voice;
  */
 final class CommandRow extends Model
 {
+    /** @use HasFactory<CommandRowFactory> */
+    use HasFactory;
+
+    use OfAChannel;
+
     protected $table = 'commands';
 
     protected $guarded = [];
 
     protected $casts = [
-        'gates' => 'array',
+        'gates' => AsGates::class,
         'refusals' => 'array',
         'listed' => 'boolean',
         'voice' => Voice::class,
         'place' => Place::class,
     ];
-
-    /** @return BelongsTo<Channel, $this> */
-    public function channel(): BelongsTo
-    {
-        return $this->belongsTo(Channel::class);
-    }
 
     /** @return HasMany<CommandAlias, $this> */
     public function aliases(): HasMany

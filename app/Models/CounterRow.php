@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\CounterRowFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Reset;
@@ -19,6 +21,11 @@ use SilverParrot\Pack\Reset;
  */
 final class CounterRow extends Model
 {
+    /** @use HasFactory<CounterRowFactory> */
+    use HasFactory;
+
+    use OfAChannel;
+
     protected $table = 'counters';
 
     protected $guarded = [];

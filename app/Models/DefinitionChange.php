@@ -23,6 +23,8 @@ use Illuminate\Support\Carbon;
  */
 final class DefinitionChange extends Model
 {
+    use OfAChannel;
+
     protected $guarded = [];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'undone_at' => 'datetime'];

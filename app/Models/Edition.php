@@ -20,6 +20,8 @@ use Illuminate\Support\Carbon;
  */
 final class Edition extends Model
 {
+    use OfAChannel;
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsLevelRule;
+use Database\Factories\EmoteRowFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
+use SilverParrot\Pack\LevelRule;
 
 /**
  * @property int $id
@@ -12,14 +16,18 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $word
  * @property string $picture
  * @property int $has_picture 1 or 0, where the pixels are left where they are
- * @property list<string> $any_of
- * @property string|null $at_least
+ * @property LevelRule $levels who may use it
  */
 final class EmoteRow extends Model
 {
+    /** @use HasFactory<EmoteRowFactory> */
+    use HasFactory;
+
+    use OfAChannel;
+
     protected $table = 'emotes';
 
     protected $guarded = [];
 
-    protected $casts = ['any_of' => 'array'];
+    protected $casts = ['levels' => AsLevelRule::class];
 }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Models\Casts\AsExpectation;
 use Illuminate\Database\Eloquent\Model;
+use SilverParrot\Pack\Expectation;
 
 /**
  * @property int $id
- * @property array<string, mixed> $document
+ * @property Expectation $document
  */
 final class ExpectationRow extends Model
 {
@@ -16,5 +18,5 @@ final class ExpectationRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['document' => 'array'];
+    protected $casts = ['document' => AsExpectation::class];
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\FactRowFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -13,6 +15,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class FactRow extends Model
 {
+    /** @use HasFactory<FactRowFactory> */
+    use HasFactory;
+
+    use OfAChannel;
+
     protected $table = 'facts';
 
     protected $guarded = [];

@@ -15,6 +15,8 @@ use SilverParrot\Pack\FieldType;
  */
 final class FieldRow extends Model
 {
+    use OfAChannel;
+
     protected $table = 'fields';
 
     protected $guarded = [];

@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class GoodsRow extends Model
 {
+    use OfAChannel;
+
     protected $table = 'goods';
 
     protected $guarded = [];

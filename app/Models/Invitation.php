@@ -18,17 +18,13 @@ use Illuminate\Support\Carbon;
  */
 final class Invitation extends Model
 {
+    use OfAChannel;
+
     protected $guarded = [];
 
     protected $casts = ['role' => Role::class, 'expires_at' => 'datetime'];
 
     protected $hidden = ['token_hash'];
-
-    /** @return BelongsTo<Channel, $this> */
-    public function channel(): BelongsTo
-    {
-        return $this->belongsTo(Channel::class);
-    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

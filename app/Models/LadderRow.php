@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class LadderRow extends Model
 {
+    use OfAChannel;
+
     protected $table = 'ladders';
 
     protected $guarded = [];

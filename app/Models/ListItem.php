@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\ListItemFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -13,6 +15,11 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ListItem extends Model
 {
+    /** @use HasFactory<ListItemFactory> */
+    use HasFactory;
+
+    use OfAChannel;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\MembershipFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -17,15 +19,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Membership extends Model
 {
+    /** @use HasFactory<MembershipFactory> */
+    use HasFactory;
+
+    use OfAChannel;
+
     protected $guarded = [];
 
     protected $casts = ['role' => Role::class];
-
-    /** @return BelongsTo<Channel, $this> */
-    public function channel(): BelongsTo
-    {
-        return $this->belongsTo(Channel::class);
-    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class OccasionRow extends Model
 {
+    use OfAChannel;
+
     protected $table = 'occasions';
 
     protected $guarded = [];

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Database\Factories\TextListRowFactory;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use SilverParrot\Pack\DrawOrder;
@@ -18,6 +20,11 @@ use SilverParrot\Pack\DrawOrder;
  */
 final class TextListRow extends Model
 {
+    /** @use HasFactory<TextListRowFactory> */
+    use HasFactory;
+
+    use OfAChannel;
+
     protected $table = 'lists';
 
     protected $guarded = [];

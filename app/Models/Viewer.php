@@ -13,6 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Viewer extends Model
 {
+    use OfAChannel;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -18,14 +18,13 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
 use SilverParrot\Hearing\TriggerMatch;
 
 /** The real chat: watched, written in as one of the harbour's people, and each line with its why. */
 final readonly class ChatController
 {
     private const SHOWN = 60;
-
-    private const LONGEST = 500;
 
     public function __construct(private Log $log, private HarbourTown $harbour)
     {
@@ -112,55 +111,41 @@ final readonly class ChatController
             : view('publish.partials.twice', ['channel' => $channel, 'twice' => $twice]);
     }
 
-    public function say(Request $request, Channel $channel): JsonResponse|RedirectResponse
+    /** @throws ValidationException beside the line */
+    public function say(LineRequest $request, Channel $channel): Response|RedirectResponse
     {
-        $text = trim($request->string('text')->value());
         $problem = match (true) {
-            $text === '' => 'Write something first.',
-            mb_strlen($text) > self::LONGEST => 'A line has at most '
-                .self::LONGEST
-                .' characters; this one has '
-                .mb_strlen($text)
-                .'.',
             $channel->chat_server !== null => 'This channel’s chat is not the harbour’s: write in it there.',
-            ! $this->harbour->say($channel, $request->string('as')->value(), $text) => 'The harbour did not take it: '
-                .'it is not running, or knows nobody of that name.',
+            ! $this->harbour->say($channel, $request->as(), $request->text()) => 'The harbour did not take it: it is '
+                .'not running, or knows nobody of that name.',
             default => '',
         };
-        if ($request->expectsJson()) {
-            return response()->json(
-                ['problem' => $problem],
-                $problem === '' ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY,
-            );
+        if ($problem !== '') {
+            throw ValidationException::withMessages(['text' => $problem]);
         }
 
-        return redirect()->route('publish.chat', $channel)->withInput()->with('notice', $problem);
+        return $request->expectsJson()
+            ? response()->noContent()
+            : redirect()->route('publish.chat', $channel)->withInput($request->only('as'));
     }
 
-    public function harbour(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
+    /** @throws ValidationException beside the form */
+    public function harbour(HarbourRequest $request, Channel $channel): RedirectResponse
     {
-        // The harbour is one for all channels; only what is this channel's own is its authors'.
-        abort_unless($user->is_operator || $request->string('what')->value() === 'stream', Response::HTTP_FORBIDDEN);
-        $done = match ($request->string('what')->value()) {
+        $done = match ($request->what()) {
             'pace' => $this->harbour->pace($request->integer('pace')),
             'stream' => $this->harbour->change($channel, [
                 'live' => $request->boolean('live'),
                 'category' => $request->string('category')->value(),
                 'title' => $request->string('title')->value(),
             ]),
-            'trouble' => $this->harbour->trouble($request->string('trouble')->value(), $request->integer('seconds')),
-            default => false,
+            default => $this->harbour->trouble($request->string('trouble')->value(), $request->integer('seconds')),
         };
+        if (! $done) {
+            throw ValidationException::withMessages(['harbour' => 'The harbour did not take it: is it running?']);
+        }
 
-        return redirect()
-            ->route('publish.chat', $channel)
-            ->with(
-                'notice',
-                $done
-                    ? 'The harbour has it so.'
-                    : 'The harbour did not take it: a pace goes from 0 to 3000 lines a minute, a trouble lasts from 1 '
-                        .'to 120 seconds.',
-            );
+        return redirect()->route('publish.chat', $channel)->with('notice', 'The harbour has it so.');
     }
 
     /** @return array<string, mixed> */

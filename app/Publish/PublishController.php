@@ -43,19 +43,18 @@ final readonly class PublishController
     }
 
     public function store(
-        Request $request,
+        PublishRequest $request,
         Channel $channel,
         Findings $findings,
         #[CurrentUser] User $user,
     ): RedirectResponse {
-        $request->validate(['note' => ['nullable', 'string', 'max:500']]);
         if ($findings->of($channel, null)->hasErrors()) {
             return back()
                 ->withInput()
                 ->withErrors(['note' => 'There are findings that keep these commands from working. Mend them first.']);
         }
         try {
-            $edition = $this->editions->publish($channel, $request->string('note')->trim()->value(), $user);
+            $edition = $this->editions->publish($channel, $request->note(), $user);
         } catch (PackTooLarge $tooLarge) {
             return back()->withInput()->withErrors(['note' => $tooLarge->getMessage()]);
         }

@@ -8,7 +8,6 @@ use App\Models\Channel;
 use App\Models\CommandRow;
 use App\Models\ExpectationRow;
 use App\Storage\Assembler;
-use App\Storage\CommandRepository;
 use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
 
@@ -30,7 +29,7 @@ final readonly class Expectations
         $holdings = [];
         foreach ($rows as $row) {
             /** @var ExpectationRow $row */
-            $holdings[$row->id] = Expected::check($pack, CommandRepository::expectation($row), $channel->profile());
+            $holdings[$row->id] = Expected::check($pack, $row->document, $channel->profile());
         }
 
         return $holdings;

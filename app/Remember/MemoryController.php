@@ -11,7 +11,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use SilverParrot\Memory\Owner;
-use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 
 /** What is remembered on the air, how it came about, and putting it right. */
@@ -32,26 +31,14 @@ final readonly class MemoryController
         ]);
     }
 
-    public function count(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
+    public function count(CountRequest $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
     {
-        $typed = trim($request->string('number')->value());
-        if (preg_match('/^-?\d{1,15}$/D', $typed) !== 1 || abs((int) $typed) > Limits::COUNTER) {
-            return back()
-                ->withInput()
-                ->with('notice', "“{$typed}” is not a whole number of at most 15 digits; nothing was changed.");
-        }
-        $name = $request->string('counter')->value();
-        $now = $this->corrections->count(
-            $channel,
-            $name,
-            Owner::fromId($request->string('owner')->value()),
-            (int) $typed,
-            $user,
-        );
+        [$name, $typed] = [$request->counter(), $request->integer('number')];
+        $now = $this->corrections->count($channel, $name, Owner::fromId($request->owner()), $typed, $user);
 
         return redirect()->route('remember', $channel)->with('notice', match (true) {
             $now === null => 'There is no such counter, or it counts nothing of that kind.',
-            $now !== (int) $typed => "counter.{$name} stops at {$now}.",
+            $now !== $typed => "counter.{$name} stops at {$now}.",
             default => "counter.{$name} is {$now}.",
         });
     }

@@ -10,7 +10,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Languages;
-use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Zones;
 use SilverParrot\Document\Document;
 use SilverParrot\Hearing\Gates\GateSettings;
@@ -27,7 +26,6 @@ use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Ladder;
-use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Reset;
@@ -237,10 +235,7 @@ final class Assembler
         return new Emote(
             $emote->word,
             $picture,
-            new LevelRule(
-                self::levels($emote->any_of),
-                $emote->at_least === null ? null : Level::named($emote->at_least),
-            ),
+            $emote->levels,
             $emote->stable_id,
         );
     }
@@ -273,20 +268,11 @@ final class Assembler
         return new CastMember(
             $member->login,
             $member->name,
-            self::levels($member->levels),
+            $member->levels,
             $member->tier,
             $member->habits,
             $member->record,
         );
-    }
-
-    /**
-     * @param  list<string>  $words
-     * @return list<Level>
-     */
-    public static function levels(array $words): array
-    {
-        return array_values(array_filter(array_map(Level::named(...), $words)));
     }
 
     /**

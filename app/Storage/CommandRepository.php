@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
+use App\Models\Casts\AsSteps;
 use App\Models\Change;
 use App\Models\Channel;
 use App\Models\CommandAlias;
@@ -15,9 +16,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use SilverParrot\Document\Document;
 use SilverParrot\Format\CommandFormat;
-use SilverParrot\Format\ExpectationFormat;
-use SilverParrot\Format\StepFormat;
-use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Command;
@@ -25,7 +23,6 @@ use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\Expectation;
-use SilverParrot\Pack\Step;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Fold;
 
@@ -43,17 +40,14 @@ final class CommandRepository
                 $row->responses
                     ->map(
                         static fn (CommandResponseRow $one): CommandResponse => new CommandResponse(
-                            array_map(
-                                static fn (array $step): Step => StepFormat::read(Document::of($step)),
-                                $one->steps,
-                            ),
+                            $one->steps,
                             $one->weight,
                             $one->stable_id,
                         ),
                     )
                     ->all(),
             ),
-            GateSettings::read(Document::of($row->gates)),
+            $row->gates,
             $row->refusals,
             $row->if_it_fails,
             new Delivery($row->voice, $row->place),
@@ -61,15 +55,10 @@ final class CommandRepository
                 $row->group,
                 $row->note,
                 $row->listed,
-                array_values($row->expectations->map(self::expectation(...))->all()),
+                array_values($row->expectations->map(static fn (ExpectationRow $one) => $one->document)->all()),
             ),
             $row->stable_id,
         );
-    }
-
-    public static function expectation(ExpectationRow $row): Expectation
-    {
-        return ExpectationFormat::read(Document::of($row->document));
     }
 
     /**
@@ -158,21 +147,16 @@ final class CommandRepository
 
     public function expect(CommandRow $row, Expectation $expectation): ExpectationRow
     {
-        return ExpectationRow::query()->create([
-            'channel_id' => $row->channel_id,
-            'command_id' => $row->id,
-            'document' => ExpectationFormat::write($expectation),
-        ]);
+        return $row->expectations()->create(['channel_id' => $row->channel_id, 'document' => $expectation]);
     }
 
     /** What was kept as right goes on being asked of this command under the name it has now. */
     private function renameInExpectations(CommandRow $row, Triggers $from, Triggers $to): void
     {
         foreach ($row->expectations as $expectation) {
-            $line = $expectation->document['line'] ?? null;
-            $renamed = is_string($line) ? TriggerMatch::renamed($line, $from, $to) : $line;
-            if ($renamed !== $line) {
-                $expectation->update(['document' => ['line' => $renamed] + $expectation->document]);
+            $renamed = TriggerMatch::renamed($expectation->document->line, $from, $to);
+            if ($renamed !== $expectation->document->line) {
+                $expectation->update(['document' => $expectation->document->asking($renamed)]);
             }
         }
     }
@@ -217,7 +201,7 @@ final class CommandRepository
             'stable_id' => $command->id,
             'trigger' => $command->trigger,
             'trigger_folded' => Fold::caseless($command->trigger),
-            'gates' => (object) GateSettings::write($command->gates),
+            'gates' => $command->gates,
             'refusals' => (object) array_filter($command->refusals, static fn (string $text): bool => $text !== ''),
             'if_it_fails' => $command->ifItFails,
             'listed' => $command->about->listed,
@@ -259,10 +243,7 @@ final class CommandRepository
                     'position' => $position,
                     'stable_id' => $one->id,
                     'weight' => $one->weight,
-                    'steps' => json_encode(
-                        array_map(static fn (Step $step): array => $step->write(), $one->steps),
-                        JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
-                    ),
+                    'steps' => AsSteps::write($one->steps),
                 ],
                 $command->responses,
                 array_keys($command->responses),

@@ -4,22 +4,11 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
-use App\Models\CastMemberRow;
 use App\Models\Channel;
-use App\Models\CounterRow;
-use App\Models\EmoteRow;
-use App\Models\FactRow;
-use App\Models\FieldRow;
-use App\Models\GoodsRow;
-use App\Models\LadderRow;
 use App\Models\ListItem;
-use App\Models\Membership;
-use App\Models\OccasionRow;
 use App\Models\Role;
-use App\Models\TextListRow;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
-use SilverParrot\Chat\Level;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
@@ -53,11 +42,7 @@ final readonly class PackRepository
                 'flood_person' => $pack->flood->person,
                 'flood_channel' => $pack->flood->channel,
             ]);
-            Membership::query()->create([
-                'channel_id' => $channel->id,
-                'user_id' => $streamer->id,
-                'role' => Role::Streamer,
-            ]);
+            $channel->memberships()->create(['user_id' => $streamer->id, 'role' => Role::Streamer]);
             $this->definitions($channel, $pack);
             foreach ($pack->commands as $command) {
                 $this->commands->save($channel, null, $command, $streamer, null);
@@ -70,16 +55,15 @@ final readonly class PackRepository
     private function definitions(Channel $channel, Pack $pack): void
     {
         $row = static fn (Fact|TextList|Counter|Occasion|Field|Goods $one): array => [
-            'channel_id' => $channel->id,
             'stable_id' => $one->id,
             'name' => $one->name,
             'name_folded' => Fold::caseless($one->name),
         ];
         foreach ($pack->facts as $fact) {
-            FactRow::query()->create($row($fact) + ['text' => $fact->text]);
+            $channel->facts()->create($row($fact) + ['text' => $fact->text]);
         }
         foreach ($pack->lists as $list) {
-            $saved = TextListRow::query()->create($row($list) + ['draw_order' => $list->order]);
+            $saved = $channel->lists()->create($row($list) + ['draw_order' => $list->order]);
             ListItem::query()->insert(
                 array_map(
                     static fn (WeightedText $item, int $position): array => [
@@ -96,7 +80,7 @@ final readonly class PackRepository
             );
         }
         foreach ($pack->counters as $counter) {
-            CounterRow::query()->create(
+            $channel->counters()->create(
                 $row($counter) + [
                     'scope' => $counter->scope,
                     'start' => $counter->start,
@@ -107,17 +91,16 @@ final readonly class PackRepository
             );
         }
         foreach ($pack->occasions as $occasion) {
-            OccasionRow::query()->create($row($occasion));
+            $channel->occasions()->create($row($occasion));
         }
         foreach ($pack->fields as $field) {
-            FieldRow::query()->create($row($field) + ['type' => $field->type, 'start' => $field->start]);
+            $channel->fields()->create($row($field) + ['type' => $field->type, 'start' => $field->start]);
         }
         foreach ($pack->goods as $goods) {
-            GoodsRow::query()->create($row($goods) + ['price' => $goods->price]);
+            $channel->goods()->create($row($goods) + ['price' => $goods->price]);
         }
         foreach ($pack->ladders as $ladder) {
-            LadderRow::query()->create([
-                'channel_id' => $channel->id,
+            $channel->ladders()->create([
                 'stable_id' => $ladder->id,
                 'name' => $ladder->field,
                 'name_folded' => Fold::caseless($ladder->field),
@@ -125,25 +108,22 @@ final readonly class PackRepository
             ]);
         }
         foreach ($pack->emotes as $emote) {
-            EmoteRow::query()->create([
-                'channel_id' => $channel->id,
+            $channel->emotes()->create([
                 'stable_id' => $emote->id,
                 'word' => $emote->word,
                 'picture' => $emote->picture,
-                'any_of' => array_map(static fn (Level $level): string => $level->word(), $emote->levels->anyOf),
-                'at_least' => $emote->levels->atLeast?->word(),
+                'levels' => $emote->levels,
             ]);
         }
         foreach ($pack->cast as $position => $member) {
-            CastMemberRow::query()->create([
-                'channel_id' => $channel->id,
+            $channel->cast()->create([
                 'position' => $position,
                 'login' => $member->login,
                 'name' => $member->name,
                 'tier' => $member->tier,
                 'habits' => $member->habits,
                 'record' => $member->record,
-                'levels' => array_map(static fn (Level $level): string => $level->word(), $member->levels),
+                'levels' => $member->levels,
             ]);
         }
     }

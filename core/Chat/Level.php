@@ -52,6 +52,15 @@ enum Level: int implements Value
         return array_map(static fn (self $level): string => $level->word(), self::cases());
     }
 
+    /**
+     * @param  array<mixed>  $words
+     * @return list<self> those that there are
+     */
+    public static function allNamed(array $words): array
+    {
+        return array_values(array_filter(array_map(self::named(...), array_filter($words, is_string(...)))));
+    }
+
     public function word(): string
     {
         return strtolower($this->name);

@@ -27,4 +27,19 @@ final readonly class Expectation
         public array $channel = [],
     ) {
     }
+
+    /** The same of another line, as when its command was renamed. */
+    public function asking(string $line): self
+    {
+        return new self(
+            $line,
+            $this->by,
+            $this->says,
+            $this->at,
+            $this->seed,
+            $this->eventKey,
+            $this->given,
+            $this->channel,
+        );
+    }
 }

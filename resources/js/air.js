@@ -139,7 +139,7 @@ function showWhy(link) {
 async function send(url, fields, text) {
     const problem = document.getElementById('air-problem');
     const response = await fetch(url, { method: 'POST', body: fields, headers: { Accept: 'application/json' } }).catch(() => null);
-    problem.textContent = response === null ? 'Silver Parrot does not answer.' : response.ok ? '' : ((await response.json().catch(() => ({}))).problem ?? 'That did not work; try again.');
+    problem.textContent = response === null ? 'Silver Parrot does not answer.' : response.ok ? '' : ((await response.json().catch(() => ({}))).message ?? 'That did not work; try again.');
     if (!response?.ok) {
         text.value ||= fields.get('text');
     }

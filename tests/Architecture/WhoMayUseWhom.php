@@ -58,6 +58,7 @@ final class WhoMayUseWhom
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('App\Models'))
+            ->excluding(Selector::inNamespace('App\Models\Casts'))
             ->shouldNotDependOn()
             ->classes(
                 Selector::inNamespace('SilverParrot\Hearing'),

@@ -13,15 +13,15 @@ use App\Storage\MariaDbStore;
 use App\Storage\MemoryRows;
 use App\Storage\PackRepository;
 use Illuminate\Contracts\Auth\Authenticatable;
+use Illuminate\Database\Eloquent\Factories\Factory;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
 use Illuminate\Support\Facades\DB;
-use SilverParrot\Chat\Channel as CoreChannel;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
-use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\MemoryFormat;
 
 /** The application on the tests' own MariaDB, with the demo channel in it. */
@@ -98,13 +98,7 @@ abstract class TestCase extends Base
 
     protected function person(string $name): User
     {
-        return User::query()
-            ->create([
-                'name' => $name,
-                'email' => strtolower($name).'@lantern-cove.example',
-                'password' => 'a long enough password',
-            ])
-            ->refresh();
+        return User::factory()->create(['name' => $name])->refresh();
     }
 
     /** Another person comes with a session of their own. */
@@ -118,11 +112,7 @@ abstract class TestCase extends Base
     protected function member(string $name, Role $role, ?Channel $channel = null): User
     {
         $user = $this->person($name);
-        Membership::query()->create([
-            'channel_id' => ($channel ?? $this->cove)->id,
-            'user_id' => $user->id,
-            'role' => $role,
-        ]);
+        Membership::factory()->for($channel ?? $this->cove)->for($user)->create(['role' => $role]);
 
         return $user;
     }
@@ -130,12 +120,22 @@ abstract class TestCase extends Base
     /** Another channel with one command of its own, !bell. */
     protected function harbour(User $streamer): Channel
     {
-        $bell = \SilverParrot\Hearing\Steps\Say::on('!bell', 'ding');
+        $channel = Channel::factory()->withStreamer($streamer)->create(['login' => 'far_harbour']);
+        CommandRow::factory()->for($channel)->saying('ding')->create(['trigger' => '!bell']);
 
-        return app(PackRepository::class)->make(
-            new Pack(CoreChannel::of('far_harbour', 'Far Harbour'), commands: [$bell]),
-            $streamer,
-        );
+        return $channel->refresh();
+    }
+
+    /**
+     * Many rows at once, without a model's events.
+     *
+     * @param  Factory<covariant Model>  $of
+     */
+    protected function insert(Factory $of): void
+    {
+        foreach ($of->make()->chunk(500) as $rows) {
+            $rows->first()?->newQuery()->insert($rows->map(static fn (Model $row): array => $row->getAttributes())->all());
+        }
     }
 
     protected function command(string $trigger, ?Channel $channel = null): CommandRow

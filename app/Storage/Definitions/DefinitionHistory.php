@@ -57,7 +57,7 @@ final class DefinitionHistory
         return DB::transaction(function () use ($channel, $kind, $subject, $by, $seen, $do): mixed {
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
             if ($seen !== null && $seen !== self::revision($channel, $kind)) {
-                throw new ChangedMeanwhile;
+                throw new ChangedMeanwhile($kind);
             }
             $before = $kind->read($channel->refresh(), $subject);
             $done = $do();

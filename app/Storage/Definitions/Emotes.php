@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Storage\Definitions;
 
 use App\Models\Channel;
-use App\Models\EmoteRow;
+use SilverParrot\Chat\Level;
+use SilverParrot\Pack\LevelRule;
 
 /** An emote, by its word. */
 final class Emotes implements Definition
@@ -29,8 +30,8 @@ final class Emotes implements Definition
             : [
                 'stable_id' => $row->stable_id,
                 'picture' => $row->picture,
-                'any_of' => $row->any_of,
-                'at_least' => $row->at_least,
+                'any_of' => array_map(static fn (Level $level): string => $level->word(), $row->levels->anyOf),
+                'at_least' => $row->levels->atLeast?->word(),
             ];
     }
 
@@ -38,7 +39,16 @@ final class Emotes implements Definition
     {
         $channel->emotes()->where('word', $subject)->delete();
         if ($state !== null) {
-            EmoteRow::query()->create(['channel_id' => $channel->id, 'word' => $subject] + $state);
+            $atLeast = $state['at_least'] ?? null;
+            $channel->emotes()->create([
+                'word' => $subject,
+                'stable_id' => $state['stable_id'] ?? $subject,
+                'picture' => $state['picture'] ?? '',
+                'levels' => new LevelRule(
+                    Level::allNamed(is_array($state['any_of'] ?? null) ? $state['any_of'] : []),
+                    is_string($atLeast) ? Level::named($atLeast) : null,
+                ),
+            ]);
         }
     }
 

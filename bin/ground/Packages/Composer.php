@@ -29,6 +29,8 @@ final readonly class Composer
             $pins->differences($this->installed(), $withTools) === []
             && is_file($this->paths->project.'/vendor/autoload.php')
         ) {
+            $this->renewAutoloader();
+
             return;
         }
         if (Shell::find('composer') === null) {
@@ -47,6 +49,18 @@ final readonly class Composer
         }
         foreach ($differences as $difference) {
             $this->terminal->say("  differs from composer.pins: $difference");
+        }
+    }
+
+    /** The folders in which classes are looked for may have changed, while no package has. */
+    private function renewAutoloader(): void
+    {
+        $made = "{$this->paths->project}/vendor/composer/autoload_psr4.php";
+        if (
+            (int) @filemtime($made) < (int) filemtime("{$this->paths->project}/composer.json")
+            && Shell::find('composer') !== null
+        ) {
+            Shell::run(['composer', 'dump-autoload', '--quiet', '--no-interaction'], $this->paths->project);
         }
     }
 

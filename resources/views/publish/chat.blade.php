@@ -25,10 +25,10 @@
                         @endforeach
                     </select></p>
                     <label class="visually-hidden" for="air-text">A line for the real chat</label>
-                    <input id="air-text" name="text" class="blank wide" placeholder="a line for the real chat" maxlength="500" value="{{ old('text') }}" aria-describedby="air-problem">
+                    <input id="air-text" name="text" class="blank wide" placeholder="a line for the real chat" maxlength="500" value="{{ old('text') }}" aria-describedby="air-problem" @error('text') aria-invalid="true" @enderror>
                     <button class="strong">Say</button>
                 </form>
-                <p class="problem" id="air-problem" role="status"></p>
+                <p class="problem" id="air-problem" role="status">{{ $errors->first('text') ?: $errors->first('as') }}</p>
             @elseif ($channel->chat_server === null && $mayWrite)
                 <p class="small">The harbour does not answer, so nobody can write in it now.</p>
             @endif
@@ -46,17 +46,18 @@
                 <div class="harbour">
                     <h2>The harbour</h2>
                     <p class="small">A simulated streaming service on this machine: its people write by themselves, and you may write as any of them. Here memory is the real one.</p>
+                    <x-problem name="harbour" />
                     @if (auth()->user()->is_operator)
                     <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="pace">
-                        Its people write <input name="pace" value="{{ (int) $harbour['pace'] }}" class="blank short" inputmode="numeric" aria-label="Lines a minute, from 0 to 3000"> lines a minute. <button class="as-link">change the pace</button></form>
+                        Its people write <x-blank name="pace" label="Lines a minute, from 0 to 3000" :value="(int) $harbour['pace']" class="short" inputmode="numeric" /> lines a minute. <button class="as-link">change the pace</button><x-problem name="pace" /></form>
                     @endif
                     <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="stream">
                         The stream is <select name="live" class="blank" aria-label="Live or offline"><option value="1" @selected($harbour['live'])>live</option><option value="0" @selected(! $harbour['live'])>offline</option></select>,
                         busy with <select name="category" class="blank" aria-label="Category">@foreach ($harbour['categories'] as $category)<option @selected($category === $harbour['category'])>{{ $category }}</option>@endforeach</select>,
-                        titled <input name="title" value="{{ $harbour['title'] }}" class="blank" size="24" maxlength="140" aria-label="Title">. <button class="as-link">change the stream</button></form>
+                        titled <x-blank name="title" label="Title" :value="$harbour['title']" size="24" maxlength="140" />. <button class="as-link">change the stream</button><x-problem name="category" /><x-problem name="title" /></form>
                     @if (auth()->user()->is_operator)
                     <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="trouble">
-                        For <input name="seconds" value="20" class="blank short" inputmode="numeric" aria-label="Seconds, from 1 to 120">&nbsp;s it shall <select name="trouble" class="blank" aria-label="Trouble">@foreach ($troubles as $kind => $words)<option value="{{ $kind }}">{{ $words }}</option>@endforeach</select>. <button class="as-link">cause this trouble</button>
+                        For <x-blank name="seconds" label="Seconds, from 1 to 120" value="20" class="short" inputmode="numeric" />&nbsp;s it shall <select name="trouble" class="blank" aria-label="Trouble">@foreach ($troubles as $kind => $words)<option value="{{ $kind }}">{{ $words }}</option>@endforeach</select>. <button class="as-link">cause this trouble</button><x-problem name="seconds" /><x-problem name="trouble" />
                         @foreach ($harbour['troubles'] as $kind => $seconds)<span class="problem-text">For {{ $seconds }} s more: {{ $troubles[$kind] ?? $kind }}.</span>@endforeach</form>
                     @endif
                 </div>

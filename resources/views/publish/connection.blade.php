@@ -1,33 +1,32 @@
-@php($said = fn (string $field) => isset($problems[$field]) ? $problems[$field] : null)
 <x-book :title="'Where it speaks · '.$channel->name" :channel="$channel" room="publish">
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Where the parrot speaks">
             <div class="page-head"><h1>Where the parrot speaks</h1><a class="plain" href="{{ route('publish', $channel) }}">Back to the draft</a></div>
             <form method="post" action="{{ route('publish.connection', $channel) }}" autocomplete="off" class="sentences">
-                @csrf @method('put') <input type="hidden" name="seen" value="{{ App\Storage\Definitions\DefinitionHistory::revision($channel, new App\Storage\Definitions\Connection) }}">
-                @if ($said('where'))<p class="problem">{{ $said('where') }}</p>@endif
-                <p><label><input type="radio" name="where" value="harbour" @checked($form->isHarbour)> In the harbour, the simulated chat on this machine.</label></p>
-                <p><label><input type="radio" name="where" value="server" @checked(! $form->isHarbour)> In a chat that speaks IRC:</label></p>
+                @csrf @method('put') <x-seen :channel="$channel" kind="connection" />
+                @php($where = old('where', $channel->chat_server === null ? 'harbour' : 'server'))
+                @php($signIn = old('sign_in', $server['sign_in']))
+                <p><label><input type="radio" name="where" value="harbour" @checked($where === 'harbour')> In the harbour, the simulated chat on this machine.</label></p>
+                <p><label><input type="radio" name="where" value="server" @checked($where === 'server')> In a chat that speaks IRC:</label></p>
+                <x-problem name="where" />
                 <div class="indented">
-                    <p>at the server <input name="host" value="{{ $form->host }}" class="blank" size="26" maxlength="253" placeholder="chat.lantern-cove.example" aria-label="Server" spellcheck="false" @if ($said('host')) aria-invalid="true" @endif>, port <input name="port" value="{{ $form->port }}" class="blank short" inputmode="numeric" maxlength="5" aria-label="Port" @if ($said('port')) aria-invalid="true" @endif>, <label><input type="checkbox" name="tls" value="1" @checked($form->tls)> encrypted with TLS</label>,</p>
-                    @foreach (['host', 'port'] as $field)@if ($said($field))<p class="problem">{{ $said($field) }}</p>@endif @endforeach
-                    <p>in the channel #<input name="room" value="{{ $form->room }}" class="blank" size="16" maxlength="49" aria-label="Channel there" spellcheck="false" @if ($said('room')) aria-invalid="true" @endif>, under the name <input name="nick" value="{{ $form->nick }}" class="blank" size="16" maxlength="30" aria-label="Name there" spellcheck="false" @if ($said('nick')) aria-invalid="true" @endif>.</p>
-                    @foreach (['room', 'nick'] as $field)@if ($said($field))<p class="problem">{{ $said($field) }}</p>@endif @endforeach
-                    <p>It signs in <select name="sign_in" class="blank" aria-label="How it signs in">
-                        <option value="none" @selected($form->signIn === App\Air\SignIn::None)>not at all</option>
-                        <option value="account" @selected($form->signIn === App\Air\SignIn::Account)>with an account and its secret (SASL)</option>
-                        <option value="password" @selected($form->signIn === App\Air\SignIn::Password)>with a password of the server (PASS)</option></select>;
-                        account <input name="account" value="{{ $form->account }}" class="blank" size="16" maxlength="100" placeholder="none" aria-label="Account" spellcheck="false" @if ($said('account')) aria-invalid="true" @endif>,
-                        secret <input type="password" name="secret" class="blank" size="16" maxlength="500" autocomplete="new-password" placeholder="{{ $channel->chat_secret === null ? 'none' : 'kept, and not shown' }}" aria-label="Secret" @if ($said('secret')) aria-invalid="true" @endif>.</p>
-                    @foreach (['account', 'secret'] as $field)@if ($said($field))<p class="problem">{{ $said($field) }}</p>@endif @endforeach
+                    <p>at the server <x-blank name="host" label="Server" :value="$server['host']" size="26" maxlength="253" placeholder="chat.lantern-cove.example" spellcheck="false" />, port <x-blank name="port" label="Port" :value="$server['port']" class="short" inputmode="numeric" maxlength="5" />, <label><input type="checkbox" name="tls" value="1" @checked(old('where') === null ? $server['tls'] : old('tls'))> encrypted with TLS</label>,</p>
+                    <x-problem name="host" /><x-problem name="port" />
+                    <p>in the channel #<x-blank name="room" label="Channel there" :value="$server['room']" size="16" maxlength="49" spellcheck="false" />, under the name <x-blank name="nick" label="Name there" :value="$server['nick']" size="16" maxlength="30" spellcheck="false" />.</p>
+                    <x-problem name="room" /><x-problem name="nick" />
+                    <p>It signs in <select name="sign_in" class="blank" aria-label="How it signs in" @error('sign_in') aria-invalid="true" aria-describedby="sign_in-problem" @enderror>
+                        @foreach (App\Air\SignIn::cases() as $one)<option value="{{ $one->value }}" @selected($signIn === $one->value)>{{ __("connection.sign_in.{$one->value}") }}</option>@endforeach</select>;
+                        account <x-blank name="account" label="Account" :value="$server['account']" size="16" maxlength="100" placeholder="none" spellcheck="false" />,
+                        secret <x-blank name="secret" type="password" label="Secret" size="16" maxlength="500" autocomplete="new-password" :placeholder="$channel->chat_secret === null ? 'none' : 'kept, and not shown'" />.</p>
+                    <x-problem name="sign_in" /><x-problem name="account" /><x-problem name="secret" />
                 </div>
                 <p><button class="strong">Let it speak there</button></p>
             </form>
             @include('partials.changes', ['kind' => 'connection'])
             <h2>How long lines are kept</h2>
-            <form method="post" action="{{ route('publish.keep', $channel) }}">@csrf @method('put') <input type="hidden" name="seen" value="{{ App\Storage\Definitions\DefinitionHistory::revision($channel, new App\Storage\Definitions\Keeping) }}">
-                <p>What was heard, said and refused is kept for <input name="keep_days" value="{{ old('keep_days', $channel->keep_days) }}" class="blank short" inputmode="numeric" maxlength="3" aria-label="Days for which lines are kept"> days, then forgotten. <button class="as-link">Keep to that</button></p>
-                @error('keep_days')<p class="problem">{{ $message }}</p>@enderror
+            <form method="post" action="{{ route('publish.keep', $channel) }}">@csrf @method('put') <x-seen :channel="$channel" kind="keeping" />
+                <p>What was heard, said and refused is kept for <x-blank name="keep_days" label="Days for which lines are kept" :value="$channel->keep_days" class="short" inputmode="numeric" maxlength="3" /> days, then forgotten. <button class="as-link">Keep to that</button></p>
+                <x-problem name="keep_days" />
             </form>
             @include('partials.changes', ['kind' => 'keeping'])
         </section>

@@ -15,10 +15,12 @@
                     <li><b>counter.{{ $counter->name }}</b>
                         <span class="small">{{ match ($counter->scope) { CounterScope::Channel => 'one for the channel', CounterScope::Category => 'one for each category', CounterScope::Viewer => 'one for each viewer' } }}{{ match ($counter->reset) { Reset::Never => '', Reset::Stream => ', anew with each stream', Reset::Day => ', anew with each day' } }}{{ $counter->floor === null ? '' : ", from {$counter->floor}" }}{{ $counter->ceiling === null ? '' : " to {$counter->ceiling}" }}</span>
                         @forelse ($one['numbers'] as $number)
+                            @php($bag = App\Remember\CountRequest::bag($counter->name, $number['owner']))
+                            @php($label = "counter.{$counter->name}".($counter->scope === CounterScope::Channel ? '' : ", {$number['scope']}"))
                             <form method="post" action="{{ route('remember.count', $channel) }}" class="remembered">@csrf<input type="hidden" name="counter" value="{{ $counter->name }}"><input type="hidden" name="owner" value="{{ $number['owner'] }}">
                                 @if ($counter->scope !== CounterScope::Channel)<span>{{ $number['scope'] }}</span>@endif
-                                @if ($mayWrite)<input name="number" value="{{ $number['number'] }}" class="blank short" inputmode="numeric" maxlength="16" aria-label="counter.{{ $counter->name }}{{ $counter->scope === CounterScope::Channel ? '' : ', '.$number['scope'] }}"> <button class="as-link" aria-label="set counter.{{ $counter->name }}{{ $counter->scope === CounterScope::Channel ? '' : ', '.$number['scope'] }}">set</button>@else{{ $number['number'] }}@endif
-                            </form>
+                                @if ($mayWrite)<x-blank name="number" :bag="$bag" :label="$label" :value="$number['number']" class="short" inputmode="numeric" maxlength="16" /> <button class="as-link" aria-label="set {{ $label }}">set</button>@else{{ $number['number'] }}@endif
+                            </form><x-problem name="number" :bag="$bag" />
                         @empty
                             <div class="small">nothing counted yet</div>
                         @endforelse
@@ -49,7 +51,7 @@
             <h2 id="emotes">Emotes</h2>
             <ul class="ruled">
                 @forelse ($channel->emotesInShort as $emote)
-                    <li>@if ($emote->has_picture === 1)<img class="emote" src="{{ route('remember.emotes.picture', [$channel, $emote]) }}" alt=""> @endif<b>{{ $emote->word }}</b> <span class="small">{{ $emote->any_of === [] && $emote->at_least === null ? 'for everyone' : 'for '.implode(', ', array_map(fn (string $word) => SilverParrot\Chat\Level::named($word)?->plural(), [...$emote->any_of, ...array_filter([$emote->at_least])])).($emote->at_least === null ? '' : ' and up') }}{{ $emote->has_picture === 0 ? ', no picture' : '' }}</span>
+                    <li>@if ($emote->has_picture === 1)<img class="emote" src="{{ route('remember.emotes.picture', [$channel, $emote]) }}" alt=""> @endif<b>{{ $emote->word }}</b> <span class="small">for {{ $emote->levels->inWords() }}{{ $emote->has_picture === 0 ? ', no picture' : '' }}</span>
                         @if ($mayWrite)<form method="post" action="{{ route('remember.emotes.drop', [$channel, $emote]) }}" class="inline controls">@csrf @method('delete')<button class="as-link" aria-label="drop {{ $emote->word }}">drop</button></form>@endif</li>
                 @empty
                     <li>No emotes yet. A chat shows a picture for their words, and so does the parrot’s simulated chat.</li>
@@ -57,9 +59,10 @@
             </ul>
             @if ($mayWrite)
                 <form method="post" action="{{ route('remember.emotes', $channel) }}" enctype="multipart/form-data" class="new-emote">@csrf
-                    <p>The word <input name="word" value="{{ old('word') }}" class="blank" size="12" maxlength="40" aria-label="The emote’s word" autocomplete="off" autocapitalize="off" spellcheck="false"> shows
-                    <input type="file" name="picture" accept="image/png,image/gif,image/webp" aria-label="Its picture">, for <select name="level" class="blank" aria-label="Who may use it">@foreach (SilverParrot\Chat\Level::cases() as $level)<option value="{{ $level->word() }}" @selected(old('level') === $level->word())>{{ $level->plural() }}</option>@endforeach</select>.
+                    <p>The word <x-blank name="word" label="The emote’s word" size="12" maxlength="40" autocomplete="off" autocapitalize="off" spellcheck="false" /> shows
+                    <input type="file" name="picture" accept="image/png,image/gif,image/webp" aria-label="Its picture" @error('picture') aria-invalid="true" aria-describedby="picture-problem" @enderror>, for <select name="level" class="blank" aria-label="Who may use it">@foreach (SilverParrot\Chat\Level::cases() as $level)<option value="{{ $level->word() }}" @selected(old('level') === $level->word())>{{ $level->plural() }}</option>@endforeach</select>.
                     <button class="plain">Add it</button></p>
+                    <x-problem name="word" /><x-problem name="picture" /><x-problem name="level" />
                 </form>
             @endif
             @include('partials.changes', ['kind' => 'emotes'])

@@ -10,10 +10,11 @@
             </div>
             @include('write.partials.entries')
             <form method="post" action="{{ route('write.flood', $channel) }}" class="flood">
-                @csrf @method('put') <input type="hidden" name="seen" value="{{ App\Storage\Definitions\DefinitionHistory::revision($channel, new App\Storage\Definitions\Limits) }}">
+                @csrf @method('put') <x-seen :channel="$channel" kind="limits" />
                 <h2 class="group">Over all commands</h2>
                 @can('write', $channel)
-                    <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most <input name="person" value="{{ old('person', $channel->flood_person) }}" class="blank short" inputmode="numeric" maxlength="4" aria-label="Answers to one person; 0 for no limit"> times, and everybody together <input name="channel" value="{{ old('channel', $channel->flood_channel) }}" class="blank short" inputmode="numeric" maxlength="4" aria-label="Answers to everybody together; 0 for no limit"> times. <button class="as-link">keep it so</button></p>
+                    <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most <x-blank name="person" label="Answers to one person; 0 for no limit" :value="$channel->flood_person" class="short" inputmode="numeric" maxlength="4" /> times, and everybody together <x-blank name="channel" label="Answers to everybody together; 0 for no limit" :value="$channel->flood_channel" class="short" inputmode="numeric" maxlength="4" /> times. <button class="as-link">keep it so</button></p>
+                    <x-problem name="person" /><x-problem name="channel" />
                 @else
                     <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most {{ $channel->flood_person }} times, and everybody together {{ $channel->flood_channel }} times.</p>
                 @endcan

@@ -124,7 +124,7 @@ final class ChatTest extends TestCase
         foreach (
             [
                 "$user.".((int) $channel + 1).".$grant.$until.$sign",
-                (int) $user + 1 .".$channel.$grant.$until.$sign",
+                ((int) $user + 1).".$channel.$grant.$until.$sign",
                 "$user.$channel.$other.$until.$sign",
                 "$user.$channel.$grant.".((int) $until + 1).".$sign",
                 "$user.$channel.$grant.$until.",
@@ -139,7 +139,7 @@ final class ChatTest extends TestCase
     public function test_one_writes_in_the_harbour_as_one_of_its_people(): void
     {
         config(['air.harbour_key' => 'the key']);
-        $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' !tide '])->assertOk();
+        $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' !tide '])->assertNoContent();
         Http::assertSent(
             static fn (Request $request): bool => $request->method() === 'POST'
                 && $request->hasHeader('Authorization', 'Bearer the key')
@@ -147,10 +147,10 @@ final class ChatTest extends TestCase
         );
         $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' '])
             ->assertUnprocessable()
-            ->assertJson(['problem' => 'Write something first.']);
+            ->assertJson(['message' => 'Write something first.']);
         $this->post(route('publish.say', $this->cove), ['as' => 'odo', 'text' => str_repeat('x', 501)])
             ->assertRedirect()
-            ->assertSessionHas('notice', 'A line has at most 500 characters; this one has 501.');
+            ->assertSessionHasErrors(['text' => 'A line has at most 500 characters; this one has 501.']);
         $this->post(route('publish.harbour', $this->cove), [
             'what' => 'trouble',
             'trouble' => 'drop',
@@ -158,7 +158,11 @@ final class ChatTest extends TestCase
         ])->assertSessionHas('notice', 'The harbour has it so.');
         $drop = ['kind' => 'drop', 'seconds' => 20];
         Http::assertSent(static fn (Request $request): bool => $request->data() === $drop);
-        $this->post(route('publish.harbour', $this->cove), ['what' => 'nonsense'])->assertSessionHas('notice');
+        $this->post(route('publish.harbour', $this->cove), ['what' => 'nonsense'])->assertSessionHasErrors('what');
+        $this->from(route('publish.chat', $this->cove))
+            ->followingRedirects()
+            ->post(route('publish.harbour', $this->cove), ['what' => 'pace', 'pace' => '3001'])
+            ->assertSeeInOrder(['value="3001"', 'aria-describedby="pace-problem"', 'A pace goes from 0 to 3000'], false);
     }
 
     public function test_what_is_for_all_channels_is_the_operators(): void

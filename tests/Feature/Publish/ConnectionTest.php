@@ -10,8 +10,10 @@ use App\Models\Role;
 use App\Storage\Definitions\Connection;
 use App\Storage\Definitions\DefinitionHistory;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 use SilverParrot\Chat\ChatProfile;
+use Symfony\Component\HttpFoundation\Response;
 use Tests\Feature\TestCase;
 
 final class ConnectionTest extends TestCase
@@ -36,10 +38,7 @@ final class ConnectionTest extends TestCase
 
     public function test_a_chat_server_is_kept_and_its_secret_is_neither_readable_nor_shown_again(): void
     {
-        $this->put(
-            route('publish.connection', $this->cove),
-            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD,
-        )->assertRedirect(route('publish', $this->cove));
+        $this->choose()->assertRedirect(route('publish', $this->cove));
         $kept = DB::table('channels')->where('id', $this->cove->id)->first();
         self::assertNotNull($kept);
         self::assertStringNotContainsString('oakum', json_encode($kept, JSON_THROW_ON_ERROR));
@@ -60,18 +59,8 @@ final class ConnectionTest extends TestCase
 
     public function test_a_secret_never_goes_where_it_was_not_meant_for(): void
     {
-        $this->put(
-            route('publish.connection', $this->cove),
-            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD,
-        );
-        $this->put(
-            route('publish.connection', $this->cove),
-            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + [
-                'secret' => '',
-                'room' => 'other',
-            ]
-                + self::GOOD,
-        )->assertRedirect();
+        $this->choose();
+        $this->choose(['secret' => '', 'room' => 'other'])->assertSessionHasNoErrors();
         self::assertSame('tar & oakum', $this->cove->refresh()->chat_secret, 'the same server and account: it is kept');
         $others = [
             ['host' => 'elsewhere.example'],
@@ -80,20 +69,9 @@ final class ConnectionTest extends TestCase
             ['sign_in' => 'password'],
         ];
         foreach ($others as $changed) {
-            $this->put(
-                route('publish.connection', $this->cove),
-                ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)]
-                    + $changed + ['secret' => '']
-                    + self::GOOD,
-            )
-                ->assertUnprocessable()
-                ->assertSee('Give the secret');
+            $this->followingRedirects()->choose($changed + ['secret' => ''])->assertSee('Give the secret');
         }
-        $this->put(
-            route('publish.connection', $this->cove),
-            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['sign_in' => 'none']
-                + self::GOOD,
-        )->assertRedirect();
+        $this->choose(['sign_in' => 'none'])->assertSessionHasNoErrors();
         self::assertNull($this->cove->refresh()->chat_secret);
     }
 
@@ -101,6 +79,7 @@ final class ConnectionTest extends TestCase
     public static function mistakes(): iterable
     {
         yield 'no server' => [['host' => ''], 'Name the chat server'];
+        yield 'no way of signing in' => [['sign_in' => ''], 'Choose how'];
         yield 'an address of another kind' => [['host' => 'irc://chat.example'], 'without a port and without'];
         yield 'a port in it' => [['host' => 'chat.example:6697'], 'without a port'];
         yield 'a line break' => [['host' => "chat.example\nQUIT"], 'letters, digits'];
@@ -117,34 +96,47 @@ final class ConnectionTest extends TestCase
     #[DataProvider('mistakes')]
     public function test_a_mistake_is_told_beside_its_place_and_nothing_typed_is_lost(array $typed, string $told): void
     {
-        $this->put(
-            route('publish.connection', $this->cove),
-            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + $typed + self::GOOD,
-        )
-            ->assertUnprocessable()
+        $beside = isset($typed['tls']) ? ['secret' => ''] : $typed;
+        $this->followingRedirects()
+            ->choose($typed)
             ->assertSee($told)
             ->assertSee('aria-invalid', false)
-            ->assertSee('value="'.e($typed['nick'] ?? self::GOOD['nick']).'"', false);
+            ->assertSee('aria-describedby="'.array_key_first($beside).'-problem"', false)
+            ->assertSee('value="'.e($typed['nick'] ?? self::GOOD['nick']).'"', false)
+            ->assertDontSee('oakum');
         self::assertNull($this->cove->refresh()->chat_server);
     }
 
     public function test_only_the_streamer_chooses_and_the_harbour_needs_nothing(): void
     {
-        $this->actingAs($this->member('Ilse', Role::Author))
-            ->put(
-                route('publish.connection', $this->cove),
-                ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD,
-            )
-            ->assertForbidden();
-        $this->actingAs($this->wren)->put(
-            route('publish.connection', $this->cove),
-            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + self::GOOD,
-        );
-        $this->put(
-            route('publish.connection', $this->cove),
-            ['seen' => (string) DefinitionHistory::revision($this->cove, new Connection)] + ['where' => 'harbour'],
-        )->assertRedirect();
+        $this->actingAs($this->member('Ilse', Role::Author));
+        $this->choose()->assertForbidden();
+        $this->actingAs($this->wren);
+        $this->choose()->assertSessionHasNoErrors();
+        $this->choose(['where' => 'harbour', 'host' => 'what was typed there'])->assertSessionHasNoErrors();
         self::assertSame([null, null], [$this->cove->refresh()->chat_server, $this->cove->chat_secret]);
         self::assertTrue(AirSettings::of(config())->addressOf($this->cove)->isNear);
+    }
+
+    public function test_two_who_save_do_not_overwrite_each_other(): void
+    {
+        $this->choose()->assertSessionHasNoErrors();
+        $this->followingRedirects()
+            ->choose(['host' => 'later.example', 'seen' => '0'])
+            ->assertSee('Somebody changed this meanwhile')
+            ->assertSee('value="later.example"', false);
+        self::assertSame('chat.lantern-cove.example', $this->cove->refresh()->chat_server['host'] ?? null);
+    }
+
+    /**
+     * @param  array<string, string>  $typed
+     * @return TestResponse<Response>
+     */
+    private function choose(array $typed = []): TestResponse
+    {
+        $page = route('publish.connection', $this->cove);
+        $seen = (string) DefinitionHistory::revision($this->cove, new Connection);
+
+        return $this->from($page)->put($page, $typed + ['seen' => $seen] + self::GOOD);
     }
 }

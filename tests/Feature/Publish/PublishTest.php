@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature\Publish;
 
 use App\Models\Channel;
+use App\Models\FactRow;
+use App\Models\ListItem;
+use App\Models\TextListRow;
 use App\Publish\Editions;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
+use Illuminate\Database\Eloquent\Factories\Sequence;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
@@ -171,41 +175,23 @@ final class PublishTest extends TestCase
     public function test_a_pack_that_could_not_be_read_back_is_not_published(): void
     {
         $this->actingAs($this->wren);
-        DB::table('facts')->insert(
-            array_map(
-                fn (int $i): array => [
-                    'channel_id' => $this->cove->id,
-                    'stable_id' => "log$i",
-                    'name' => "log$i",
-                    'name_folded' => "log$i",
-                    'text' => str_repeat('knots and ropes ', 130),
-                ],
-                range(1, 900),
-            ),
+        $named = static fn (Sequence $at): array => ['name' => "log{$at->index}"];
+        $this->insert(
+            FactRow::factory()
+                ->for($this->cove)
+                ->count(900)
+                ->sequence($named)
+                ->state(['text' => str_repeat('knots and ropes ', 130)]),
         );
-        DB::table('lists')->insert([
-            'channel_id' => $this->cove->id,
-            'stable_id' => 'long',
-            'name' => 'long',
-            'name_folded' => 'long',
-            'draw_order' => 'free',
-        ]);
-        $list = DB::table('lists')->where('name', 'long')->value('id');
-        foreach (range(1, 3) as $part) {
-            DB::table('list_items')->insert(
-                array_map(
-                    fn (int $i): array => [
-                        'channel_id' => $this->cove->id,
-                        'list_id' => $list,
-                        'stable_id' => "$part-$i",
-                        'position' => $part * 1_000 + $i,
-                        'text' => str_repeat('planks and nails ', 60),
-                        'weight' => 1,
-                    ],
-                    range(1, 900),
-                ),
-            );
-        }
+        $list = TextListRow::factory()->for($this->cove)->create();
+        $placed = static fn (Sequence $at): array => ['list_id' => $list->id, 'position' => $at->index];
+        $this->insert(
+            ListItem::factory()
+                ->for($this->cove)
+                ->count(2_700)
+                ->sequence($placed)
+                ->state(['text' => str_repeat('planks and nails ', 60)]),
+        );
         $this->post(route('publish.store', $this->cove), ['note' => 'all of it'])->assertSessionHasErrors([
             'note' => 'The pack is 5.0 MB long, and an edition holds at most 4. Drop what is no longer used, or '
                 .'pictures of emotes.',

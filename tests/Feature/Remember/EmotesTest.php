@@ -48,7 +48,7 @@ final class EmotesTest extends TestCase
             ->assertHeader('Content-Type', 'image/png')
             ->assertHeader('X-Content-Type-Options', 'nosniff');
         self::assertSame(self::PIXELS, $picture->getContent());
-        $this->add('coveBell')->assertSessionHas('notice', 'coveBell is an emote here already.');
+        $this->add('coveBell')->assertSessionHasErrors(['word' => 'coveBell is an emote here already.']);
         $this->add('covebell')->assertSessionHas('notice', 'covebell is an emote now.');
         $this->delete(route('remember.emotes.drop', [$this->cove, $emote]))->assertSessionHas(
             'notice',
@@ -93,13 +93,16 @@ final class EmotesTest extends TestCase
             ] as $file
         ) {
             $this->add('coveBell', $file)
-                ->assertSessionHas('notice', 'The picture was not taken: a PNG, GIF or WebP of at most 48 kB is.')
+                ->assertSessionHasErrors([
+                    'picture' => 'The picture was not taken: a PNG, GIF or WebP of at most 48 kB is.',
+                ])
                 ->assertSessionHasInput('word', 'coveBell');
         }
-        $this->add('<b>x</b>')->assertSessionHas(
-            'notice',
-            '“<b>x</b>” cannot be an emote: letters, digits and “_” can be in its word, two to forty of them.',
-        );
+        $this->followingRedirects()
+            ->add('<b>x</b>')
+            ->assertSee('An emote’s word has two to forty letters')
+            ->assertSee('aria-describedby="word-problem"', false)
+            ->assertSee('value="&lt;b&gt;x&lt;/b&gt;"', false);
         self::assertSame($before, $this->cove->emotes()->count());
     }
 
@@ -110,10 +113,9 @@ final class EmotesTest extends TestCase
         for ($i = 0; $i < 15; $i++) {
             $this->add("coveBell$i", $big)->assertSessionHas('notice', "coveBell$i is an emote now.");
         }
-        $this->add('coveBell15', $big)->assertSessionHas(
-            'notice',
-            'There is no more room for emotes: drop one first, or take smaller pictures.',
-        );
+        $this->add('coveBell15', $big)->assertSessionHasErrors([
+            'picture' => 'There is no more room for emotes: drop one first, or take smaller pictures.',
+        ]);
         $this->add('coveSmall')->assertSessionHas('notice', 'coveSmall is an emote now.');
         self::assertLessThan(
             \SilverParrot\Source\Limits::PACK,
@@ -124,13 +126,7 @@ final class EmotesTest extends TestCase
     public function test_nobody_touches_the_emotes_of_another_channel(): void
     {
         $far = $this->harbour($this->wren);
-        $foreign = EmoteRow::query()->create([
-            'channel_id' => $far->id,
-            'stable_id' => 'farBell',
-            'word' => 'farBell',
-            'picture' => '',
-            'any_of' => [],
-        ]);
+        $foreign = EmoteRow::factory()->for($far)->create();
         $this->actingAs($this->wren)->delete(route('remember.emotes.drop', [$this->cove, $foreign]))->assertNotFound();
         self::assertTrue($foreign->refresh()->exists);
     }
@@ -138,7 +134,7 @@ final class EmotesTest extends TestCase
     /** @return TestResponse<\Illuminate\Http\Response> */
     private function add(string $word, ?UploadedFile $picture = null, string $level = 'everyone'): TestResponse
     {
-        return $this->post(
+        return $this->from(route('remember', $this->cove))->post(
             route('remember.emotes', $this->cove),
             array_filter(['word' => $word, 'picture' => $picture, 'level' => $level]),
         );

@@ -40,10 +40,9 @@ final class MemoryTest extends TestCase
             'a correction is told in the history and needs no event',
         );
         foreach (['12.5', '', '1e9', 'twelve', str_repeat('9', 16)] as $typed) {
-            $this->set('planks', '', $typed)->assertSessionHas(
-                'notice',
-                '“'.$typed.'” is not a whole number of at most 15 digits; nothing was changed.',
-            );
+            $page = $this->followingRedirects()->set('planks', '', $typed)->assertOk();
+            self::assertSame(1, substr_count((string) $page->getContent(), 'not a whole number of at most 15 digits'));
+            $page->assertSeeInOrder(['value="planks"', 'value="'.$typed.'"', 'aria-invalid', 'value="splinters"'], false);
         }
         $this->set('nothing', '', '1')->assertSessionHas(
             'notice',
@@ -225,11 +224,11 @@ final class MemoryTest extends TestCase
     /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */
     private function set(string $counter, string $owner, string $number): \Illuminate\Testing\TestResponse
     {
-        return $this->post(route('remember.count', $this->cove), [
+        return $this->from(route('remember', $this->cove))->post(route('remember.count', $this->cove), [
             'counter' => $counter,
             'owner' => $owner,
             'number' => $number,
-        ])->assertRedirect();
+        ]);
     }
 
     /** @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response> */

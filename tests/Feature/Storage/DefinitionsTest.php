@@ -37,11 +37,10 @@ final class DefinitionsTest extends TestCase
         $flood('7', 0)->assertSessionHas('notice', 'So it is in the draft; the air follows with the next edition.');
         $first = (int) DefinitionChange::query()->max('id');
         $flood('8', 0)
-            ->assertSessionHas(
-                'notice',
-                'Somebody changed this meanwhile, and nothing was overwritten. Look at what is there now, and save '
-                    .'again.',
-            )
+            ->assertSessionHasErrors([
+                'limits' => 'Somebody changed this meanwhile, and nothing was overwritten. Look at what is there now, '
+                    .'and save again.',
+            ])
             ->assertSessionHasInput('person', '8');
         self::assertSame(7, $this->cove->refresh()->flood_person);
         $flood('9', $first);
@@ -104,8 +103,9 @@ final class DefinitionsTest extends TestCase
         ];
         $this->put(route('publish.connection', $this->cove), $fields)->assertRedirect();
         self::assertStringNotContainsString('oakum', (string) json_encode(DefinitionChange::query()->get()));
-        $this->put(route('publish.connection', $this->cove), ['host' => 'other.example'] + $fields)
-            ->assertConflict()
+        $this->from(route('publish.connection', $this->cove))
+            ->followingRedirects()
+            ->put(route('publish.connection', $this->cove), ['host' => 'other.example'] + $fields)
             ->assertSee('Somebody changed this meanwhile')
             ->assertSee('other.example');
         $this->undo();

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Work;
 
+use App\Models\CommandRow;
+use App\Models\CounterRow;
+use App\Models\FactRow;
+use App\Models\ListItem;
+use App\Models\TextListRow;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use App\Storage\MemoryRows;
@@ -12,6 +17,7 @@ use App\Write\Findings;
 use App\Write\KeptFindings;
 use App\Write\Preview;
 use Closure;
+use Illuminate\Database\Eloquent\Factories\Sequence;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Checks\Checks;
@@ -120,13 +126,7 @@ final class WorkTest extends TestCase
             ->where('name', 'tide')
             ->update(['text' => 'Low water']);
         self::assertSame($ofOne, $look(), 'those that name it');
-        DB::table('facts')->insert([
-            'channel_id' => $this->cove->id,
-            'stable_id' => 'new',
-            'name' => 'new',
-            'name_folded' => 'new',
-            'text' => 'x',
-        ]);
+        FactRow::factory()->for($this->cove)->create(['name' => 'new']);
         self::assertGreaterThan(20, $look(), 'another name may be the nearest to any that is mistyped');
         self::assertSame(0, $look());
         $this->travel(1)->days();
@@ -145,13 +145,7 @@ final class WorkTest extends TestCase
         );
         $this->bad('!bad', 'Hi [caler], [words] [fact.nothing] [list.knots] [counter.planks] [channel.uptime] coveWav');
         $this->bad('!averyveryverylongword', 'again');
-        DB::table('facts')->insert([
-            'channel_id' => $this->cove->id,
-            'stable_id' => 'spare',
-            'name' => 'spare',
-            'name_folded' => 'spare',
-            'text' => 'x',
-        ]);
+        FactRow::factory()->for($this->cove)->create(['name' => 'spare']);
         foreach ([1, 2] as $time) {
             $kept = [];
             $numbers = $this->cove->commands()->orderBy('id')->pluck('id')->all();
@@ -179,18 +173,8 @@ final class WorkTest extends TestCase
 
     public function test_a_large_pack_is_looked_at_some_at_a_time_with_progress_and_publishing_waits_for_all(): void
     {
-        $row = (array) DB::table('commands')->where('id', $this->command('!tide')->id)->first();
-        unset($row['id']);
-        DB::table('commands')->insert(
-            array_map(
-                static fn (int $i): array => [
-                    'trigger' => "!more$i",
-                    'trigger_folded' => "!more$i",
-                    'stable_id' => "!more$i",
-                ] + $row,
-                range(1, 900),
-            ),
-        );
+        $more = static fn (Sequence $at): array => ['trigger' => "!more{$at->index}"];
+        $this->insert(CommandRow::factory()->for($this->cove)->count(900)->sequence($more));
         DB::statement(
             'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
                 ."channel_id, id, '0', 0, CONCAT('[{\"say\":\"', `trigger`, ' [caler]\"}]'), 1 FROM commands WHERE "
@@ -256,42 +240,14 @@ final class WorkTest extends TestCase
 
     private function thousandOfEach(): void
     {
-        $row = fn (int $i): array => [
-            'channel_id' => $this->cove->id,
-            'stable_id' => "d$i",
-            'name' => "d$i",
-            'name_folded' => "d$i",
-        ];
-        DB::table('facts')->insert(
-            array_map(static fn (int $i): array => $row($i) + ['text' => "the text of $i"], range(1, 1_000)),
-        );
-        DB::table('counters')->insert(
-            array_map(
-                static fn (int $i): array => $row($i) + ['scope' => 'channel', 'start' => $i, 'reset' => 'never'],
-                range(1, 1_000),
-            ),
-        );
-        DB::table('lists')->insert(
-            array_map(static fn (int $i): array => $row($i) + ['draw_order' => 'free'], range(1, 1_000)),
-        );
-        $lists = DB::table('lists')
-            ->where('channel_id', $this->cove->id)
-            ->where('name', 'like', 'd%')
-            ->pluck('id')
-            ->all();
-        DB::table('list_items')->insert(
-            array_map(
-                fn (mixed $list): array => [
-                    'channel_id' => $this->cove->id,
-                    'stable_id' => 'i1',
-                    'list_id' => $list,
-                    'position' => 0,
-                    'text' => 'an item',
-                    'weight' => 1,
-                ],
-                $lists,
-            ),
-        );
+        $named = static fn (Sequence $at): array => ['name' => "d{$at->index}"];
+        $told = static fn (Sequence $at): array => $named($at) + ['text' => "the text of {$at->index}"];
+        $this->insert(FactRow::factory()->for($this->cove)->count(1_000)->sequence($told));
+        $this->insert(CounterRow::factory()->for($this->cove)->count(1_000)->sequence($named));
+        $this->insert(TextListRow::factory()->for($this->cove)->count(1_000)->sequence($named));
+        $lists = $this->cove->lists()->where('name', 'like', 'd%')->pluck('id');
+        $of = static fn (Sequence $at): array => ['list_id' => $lists[$at->index]];
+        $this->insert(ListItem::factory()->for($this->cove)->count(1_000)->sequence($of));
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Models\CommandRow;
 use App\Models\Role;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
+use Illuminate\Database\Eloquent\Factories\Sequence;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Value\Moment;
@@ -298,21 +299,8 @@ final class CommandsTest extends TestCase
             ],
         ];
         $few = array_map(static fn (array $page): int => $asked(...$page), $pages);
-        // To 2,000 commands: one of the demo's, copied row by row.
-        $row = (array) DB::table('commands')->where('id', $this->command('!tide')->id)->first();
-        unset($row['id']);
-        foreach (array_chunk(range(1, 1_982), 500) as $numbers) {
-            DB::table('commands')->insert(
-                array_map(
-                    static fn (int $i): array => [
-                        'trigger' => "!more$i",
-                        'trigger_folded' => "!more$i",
-                        'stable_id' => "!more$i",
-                    ] + $row,
-                    $numbers,
-                ),
-            );
-        }
+        $more = static fn (Sequence $at): array => ['trigger' => "!more{$at->index}"];
+        $this->insert(CommandRow::factory()->for($this->cove)->count(1_982)->sequence($more));
         DB::statement(
             'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
                 ."channel_id, id, '0', 0, '[{\"say\":\"[caller] knows\"}]', 1 FROM commands WHERE `trigger` LIKE "
@@ -343,13 +331,15 @@ final class CommandsTest extends TestCase
             app(\App\Storage\Assembler::class)->pack($this->cove->refresh())->flood,
         );
         foreach ([['x', '1'], ['1', '-1'], ['1001', '1'], ['1', '']] as [$person, $channel]) {
-            $this->put(route('write.flood', $this->cove), [
-                'person' => $person,
-                'channel' => $channel,
-            ])->assertSessionHas('notice', fn (string $told): bool => str_contains($told, 'Nothing was changed'));
+            $this->from(route('write', $this->cove))
+                ->followingRedirects()
+                ->put(route('write.flood', $this->cove), ['person' => $person, 'channel' => $channel])
+                ->assertSee('This is no number of answers')
+                ->assertSee('aria-invalid="true"', false)
+                ->assertSee('value="'.$person.'"', false);
         }
         self::assertSame([3, 0], [$this->cove->refresh()->flood_person, $this->cove->flood_channel]);
-        $this->get(route('write', $this->cove))->assertSee('answers one person at most');
+        $this->flushSession()->get(route('write', $this->cove))->assertSee('answers one person at most');
     }
 
     public function test_the_reference_tells_what_everything_would_be_now(): void

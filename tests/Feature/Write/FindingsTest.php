@@ -53,22 +53,7 @@ final class FindingsTest extends TestCase
     public function test_a_page_holds_only_so_many_and_says_how_many_more_there_are(): void
     {
         $this->bell('[caler]');
-        $row = (array) \Illuminate\Support\Facades\DB::table('commands')->where('trigger', '!bell')->first();
-        unset($row['id']);
-        \Illuminate\Support\Facades\DB::table('commands')->insert(
-            array_map(
-                static fn (int $i): array => [
-                    'trigger' => "!bell$i",
-                    'trigger_folded' => "!bell$i",
-                    'stable_id' => "!bell$i",
-                ] + $row,
-                range(1, 101),
-            ),
-        );
-        \Illuminate\Support\Facades\DB::statement(
-            'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
-                ."channel_id, id, '0', 0, '[{\"say\":\"[caler]\"}]', 1 FROM commands WHERE `trigger` LIKE '!bell_%'",
-        );
+        CommandRow::factory()->for($this->cove)->count(101)->saying('[caler]')->create();
         $this->actingAs($this->wren)
             ->get(route('write.findings', $this->cove))
             ->assertSee('100 findings')
