@@ -9,12 +9,17 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\View;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Source\MessageKeys;
+use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 
 /** All that an answer depends on besides the event itself. */
 final readonly class World
 {
-    /** @param  bool  $traced whether the account of how it came about is wanted */
+    /**
+     * @param  bool  $traced  whether the account of how it came about is wanted
+     * @param  Wording  $wording  of what a response says of the parrot's own reasons
+     */
     public function __construct(
         public Pack $pack,
         public View $memory,
@@ -23,6 +28,7 @@ final readonly class World
         public Chance $chance,
         public ChatProfile $profile,
         public bool $traced = false,
+        public Wording $wording = new MessageKeys,
     ) {
     }
 
@@ -36,6 +42,7 @@ final readonly class World
             $this->chance,
             $this->profile,
             $this->traced,
+            $this->wording,
         );
     }
 
@@ -49,6 +56,7 @@ final readonly class World
             $this->chance,
             $this->profile,
             $this->traced,
+            $this->wording,
         );
     }
 }

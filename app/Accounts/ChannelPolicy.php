@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use App\Models\Channel;
-use App\Models\Role;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 

@@ -7,7 +7,6 @@ namespace App\Accounts;
 use App\Models\Channel;
 use App\Models\Invitation;
 use App\Models\Membership;
-use App\Models\Role;
 use App\Models\User;
 use App\Storage\Definitions\DefinitionHistory;
 use App\Storage\Definitions\Members;

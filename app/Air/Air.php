@@ -11,6 +11,7 @@ use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
 use Revolt\EventLoop;
 use SilverParrot\Chat\ChatLine;
+use SilverParrot\Source\Wording;
 use Throwable;
 
 use function Amp\async;
@@ -58,8 +59,12 @@ final class Air
 
     private readonly Containment $containment;
 
-    public function __construct(private readonly Connection $connection, Editions $editions, AirSettings $settings)
-    {
+    public function __construct(
+        private readonly Connection $connection,
+        Editions $editions,
+        AirSettings $settings,
+        Wording $wording,
+    ) {
         $lease = new Lease($connection, gethostname().'/'.getmypid().'/'.bin2hex(random_bytes(4)));
         $this->onAir = new OnAirNow;
         $this->outgoing = new OutgoingQueue($connection);
@@ -80,6 +85,7 @@ final class Air
             $this->containment,
             $this->onAir,
             $this->tell(...),
+            $wording,
         );
     }
 

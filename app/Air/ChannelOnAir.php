@@ -17,6 +17,7 @@ use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\LeaseLost;
 use SilverParrot\Memory\Ranking;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
@@ -88,6 +89,7 @@ final class ChannelOnAir
         private readonly Closure $tell,
         public ChatProfile $profile,
         private readonly Ranking $ranking,
+        private readonly Wording $wording,
     ) {
         $this->troubles = new Troubles;
     }
@@ -149,6 +151,7 @@ final class ChannelOnAir
             $line->at,
             new KeyedChance($this->seed, $line->key),
             $this->profile,
+            wording: $this->wording,
         );
         $carried = $this->driver->hear($line, $world, new LiveReadings($this->details, $this->ranking));
         if ($carried->outcome instanceof LeaseLost) {
@@ -157,7 +160,7 @@ final class ChannelOnAir
         if ($carried->outcome instanceof AlreadyHandled) {
             return [];
         }
-        $logged->foundBy($carried);
+        $logged->foundBy($carried, $this->wording);
         // Where it waited for the outside, the log was written meanwhile.
         if (count($this->unwritten) < Capacity::LOG_WAITING) {
             $this->unwritten[$logged->number] = $logged;

@@ -12,6 +12,7 @@ use Closure;
 use Illuminate\Database\Connection;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Talker;
+use SilverParrot\Source\Wording;
 
 /**
  * Keeps the leases that this talker holds, takes what is free, and follows what was published, paused or pointed
@@ -32,6 +33,7 @@ final readonly class Holding
         private Containment $containment,
         private OnAirNow $onAir,
         private Closure $tell,
+        private Wording $wording,
     ) {
         $this->talker = new Talker;
     }
@@ -95,6 +97,7 @@ final readonly class Holding
             $this->tell,
             $row->profile(),
             new MariaDbRanking($this->connection, $row->id),
+            $this->wording,
         );
         $channel->hadSaid($this->outgoing->agesOfHanded($row->id, $channel->profile->windowSeconds));
         $this->onAir->add($channel);

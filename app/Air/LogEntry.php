@@ -11,6 +11,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\HandledEvent;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 
 /**
@@ -54,14 +55,14 @@ final class LogEntry
         $this->text = mb_substr($text, 0, self::LONGEST);
     }
 
-    public function foundBy(HandledEvent $carried): void
+    public function foundBy(HandledEvent $carried, Wording $wording): void
     {
         $this->memory = $carried->memory;
         $this->readings = $carried->readings;
         if ($carried->outcome instanceof Outcome) {
             $this->outcome = match (true) {
-                $carried->outcome->failed !== null => 'failed: '.$carried->outcome->failed->getMessage(),
-                $carried->outcome->closed !== null => 'closed: '.$carried->outcome->closed->reason,
+                $carried->outcome->failed !== null => 'failed: '.$wording->of($carried->outcome->failed->message()),
+                $carried->outcome->closed !== null => 'closed: '.$wording->of($carried->outcome->closed->reason),
                 default => '',
             };
         }

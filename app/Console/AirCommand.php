@@ -15,6 +15,7 @@ use Illuminate\Console\Command;
 use Illuminate\Contracts\Config\Repository;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
+use SilverParrot\Source\Wording;
 
 use function Amp\Socket\listen;
 
@@ -24,14 +25,18 @@ final class AirCommand extends Command
 
     protected $description = 'Hear the chats of all published channels and answer; started by bin/parrot up';
 
-    public function handle(Connection $connection, Editions $editions, Repository $config): int
-    {
+    public function handle(
+        Connection $connection,
+        Editions $editions,
+        Repository $config,
+        Wording $wording,
+    ): int {
         ini_set('memory_limit', $config->string('air.memory'));
         $this->laravel->bind('db.connector.mariadb', KeptStatementsConnector::class);
         $connection->disconnect();
         $this->awaitTables($connection);
         $port = $this->option('stream-port');
-        (new Air($connection, $editions, AirSettings::of($config)))->run(
+        (new Air($connection, $editions, AirSettings::of($config), $wording))->run(
             $this->streams(is_string($port) ? (int) $port : $config->integer('air.stream_port')),
         );
 

@@ -10,6 +10,7 @@ use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
 use SilverParrot\Source\Limits;
+use SilverParrot\Source\Wording;
 
 final class RehearseCommand extends CoreCommand
 {
@@ -24,7 +25,7 @@ final class RehearseCommand extends CoreCommand
 
     protected $description = 'Run a chat through a pack, without a database';
 
-    public function handle(): int
+    public function handle(Wording $wording): int
     {
         [$pack, $flaws] = $this->pack($this->argument('pack'));
         $file = ChatFile::read($this->file($this->argument('chat')), Limits::REHEARSAL_FILE_LINES);
@@ -37,14 +38,14 @@ final class RehearseCommand extends CoreCommand
             return self::INVALID;
         }
         $report = Runner::run(
-            new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile()),
+            new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile(), wording: $wording),
             $file->lines,
             $file->levels,
             $this->moment(),
             $file->names,
         );
         if ($this->option('json') === true) {
-            $this->json($report->toArray());
+            $this->json($report->toArray($wording));
 
             return self::SUCCESS;
         }
@@ -61,11 +62,8 @@ final class RehearseCommand extends CoreCommand
                 $this->say("        → $text");
             }
             if ($heard->outcome->sayings === [] && $heard->outcome->command !== null) {
-                $this->say(
-                    '        – '
-                        .($heard->outcome->closed->reason
-                            ?? ($heard->outcome->failed?->getMessage() ?? 'nothing was said')),
-                );
+                $why = $heard->outcome->closed->reason ?? $heard->outcome->failed?->message();
+                $this->say('        – '.($why === null ? 'nothing was said' : $wording->of($why)));
             }
         }
 

@@ -17,6 +17,7 @@ use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\Wording;
 
 final class SayCommand extends CoreCommand
 {
@@ -37,7 +38,7 @@ final class SayCommand extends CoreCommand
 
     protected $description = 'Say a response, or hear a line, without a database';
 
-    public function handle(): int
+    public function handle(Wording $wording): int
     {
         $response = $this->option('response');
         $line = $this->option('line');
@@ -66,7 +67,7 @@ final class SayCommand extends CoreCommand
             );
             $line = self::TRIGGER.' '.$this->text('words');
         }
-        $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile());
+        $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile(), wording: $wording);
         $outcome = $rehearsal->line('said', $this->caller($rehearsal), (string) $line, $this->moment());
         if (! is_string($response) && $outcome->command !== null) {
             $place = (int) array_search($outcome->command, $pack->commands, true);
@@ -79,7 +80,7 @@ final class SayCommand extends CoreCommand
             );
         }
 
-        return $this->report($outcome, $flaws, $isFlawed);
+        return $this->report($outcome, $flaws, $isFlawed, $wording);
     }
 
     private function caller(Rehearsal $rehearsal): Person
@@ -103,9 +104,9 @@ final class SayCommand extends CoreCommand
     }
 
     /** @param  list<Finding>  $findings */
-    private function report(Outcome $outcome, array $findings, bool $isFlawed): int
+    private function report(Outcome $outcome, array $findings, bool $isFlawed, Wording $wording): int
     {
-        $answer = Answer::of($outcome);
+        $answer = Answer::of($outcome, $wording);
         if ($this->option('json') === true) {
             $this->json(
                 $answer + [

@@ -12,8 +12,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use SilverParrot\Chat\ChatProfile;
-use SilverParrot\Checks\CheckEnvironment;
-use SilverParrot\Value\Moment;
 
 /**
  * @property int $id
@@ -48,9 +46,6 @@ final class Channel extends Model
     /** @use HasFactory<ChannelFactory> */
     use HasFactory;
 
-    /** A saying that waits longer than this is held up. */
-    private const BEHIND_SECONDS = 3;
-
     protected $guarded = [];
 
     protected $casts = [
@@ -72,83 +67,6 @@ final class Channel extends Model
     public function profile(): ChatProfile
     {
         return $this->chat_server === null ? ChatProfile::stream() : ChatProfile::irc();
-    }
-
-    /** What checks of its pack know besides the pack. */
-    public function surroundings(): CheckEnvironment
-    {
-        $categories = $this->details['categories'] ?? '';
-
-        return new CheckEnvironment(
-            Moment::of(now()),
-            $this->profile(),
-            is_string($categories) && $categories !== '' ? explode("\n", $categories) : [],
-        );
-    }
-
-    /** In plain words, how the parrot stands in this channel's chat. */
-    public function health(): string
-    {
-        if ($this->edition_on_air === null) {
-            return 'Nothing is published yet, so the parrot is in no chat.';
-        }
-        // Its heart beats each second; a few missed ones are a restart, more are trouble.
-        if ($this->air_seen_at?->between(now()->subSeconds(10), now()->addSeconds(10)) !== true) {
-            return 'The talker is not running. “bin/parrot up” starts it.';
-        }
-
-        $isThere = $this->air_state === ConnectionState::Connected || $this->air_state === ConnectionState::Moderator;
-
-        $waiting = $isThere ? $this->waiting() : 0;
-
-        return $this->air_state->sentence()
-            .($waiting > 0
-                ? ' It is falling behind: '
-                    .($waiting === 1 ? 'one saying waits' : "$waiting sayings wait")
-                    .' for room under the chat’s limits.'
-                : '')
-            .$this->toldTroubles()
-            .($isThere && ! $this->air_knows_people
-                ? ' This chat has no accounts, so people are known by their names alone.'
-                : '');
-    }
-
-    private function toldTroubles(): string
-    {
-        $failed = $this->air_troubles['failed'] ?? 0;
-        $dropped = $this->air_troubles['dropped'] ?? 0;
-        $last =
-            $failed === 0
-                ? null
-                : Moment::fromIso($this->air_troubles['failed_at'] ?? '')
-                    ?->in(new \DateTimeZone($this->zone))
-                    ->format('H:i');
-
-        return ($dropped > 0
-            ? ' '
-                .($dropped === 1 ? 'One line' : number_format($dropped).' lines')
-                .' came faster than the parrot can hear, and '
-                .($dropped === 1 ? 'was' : 'were')
-                .' dropped.'
-            : '')
-            .($failed > 0
-                ? ' '
-                    .($failed === 1 ? 'An error' : number_format($failed).' errors')
-                    .' kept it from hearing or answering a line, last at '
-                    .($last ?? 'an unknown time')
-                    .'; the log says more.'
-                : '');
-    }
-
-    /** Sayings that are queued for longer than it takes to say them. */
-    private function waiting(): int
-    {
-        return $this->getConnection()
-            ->table('outgoing')
-            ->where('channel_id', $this->id)
-            ->where('state', 'queued')
-            ->where('queued_at', '<', now('UTC')->subSeconds(self::BEHIND_SECONDS))
-            ->count();
     }
 
     /** @return HasMany<Membership, $this> */

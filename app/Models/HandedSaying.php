@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\MassPrunable;
 use Illuminate\Database\Eloquent\Model;
 
 /** What was handed to the chat or given up, for as long as its channel keeps lines; what is queued is not forgotten. */
 final class HandedSaying extends Model
 {
-    use MassPrunable;
+    use ForgottenByDays;
 
     public $timestamps = false;
 
@@ -19,24 +18,9 @@ final class HandedSaying extends Model
 
     protected $guarded = [];
 
-    /** @return Builder<self> by whole days, channel by channel, so that the index finds them */
+    /** @return Builder<self> */
     public function prunable(): Builder
     {
-        return $this->newQuery()
-            ->where('state', '!=', 'queued')
-            ->where(static function (Builder $any): void {
-                $any->whereRaw('FALSE');
-                foreach (Channel::query()->pluck('keep_days', 'id') as $channel => $days) {
-                    $any->orWhere(
-                        static fn (Builder $of): Builder => $of->where('channel_id', $channel)->where(
-                            'queued_at',
-                            '<',
-                            now('UTC')
-                                ->startOfDay()
-                                ->subDays(is_int($days) ? $days : 30),
-                        ),
-                    );
-                }
-            });
+        return $this->olderThanKept('queued_at')->where('state', '!=', 'queued');
     }
 }

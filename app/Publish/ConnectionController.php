@@ -17,7 +17,13 @@ use Illuminate\Http\RedirectResponse;
 /** Where the parrot speaks. Only the streamer chooses it: whoever can point it elsewhere is told what it is told. */
 final readonly class ConnectionController
 {
-    private const USUAL = ['host' => '', 'port' => 6697, 'tls' => true, 'sign_in' => SignIn::None->value, 'account' => ''];
+    private const USUAL = [
+        'host' => '',
+        'port' => 6697,
+        'tls' => true,
+        'sign_in' => SignIn::None->value,
+        'account' => '',
+    ];
 
     public function __construct(private DefinitionHistory $history)
     {

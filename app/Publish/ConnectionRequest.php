@@ -53,13 +53,16 @@ final class ConnectionRequest extends FormRequest
     /** @return list<Closure(Validator): void> */
     public function after(): array
     {
-        return [function (Validator $validator): void {
-            $signIn = $this->enum('sign_in', SignIn::class);
-            $problem = $this->isHarbour() || $signIn === null || $signIn === SignIn::None ? null : $this->secretProblem();
-            if ($problem !== null) {
-                $validator->errors()->add('secret', $problem);
-            }
-        }];
+        return [
+            function (Validator $validator): void {
+                $signIn = $this->enum('sign_in', SignIn::class);
+                $problem =
+                    $this->isHarbour() || $signIn === null || $signIn === SignIn::None ? null : $this->secretProblem();
+                if ($problem !== null) {
+                    $validator->errors()->add('secret', $problem);
+                }
+            },
+        ];
     }
 
     /** @return array<string, string> */

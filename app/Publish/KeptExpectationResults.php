@@ -10,6 +10,8 @@ use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
+use SilverParrot\Source\Message;
+use SilverParrot\Source\Wording;
 
 /**
  * Which expectations of a draft no longer hold, kept for as long as the draft stays as it is, and looked at some at a
@@ -22,7 +24,7 @@ final readonly class KeptExpectationResults
 
     private const MINUTES = 24 * 60;
 
-    public function __construct(private Repository $cache)
+    public function __construct(private Repository $cache, private Wording $wording)
     {
     }
 
@@ -38,11 +40,11 @@ final readonly class KeptExpectationResults
             ...array_map(static fn ($command): array => $command->about->expectations, $draft->commands),
         );
         $key = "held {$channel->id} ".hash('xxh128', $written.json_encode(get_object_vars($channel->profile())));
-        /** @var array{done: int, broken: list<array{int, string, list<string>, string}>} $kept */
+        /** @var array{done: int, broken: list<array{int, string, list<string>, Message|null}>} $kept */
         $kept = $this->cache->get($key) ?? ['done' => 0, 'broken' => []];
         $until = min(count($all), $kept['done'] + self::AT_ONCE);
         for ($place = $kept['done']; $place < $until; $place++) {
-            $holding = Expected::check($draft, $all[$place], $channel->profile());
+            $holding = Expected::check($draft, $all[$place], $channel->profile(), $this->wording);
             if (! $holding->holds()) {
                 $kept['broken'][] = [$place, $holding->by, $holding->saysNow, $holding->because];
             }

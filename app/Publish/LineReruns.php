@@ -14,6 +14,7 @@ use Illuminate\Database\Connection;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\LineRerun;
+use SilverParrot\Source\Wording;
 
 /** Lines of the real chat, heard again: for their why, and for what a draft would have said. */
 final readonly class LineReruns
@@ -26,6 +27,7 @@ final readonly class LineReruns
         private Log $log,
         private Assembler $assembler,
         private Editions $editions,
+        private Wording $wording,
     ) {
     }
 
@@ -93,6 +95,7 @@ final readonly class LineReruns
             $channel->profile(),
             new MariaDbStore($this->connection, $channel->id),
             $channel->details,
+            $this->wording,
         );
     }
 }

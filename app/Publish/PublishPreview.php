@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Publish;
 
+use App\Wording\Sentences;
 use App\Write\FindingsOfPack;
 use SilverParrot\Format\Difference;
-use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\ExpectationResult;
@@ -36,9 +37,11 @@ final readonly class PublishPreview
      * @return array{string, string} what a command is in one sentence, on the air and in the draft; empty where there
      *     is none
      */
-    public function sentences(Difference $difference): array
+    public function sentences(Difference $difference, Sentences $sentences): array
     {
-        $of = static fn (?Command $command): string => $command === null ? '' : InOneSentence::of($command);
+        $of = static fn (?Command $command): string => $command === null
+            ? ''
+            : $sentences->summary(CommandSummary::of($command));
 
         return [$of($this->air?->byId($difference->id)), $of($this->draft->byId($difference->id))];
     }

@@ -10,11 +10,12 @@ use App\Models\ExpectationRow;
 use App\Storage\Assembler;
 use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
+use SilverParrot\Source\Wording;
 
 /** What was called right for a command, and whether it still is. */
 final readonly class Expectations
 {
-    public function __construct(private Assembler $assembler)
+    public function __construct(private Assembler $assembler, private Wording $wording)
     {
     }
 
@@ -29,7 +30,7 @@ final readonly class Expectations
         $holdings = [];
         foreach ($rows as $row) {
             /** @var ExpectationRow $row */
-            $holdings[$row->id] = Expected::check($pack, $row->document, $channel->profile());
+            $holdings[$row->id] = Expected::check($pack, $row->document, $channel->profile(), $this->wording);
         }
 
         return $holdings;

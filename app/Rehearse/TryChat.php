@@ -18,12 +18,17 @@ use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
 use SilverParrot\Rehearsal\TimedLine;
+use SilverParrot\Source\Wording;
 
 /** Runs the page's simulated chat: on a copy of memory, with the command as it stands in the fields. */
 final readonly class TryChat
 {
-    public function __construct(private Assembler $assembler, private MemoryRows $memory, private Log $log)
-    {
+    public function __construct(
+        private Assembler $assembler,
+        private MemoryRows $memory,
+        private Log $log,
+        private Wording $wording,
+    ) {
     }
 
     /** @param  int  $line  number of a line on the air to begin with; 0 for none */
@@ -97,7 +102,14 @@ final readonly class TryChat
         ?LogEntry $from,
         bool $traced,
     ): Rehearsal {
-        $rehearsal = new Rehearsal($pack, $situation, $state->seed, $channel->profile(), $traced);
+        $rehearsal = new Rehearsal(
+            $pack,
+            $situation,
+            $state->seed,
+            $channel->profile(),
+            $traced,
+            wording: $this->wording,
+        );
         if ($from !== null) {
             $rehearsal->enter($from->by);
         }

@@ -44,7 +44,12 @@ final class EmoteRequest extends FormRequest
         };
 
         return [
-            'word' => ['bail', 'required', $isWord, Rule::unique('emotes', 'word')->where('channel_id', $this->channel()->id)],
+            'word' => [
+                'bail',
+                'required',
+                $isWord,
+                Rule::unique('emotes', 'word')->where('channel_id', $this->channel()->id),
+            ],
             'picture' => ['nullable', $isPicture],
             'level' => ['nullable', 'string', Rule::in(Level::words())],
         ];

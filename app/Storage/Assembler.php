@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Zones;
+use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Document\Document;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\CastMember;
@@ -33,6 +34,7 @@ use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Fold;
+use SilverParrot\Value\Moment;
 
 /**
  * Makes the immutable pack of a channel's rows, in a number of queries that does not grow with them. Definitions are
@@ -260,6 +262,18 @@ final class Assembler
             $channel->name,
             Languages::isKnown($channel->language) ? $channel->language : 'en',
             Zones::isKnown($channel->zone) ? $channel->zone : 'UTC',
+        );
+    }
+
+    /** What checks of its pack know besides the pack. */
+    public static function environment(Models\Channel $channel): CheckEnvironment
+    {
+        $categories = $channel->details['categories'] ?? '';
+
+        return new CheckEnvironment(
+            Moment::of(now()),
+            $channel->profile(),
+            is_string($categories) && $categories !== '' ? explode("\n", $categories) : [],
         );
     }
 

@@ -12,11 +12,12 @@ use App\Models\CommandResponseRow;
 use App\Models\CommandRow;
 use App\Models\ExpectationRow;
 use App\Models\User;
+use App\Wording\Sentences;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use SilverParrot\Document\Document;
 use SilverParrot\Format\CommandFormat;
-use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandMetadata;
@@ -29,6 +30,10 @@ use SilverParrot\Source\Fold;
 /** Commands as rows: from the core, to the core, each change with its history. */
 final class CommandRepository
 {
+    public function __construct(private readonly Sentences $sentences)
+    {
+    }
+
     public static function toCore(CommandRow $row): Command
     {
         return new Command(
@@ -89,7 +94,7 @@ final class CommandRepository
             $before = $was === null ? null : CommandFormat::write($was);
             $command = self::identified($channel, $command, $current);
             $saved = $current ?? new CommandRow(['channel_id' => $channel->id, 'revision' => 0]);
-            $saved->fill(self::columns($command))->fill(['revision' => $saved->revision + 1])->save();
+            $saved->fill($this->columns($command))->fill(['revision' => $saved->revision + 1])->save();
             $this->replaceParts($saved, $command);
             if ($was !== null) {
                 $this->renameInExpectations($saved, $was->triggers, $command->triggers);
@@ -195,7 +200,7 @@ final class CommandRepository
     }
 
     /** @return array<string, mixed> */
-    private static function columns(Command $command): array
+    private function columns(Command $command): array
     {
         return [
             'stable_id' => $command->id,
@@ -215,7 +220,7 @@ final class CommandRepository
                     $command->about->group,
                     $command->about->note,
                     ...array_values($command->sources()),
-                    InOneSentence::of($command),
+                    $this->sentences->summary(CommandSummary::of($command)),
                 ]),
             ),
         ];

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Storage;
 
+use App\Accounts\Role;
 use App\Models\Channel;
 use App\Models\ListItem;
-use App\Models\Role;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Counter;

@@ -9,17 +9,22 @@ use App\Models\CommandRow;
 use App\Rehearse\Expectations;
 use App\Rehearse\TryChat;
 use App\Storage\CommandRepository;
+use App\Wording\Sentences;
 use Illuminate\Contracts\View\View;
 use SilverParrot\Format\CommandFormat;
 use SilverParrot\Format\Differences;
-use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Pack\Command;
 
 /** Everything that stands on a command's page. */
 final readonly class CommandPage
 {
-    public function __construct(private TryChat $try, private Preview $preview, private Expectations $expectations)
-    {
+    public function __construct(
+        private TryChat $try,
+        private Preview $preview,
+        private Expectations $expectations,
+        private Sentences $sentences,
+    ) {
     }
 
     /**
@@ -41,7 +46,7 @@ final readonly class CommandPage
             'row' => $row,
             'command' => $command,
             'revision' => $revision ?? $row->revision ?? 0,
-            'sentence' => InOneSentence::of($command),
+            'sentence' => $this->sentences->summary(CommandSummary::of($command)),
             'problems' => $errors,
             'conflict' => null,
             'preview' => $this->preview->of($channel, $command, 0, '', ''),

@@ -8,7 +8,8 @@ use App\Models\Channel;
 use App\Models\CommandRow;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
-use SilverParrot\Hearing\InOneSentence;
+use App\Wording\Sentences;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Fold;
 
@@ -18,8 +19,11 @@ final readonly class FindCommands
     /** A page that is read, not scrolled for ever; finding narrows it. */
     private const MOST = 200;
 
-    public function __construct(private Assembler $assembler, private KeptFindings $kept)
-    {
+    public function __construct(
+        private Assembler $assembler,
+        private KeptFindings $kept,
+        private Sentences $sentences,
+    ) {
     }
 
     /** @return array{groups: array<string, list<Entry>>, count: int, all: int} */
@@ -47,7 +51,7 @@ final readonly class FindCommands
             $groups[$row->group][] = new Entry(
                 $row->id,
                 $commands[$row->id],
-                InOneSentence::of($commands[$row->id], $prepared),
+                $this->sentences->summary(CommandSummary::of($commands[$row->id], $prepared)),
                 count($found->byCommand[$row->id] ?? []),
             );
         }

@@ -53,7 +53,7 @@ final readonly class Findings
                 : Checks::look(
                     CheckContext::before(
                         $names->withCommands(array_values($commands)),
-                        $channel->surroundings(),
+                        Assembler::environment($channel),
                         $found->used,
                     ),
                     Checks::acrossCommands(),
@@ -101,7 +101,8 @@ final readonly class Findings
     public function mended(Channel $channel, CommandRow $row, string $at, string $code, int $from): ?Command
     {
         $command = CommandRepository::toCore($row);
-        foreach (Checks::ofCommand($command, $this->assembler->names($channel), $channel->surroundings()) as $finding) {
+        $names = $this->assembler->names($channel);
+        foreach (Checks::ofCommand($command, $names, Assembler::environment($channel)) as $finding) {
             $place = ltrim($finding->at, '/');
             if (
                 $finding->at === $at

@@ -69,7 +69,7 @@ final readonly class ImportForm
         ) {
             $taken[is_string($trigger) ? $trigger : ''] = 'is set off by another command here already';
         }
-        $around = $channel->surroundings();
+        $around = Assembler::environment($channel);
         $rows = [];
         foreach ($this->brought->rows as $index => $cells) {
             if ($index === 0 && $this->skipsFirst) {

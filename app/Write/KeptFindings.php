@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
+use App\Storage\Assembler;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
 use SilverParrot\Checks\CheckContext;
@@ -49,7 +50,7 @@ final readonly class KeptFindings
      */
     public function of(Channel $channel, Pack $names, array $commands, ?int $most = self::AT_ONCE): FoundSoFar
     {
-        $around = $channel->surroundings();
+        $around = Assembler::environment($channel);
         $definitions = self::definitions($names);
         $aroundKey = self::key([
             self::FORM,

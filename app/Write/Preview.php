@@ -8,12 +8,13 @@ use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MemoryRows;
 use App\Storage\Named;
+use App\Wording\Sentences;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\Gates\ForLevels;
-use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Talker;
 use SilverParrot\Pack\CastMember;
@@ -36,6 +37,7 @@ final readonly class Preview
         private Assembler $assembler,
         private MemoryRows $memory,
         private ResponseCache $prepared,
+        private Sentences $sentences,
     ) {
     }
 
@@ -54,17 +56,17 @@ final readonly class Preview
         $situation = $this->memory->copy($channel);
         $caller = self::caller($pack, $shown, $login);
         $findings = array_fill_keys(array_keys($command->sources()), []);
-        foreach (Checks::ofCommand($command, $pack, $channel->surroundings(), $prepared) as $finding) {
+        foreach (Checks::ofCommand($command, $pack, Assembler::environment($channel), $prepared) as $finding) {
             $findings[ltrim($finding->at, '/')][] = $finding->toArray() + ['replacement' => $finding->replacement];
         }
 
         return new PreviewResult(
             $caller,
-            self::say($talker, $pack, $situation, $caller, $shown, $words, $channel),
-            $response === null ? [] : self::edges($talker, $pack, $situation, $caller, $shown, $channel),
+            $this->say($talker, $pack, $situation, $caller, $shown, $words, $channel),
+            $response === null ? [] : $this->edges($talker, $pack, $situation, $caller, $shown, $channel),
             $findings,
             $response === null ? null : self::length($pack, $command, $prepared->response($response->text()), $channel),
-            InOneSentence::of($command, $prepared),
+            $this->sentences->summary(CommandSummary::of($command, $prepared)),
         );
     }
 
@@ -87,7 +89,7 @@ final readonly class Preview
     }
 
     /** @return array<string, Outcome> by what is at the edge */
-    private static function edges(
+    private function edges(
         Talker $talker,
         Pack $pack,
         InitialState $situation,
@@ -104,8 +106,8 @@ final readonly class Preview
         );
 
         return [
-            'without words' => self::say($talker, $pack, $situation, $caller, $command, '', $channel),
-            'to somebody unknown' => self::say(
+            'without words' => $this->say($talker, $pack, $situation, $caller, $command, '', $channel),
+            'to somebody unknown' => $this->say(
                 $talker,
                 $pack,
                 $situation,
@@ -114,7 +116,7 @@ final readonly class Preview
                 '@nobody_here 1',
                 $channel,
             ),
-            'the longest name' => self::say(
+            'the longest name' => $this->say(
                 $talker,
                 $pack,
                 $situation,
@@ -123,7 +125,7 @@ final readonly class Preview
                 '@'.$longest->login,
                 $channel,
             ),
-            'offline' => self::say(
+            'offline' => $this->say(
                 $talker,
                 $pack,
                 $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]),
@@ -133,7 +135,7 @@ final readonly class Preview
                 $channel,
             ),
             // Nothing from outside: neither the streaming service nor a look-up answers.
-            'source down' => self::say(
+            'source down' => $this->say(
                 $talker,
                 $pack,
                 new InitialState(rest: $situation->rest, ranking: $situation->ranking),
@@ -145,7 +147,7 @@ final readonly class Preview
         ];
     }
 
-    private static function say(
+    private function say(
         Talker $talker,
         Pack $pack,
         InitialState $situation,
@@ -154,7 +156,16 @@ final readonly class Preview
         string $words,
         Channel $channel,
     ): Outcome {
-        return (new Rehearsal($pack, $situation, $channel->seed, $channel->profile(), talker: $talker))->line(
+        $rehearsal = new Rehearsal(
+            $pack,
+            $situation,
+            $channel->seed,
+            $channel->profile(),
+            talker: $talker,
+            wording: $this->sentences,
+        );
+
+        return $rehearsal->line(
             'preview',
             $caller,
             trim("{$command->trigger} $words"),

@@ -42,6 +42,6 @@ final readonly class PreviewResult
     private function isSame(Outcome $outcome): bool
     {
         return $outcome->texts() === $this->outcome->texts()
-            && $outcome->failed?->getMessage() === $this->outcome->failed?->getMessage();
+            && $outcome->failed?->message() == $this->outcome->failed?->message();
     }
 }

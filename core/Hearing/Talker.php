@@ -308,7 +308,7 @@ final readonly class Talker implements Parrot
             $reply = $this->stage(
                 $command,
                 $stage->event,
-                $stage->scene->withOutcome(['reason' => $failed->getMessage()]),
+                $stage->scene->withOutcome(['reason' => $failed->message()]),
                 $stage->world,
                 new PendingChanges($kept),
                 $stage->needed,

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace SilverParrot\Outbox;
 
 use SilverParrot\Response\Origin;
+use SilverParrot\Source\Message;
 
 /** A saying on its way through the fittings. */
 final class Draft
 {
-    /** @var list<string> what was done to it, in plain words */
+    /** @var list<Message> what was done to it */
     public array $notes = [];
 
     /** @param  list<array{string, Origin}>  $pieces  text, and where it came from */

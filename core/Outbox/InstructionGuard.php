@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Outbox;
 
 use SilverParrot\Response\Origin;
+use SilverParrot\Source\Message;
 use SilverParrot\Source\Unseen;
 
 /**
@@ -18,7 +19,7 @@ final readonly class InstructionGuard implements Fitting
     {
         if ($this->isInstructionByHalves($draft, $room)) {
             $draft->pieces = [];
-            $draft->notes[] = 'a slot would be part of an instruction to the chat, so nothing is said';
+            $draft->notes[] = new Message('fitted.instruction-by-halves');
 
             return;
         }
@@ -45,8 +46,7 @@ final readonly class InstructionGuard implements Fitting
             }
         }
         if ($dropped !== '') {
-            $draft->notes[] = "“{$dropped}” at the beginning came from a slot and would be an instruction to the chat "
-                .'or to another talker, so it was dropped';
+            $draft->notes[] = new Message('fitted.instruction', ['marks' => $dropped]);
             // Text that followed a dropped mark may begin with a space now.
             (new OneLine)->fit($draft, $room);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Outbox;
 
 use SilverParrot\Response\Origin;
+use SilverParrot\Source\Message;
 use SilverParrot\Source\Truncator;
 
 /** Cut to the longest message of the chat profile. */
@@ -17,9 +18,10 @@ final readonly class Shorten implements Fitting
             return;
         }
         $cut = Truncator::toRoom($text, $room->characters(), $room->bytes());
-        $limit = $room->characters() === null ? "{$room->bytes()} bytes" : "{$room->characters()} characters";
-        $draft->notes[] =
-            $cut === '' ? "not even its first word fits the chat’s $limit" : "it was cut to the chat’s $limit";
+        $limit = $room->characters() === null
+            ? new Message('fitted.bytes', ['number' => $room->bytes() ?? 0])
+            : new Message('fitted.characters', ['number' => $room->characters() ?? 0]);
+        $draft->notes[] = new Message($cut === '' ? 'fitted.nothing-fits' : 'fitted.cut', ['limit' => $limit]);
         // What is left begins as it did, so where its pieces came from no longer matters.
         $draft->pieces = $cut === '' ? [] : [[$cut, Origin::Author]];
     }

@@ -6,6 +6,7 @@ namespace SilverParrot\Pack;
 
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Voice;
+use SilverParrot\Source\Message;
 
 /** Who says what a command says, and where. */
 final readonly class Delivery
@@ -14,12 +15,12 @@ final readonly class Delivery
     {
     }
 
-    /** @return list<string> "as a whisper", "in the streamer’s voice"; nothing of what goes without saying */
-    public function inWords(): array
+    /** @return list<Message> “as a whisper”, “in the streamer’s voice”; nothing of what goes without saying */
+    public function summary(): array
     {
         return [
-            ...($this->place === Place::Chat ? [] : [$this->place === Place::Reply ? 'as a reply' : 'as a whisper']),
-            ...($this->voice === Voice::Streamer ? ['in the streamer’s voice'] : []),
+            ...($this->place === Place::Chat ? [] : [new Message("summary.place-{$this->place->value}")]),
+            ...($this->voice === Voice::Streamer ? [new Message('summary.voice-streamer')] : []),
         ];
     }
 }

@@ -9,12 +9,19 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Message;
+use SilverParrot\Source\MessageKeys;
+use SilverParrot\Source\Wording;
 
 /** Looks whether what was called right is still said, each line in its own circumstances. */
 final class Expected
 {
-    public static function check(Pack $pack, Expectation $expectation, ChatProfile $profile): ExpectationResult
-    {
+    public static function check(
+        Pack $pack,
+        Expectation $expectation,
+        ChatProfile $profile,
+        Wording $wording = new MessageKeys,
+    ): ExpectationResult {
         // What the line found then comes first; what it did not look at then is as the cast has it.
         $rehearsal = new Rehearsal(
             $pack,
@@ -22,6 +29,7 @@ final class Expected
             $expectation->seed,
             $profile,
             traced: false,
+            wording: $wording,
         );
         // Whoever is not in the cast was somebody of the real chat, and is known by what was kept of them.
         $person =
@@ -32,7 +40,7 @@ final class Expected
                 $expectation,
                 $expectation->by,
                 [],
-                "{$expectation->by} is no longer in the cast",
+                new Message('expectations.nobody', ['by' => $expectation->by]),
             );
         }
         $outcome = $rehearsal->line($expectation->eventKey, $person, $expectation->line, $expectation->at);
@@ -42,8 +50,8 @@ final class Expected
             $person->name,
             $outcome->texts(),
             $outcome->closed->reason
-                ?? ($outcome->failed?->getMessage()
-                    ?? ($outcome->command === null ? 'the line sets nothing off any more' : '')),
+                ?? ($outcome->failed?->message()
+                    ?? ($outcome->command === null ? new Message('expectations.nothing-set-off') : null)),
         );
     }
 }

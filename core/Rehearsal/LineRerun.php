@@ -16,6 +16,8 @@ use SilverParrot\Memory\FoundStore;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Store;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Source\MessageKeys;
+use SilverParrot\Source\Wording;
 use SilverParrot\World;
 
 /**
@@ -32,6 +34,7 @@ final readonly class LineRerun
         private ChatProfile $profile,
         private Store $now = new InMemoryStore,
         private array $channel = [],
+        private Wording $wording = new MessageKeys,
     ) {
         $this->talker = new Talker;
     }
@@ -54,6 +57,7 @@ final readonly class LineRerun
             new KeyedChance($this->seed, $line->key),
             $this->profile,
             $traced,
+            $this->wording,
         );
         $outcome = (new Driver($this->talker, $store))->hear($line, $world)->outcome;
 

@@ -23,6 +23,8 @@ use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\MessageKeys;
+use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
@@ -51,6 +53,7 @@ final class Rehearsal
         private readonly ChatProfile $profile,
         private readonly bool $traced = true,
         Talker $talker = new Talker,
+        private readonly Wording $wording = new MessageKeys,
     ) {
         // What memory holds of the cast stays.
         $this->store = new InMemoryStore($situation->memory, $situation->rest, InitialState::ofCast($pack));
@@ -90,6 +93,7 @@ final class Rehearsal
             new KeyedChance($this->seed, $event->key()),
             $this->profile,
             $this->traced,
+            $this->wording,
         );
         $carried = $this->driver->hear($event, $world);
         if (! $carried->outcome instanceof Outcome) {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace SilverParrot\Rehearsal;
 
+use SilverParrot\Hearing\Trace\Entry;
+use SilverParrot\Source\Wording;
+
 /** What a rehearsal came to. */
 final readonly class Report
 {
@@ -23,10 +26,10 @@ final readonly class Report
      * @return array{lines: list<array<string, mixed>>, said: string, silent: string, closed: string, failed: string}
      *     numbers as text; docs/rehearsal.schema.json
      */
-    public function toArray(): array
+    public function toArray(Wording $wording): array
     {
         return [
-            'lines' => array_map(self::entry(...), $this->heard),
+            'lines' => array_map(static fn (Heard $one): array => self::entry($one, $wording), $this->heard),
             'said' => (string) $this->count(static fn (Heard $one): bool => $one->outcome->sayings !== []),
             'silent' => (string) $this->count(static fn (Heard $one): bool => $one->outcome->sayings === []),
             'closed' => (string) $this->count(static fn (Heard $one): bool => $one->outcome->closed !== null),
@@ -35,16 +38,16 @@ final readonly class Report
     }
 
     /** @return array<string, mixed> */
-    private static function entry(Heard $heard): array
+    private static function entry(Heard $heard, Wording $wording): array
     {
         return [
             'at' => self::clock($heard->line->millis),
             'by' => $heard->by->name ?? '',
             'text' => $heard->line->text,
         ]
-            + Answer::of($heard->outcome) + [
+            + Answer::of($heard->outcome, $wording) + [
                 'why' => array_map(
-                    static fn ($entry): string => $entry->sentence(),
+                    static fn (Entry $entry): string => $wording->of($entry->message()),
                     $heard->outcome->trace?->entries() ?? [],
                 ),
             ];

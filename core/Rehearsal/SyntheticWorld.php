@@ -77,7 +77,7 @@ final class SyntheticWorld implements Readings, View
         $id = $request->id;
         if (! array_key_exists($id, $this->chosen)) {
             $options = match ($request->name) {
-                'viewers', 'followers', 'subscribers' => [Limits::COUNTER, ...$this->numbers, 0],
+                'viewers', 'followers', 'subscribers' => [Limits::COUNTER, ...$this->noNegatives(), 0],
                 'live' => [true, false],
                 'started', 'followed', 'subscribed', 'account_made' => [self::LONG_AGO, self::LATELY, null],
                 'next' => ['9999-09-28T22:48:48Z', null],
@@ -130,7 +130,7 @@ final class SyntheticWorld implements Readings, View
                 FieldType::Number => ['-999999999999999.999999', ...$this->numbers],
                 FieldType::Points => [
                     Limits::COUNTER,
-                    ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0),
+                    ...$this->noNegatives(),
                 ],
                 FieldType::Moment => [self::LONG_AGO, self::LATELY, null],
                 FieldType::YesNo => [true, false],
@@ -138,7 +138,7 @@ final class SyntheticWorld implements Readings, View
             },
             Kind::Goods => [
                 Limits::COUNTER - 1,
-                ...array_filter($this->numbers, static fn (int $one): bool => $one >= 0),
+                ...$this->noNegatives(),
             ],
             Kind::Occasion => [self::LONG_AGO, self::LATELY, '9999-09-28T22:48:48Z', null],
             Kind::Person => [
@@ -202,5 +202,11 @@ final class SyntheticWorld implements Readings, View
         $luck = crc32("{$this->attempt} $id");
 
         return $this->attempt < self::LONGEST_FIRST || $luck % 3 > 0 ? 0 : intdiv($luck, 3) % $count;
+    }
+
+    /** @return list<int> those of the numbers that can be counts */
+    private function noNegatives(): array
+    {
+        return array_values(array_filter($this->numbers, static fn (int $one): bool => $one >= 0));
     }
 }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace SilverParrot\Value;
 
+use SilverParrot\Source\Message;
+
 /** Nothing, with a reason. It passes through what is done with it until `or`, `default` or `is nothing` ends it. */
 final readonly class Gap implements Value
 {
-    /** @param  array<string, string>  $data fills the names in the reason's sentence */
+    /** @param  array<string, string>  $data what stands in the reason's sentence */
     public function __construct(public GapReason $reason, public array $data = [])
     {
     }
@@ -22,13 +24,8 @@ final readonly class Gap implements Value
         return $this->reason === GapReason::Pending;
     }
 
-    public function sentence(): string
+    public function message(): Message
     {
-        $names = [];
-        foreach ($this->data as $name => $value) {
-            $names['{'.$name.'}'] = $value;
-        }
-
-        return strtr($this->reason->sentence(), $names);
+        return new Message("gaps.{$this->reason->value}", $this->data);
     }
 }

@@ -54,26 +54,4 @@ enum GapReason: string
 
     /** A value of another kind was needed. */
     case WrongKind = 'wrong-kind';
-
-    public function sentence(): string
-    {
-        return match ($this) {
-            self::Pending => 'it has not been fetched yet',
-            self::DivisionByZero => 'it would divide by zero',
-            self::NoNumber => '“{text}” is not a number',
-            self::NothingToCount => 'there is nothing to count with',
-            self::TooLarge => 'the number would have more than {limit} digits',
-            self::BadRoll => 'a roll needs whole numbers from 1 on, and a range of at most {limit}',
-            self::NotWhole => '{text} is not a whole number',
-            self::LookupDown => 'the look-up {name} has no answer',
-            self::DetailsDown => 'the streaming service did not tell {name}',
-            self::NotSearched => 'memory could not be searched for the {name}',
-            self::EmptyList => 'the list {name} is empty',
-            self::Unknown => 'nothing is named {name}',
-            self::TooLong => 'the text would have more than {limit} characters',
-            self::TooMany => 'the list would have more than {limit} parts',
-            self::TooFar => 'the moment would lie outside the years 1 to 9999',
-            self::WrongKind => '{text} cannot be used here, {wanted} is needed',
-        };
-    }
 }

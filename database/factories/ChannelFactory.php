@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
+use App\Accounts\Role;
 use App\Models\Channel;
-use App\Models\Role;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Factories\Factory;
 use Illuminate\Support\Str;
@@ -24,7 +24,9 @@ final class ChannelFactory extends Factory
     {
         return [
             'login' => Str::lower(Str::random(12)),
-            'name' => static fn (array $of): string => Str::headline(is_string($of['login'] ?? null) ? $of['login'] : ''),
+            'name' => static fn (array $of): string => Str::headline(
+                is_string($of['login'] ?? null) ? $of['login'] : '',
+            ),
             'language' => 'en',
             'zone' => 'UTC',
             'parrot' => 'silver_parrot',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Factories;
 
+use App\Accounts\Role;
 use App\Models\Membership;
-use App\Models\Role;
 use Illuminate\Database\Eloquent\Factories\Factory;
 
 /**

@@ -24,8 +24,9 @@ final class UserFactory extends Factory
 
         return [
             'name' => $login,
-            'email' => static fn (array $of): string => Str::lower(is_string($of['name'] ?? null) ? $of['name'] : $login)
-                .'@lantern-cove.example',
+            'email' => static fn (array $of): string => Str::lower(
+                is_string($of['name'] ?? null) ? $of['name'] : $login,
+            ).'@lantern-cove.example',
             'password' => 'a long enough password',
         ];
     }

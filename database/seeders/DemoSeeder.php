@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Accounts\Role;
 use App\Models\Membership;
-use App\Models\Role;
 use App\Models\User;
 use App\Publish\Editions;
 use App\Storage\MemoryRows;

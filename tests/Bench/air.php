@@ -234,6 +234,7 @@ try {
         static fn (): null => null,
         ChatProfile::stream(),
         new \SilverParrot\Memory\FoundRanking(static fn (): array => []),
+        new \SilverParrot\Source\MessageKeys,
     );
     $channel->pack = $pack;
     $log = new Log($connection);

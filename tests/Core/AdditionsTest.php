@@ -79,7 +79,12 @@ final class AdditionsTest extends TestCase
             'reference' => ['whim', 'twice'],
             // What says nothing of itself may be anything: two times that may be too long.
             'findings' => ['no-shouting', 'can-fail'],
-            'sentence' => 'Only in a low voice, anyone, every 10 s, each person once in a minute.',
+            'summary' => [
+                'summary.quietly',
+                'summary.anyone',
+                'summary.cooldown length.seconds 10',
+                'summary.cooldown-of-person length.minutes 1',
+            ],
             'schema' => ['type' => 'boolean'],
             'refusal' => 'When it is loud',
             'says' => [['teatea!!'], ['Hush.']],

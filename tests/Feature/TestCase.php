@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Accounts\Role;
 use App\Models\Channel;
 use App\Models\CommandRow;
 use App\Models\Membership;
-use App\Models\Role;
 use App\Models\User;
 use App\Storage\MariaDbStore;
 use App\Storage\MemoryRows;
@@ -134,7 +134,10 @@ abstract class TestCase extends Base
     protected function insert(Factory $of): void
     {
         foreach ($of->make()->chunk(500) as $rows) {
-            $rows->first()?->newQuery()->insert($rows->map(static fn (Model $row): array => $row->getAttributes())->all());
+            $rows
+                ->first()
+                ?->newQuery()
+                ->insert($rows->map(static fn (Model $row): array => $row->getAttributes())->all());
         }
     }
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Storage\Definitions;
 
+use App\Accounts\Role;
 use App\Models\Channel;
 use App\Models\Membership;
-use App\Models\Role;
 use App\Models\User;
 
 /** Who is in, by the person's number. */

@@ -7,6 +7,7 @@ namespace SilverParrot\Hearing\Gates;
 use SilverParrot\Checks\NoCooldown;
 use SilverParrot\Document\Document;
 use SilverParrot\Pack\Refusal;
+use SilverParrot\Source\Message;
 
 /** How many seconds must lie between two runs, for everybody together and for each person. */
 final readonly class Cooldown extends GateSetting
@@ -78,12 +79,16 @@ final readonly class Cooldown extends GateSetting
         return ['channel' => $whole($fields['channel'] ?? ''), 'person' => $whole($fields['person'] ?? '')];
     }
 
-    public function inWords(): string
+    public function summary(): array
     {
-        return implode(', ', array_filter([
-            $this->channel > 0 ? 'every '.self::length($this->channel) : '',
-            $this->person > 0 ? 'each person once in '.self::length($this->person) : '',
-        ])) ?: 'as often as they like';
+        $channel = new Message('summary.cooldown', ['length' => self::length($this->channel)]);
+        $person = new Message('summary.cooldown-of-person', ['length' => self::length($this->person)]);
+
+        return [
+            ...($this->channel > 0 ? [$channel] : []),
+            ...($this->person > 0 ? [$person] : []),
+            ...($this->channel === 0 && $this->person === 0 ? [new Message('summary.no-cooldown')] : []),
+        ];
     }
 
     public static function refusal(): Refusal
@@ -104,12 +109,12 @@ final readonly class Cooldown extends GateSetting
         return [new NoCooldown];
     }
 
-    private static function length(int $seconds): string
+    private static function length(int $seconds): Message
     {
         return match (true) {
-            $seconds % 3600 === 0 => $seconds === 3600 ? 'an hour' : intdiv($seconds, 3600).' hours',
-            $seconds % 60 === 0 => $seconds === 60 ? 'a minute' : intdiv($seconds, 60).' minutes',
-            default => "$seconds s",
+            $seconds % 3600 === 0 => new Message('length.hours', ['count' => intdiv($seconds, 3600)]),
+            $seconds % 60 === 0 => new Message('length.minutes', ['count' => intdiv($seconds, 60)]),
+            default => new Message('length.seconds', ['count' => $seconds]),
         };
     }
 }

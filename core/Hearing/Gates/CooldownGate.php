@@ -47,15 +47,14 @@ final readonly class CooldownGate implements Gate
     private function closed(Moment $now, Moment $opens): GateRefusal
     {
         $seconds = (int) ceil(($opens->millis - $now->millis) / 1000);
-        $whose = $this->reach === GateScope::Person ? 'this person’s cooldown' : 'the channel cooldown';
 
         return new GateRefusal(
             $this->name(),
             'cooldown',
-            "$whose runs another $seconds s",
-            "turn the clock on by $seconds s",
+            ['seconds' => $seconds],
             ['left' => TimeSpan::between($now, $now->plusMillis($seconds * 1000))],
             Cooldown::refusal(),
+            says: $this->reach === GateScope::Person ? 'cooldown-of-person' : 'cooldown',
         );
     }
 }

@@ -43,9 +43,9 @@ final readonly class Enabled extends GateSetting implements Gate
         return $fields === '1';
     }
 
-    public function inWords(): string
+    public function summary(): array
     {
-        return $this->isOn ? '' : 'Switched off.';
+        return [];
     }
 
     public static function refusal(): null
@@ -72,7 +72,7 @@ final readonly class Enabled extends GateSetting implements Gate
     {
         return $this->isOn
             ? new Open
-            : new GateRefusal($this->name(), 'switched-off', 'the command is switched off', 'switch it on');
+            : new GateRefusal($this->name(), 'switched-off');
     }
 
     public function isOn(): bool

@@ -67,13 +67,12 @@ final readonly class FloodGate implements Gate
     private function closed(GateContext $context, int $opensAt): GateRefusal
     {
         $seconds = max(1, (int) ceil(($opensAt - $context->at->millis) / 1000));
-        $who = $this->reach === GateScope::Person ? 'this person has had' : 'the channel has had';
 
         return new GateRefusal(
             $this->name(),
             'flood',
-            "$who as many answers as there may be in half a minute; the next in $seconds s",
-            "turn the clock on by $seconds s",
+            ['seconds' => $seconds],
+            says: $this->reach === GateScope::Person ? 'flood-of-person' : 'flood',
         );
     }
 }

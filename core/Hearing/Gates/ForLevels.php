@@ -10,6 +10,7 @@ use SilverParrot\Document\Document;
 use SilverParrot\Document\LevelFormat;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Refusal;
+use SilverParrot\Source\Message;
 
 /** Who may set the command off. What no person sets off is nobody's to be refused. */
 final readonly class ForLevels extends GateSetting implements Gate
@@ -63,9 +64,13 @@ final readonly class ForLevels extends GateSetting implements Gate
         return $who === '' || $who === Level::Everyone->word() ? [] : ['at_least' => $who];
     }
 
-    public function inWords(): string
+    public function summary(): array
     {
-        return $this->rule->isForEveryone() ? 'anyone' : $this->rule->inWords();
+        return [
+            $this->rule->isForEveryone()
+                ? new Message('summary.anyone')
+                : new Message('summary.levels', ['levels' => $this->rule->inWords()]),
+        ];
     }
 
     public static function refusal(): Refusal
@@ -98,8 +103,7 @@ final readonly class ForLevels extends GateSetting implements Gate
         return new GateRefusal(
             $this->name(),
             'level',
-            "it is for $needs",
-            'speak as one of them',
+            ['needs' => $needs],
             ['needs' => $needs],
             self::refusal(),
         );

@@ -6,32 +6,42 @@ namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Memory\Change;
 use SilverParrot\Pack\Refusal;
+use SilverParrot\Source\Message;
 use SilverParrot\Value\Value;
 
 /** A closed gate, with the reason that can be shown and what would open it. */
 final readonly class GateRefusal
 {
-    /** @var array<string, null|bool|int|string|Value> what the refusal reply may name: the data, and the reason */
+    /** Why, in a few words: “it is for moderators and up”. */
+    public Message $reason;
+
+    /** What would open it, as one says to somebody who tries: “turn the clock on by 7 s”. */
+    public Message $opens;
+
+    /** @var array<string, null|bool|int|string|Message|Value> what the refusal reply may name */
     public array $outcome;
 
     /**
      * @param  string  $gate  its name
      * @param  string  $code  what closed it, the same for good: "cooldown"
-     * @param  string  $reason  in words: "it is for moderators and up"
-     * @param  string  $opens  what would open it, as one says to somebody who tries: "turn the clock on by 7 s"
-     * @param  array<string, null|bool|int|string|Value>  $data
+     * @param  array<string, int|string>  $data  what stands in its sentences
+     * @param  array<string, null|bool|int|string|Value>  $gives  what the refusal reply may name besides the reason
      * @param  Refusal|null  $refusal  which reply of the command is for it; null: silence
      * @param  list<Change>  $kept  kept because it closed: a chance that was not lucky
+     * @param  string  $says  its sentences, where it has others than those of its code
      */
     public function __construct(
         public string $gate,
         public string $code,
-        public string $reason,
-        public string $opens,
-        public array $data = [],
+        array $data = [],
+        array $gives = [],
         public ?Refusal $refusal = null,
         public array $kept = [],
+        string $says = '',
     ) {
-        $this->outcome = ['reason' => $reason] + $data;
+        $says = 'refusals.'.($says === '' ? $code : $says);
+        $this->reason = new Message("$says.reason", $data);
+        $this->opens = new Message("$says.opens", $data);
+        $this->outcome = ['reason' => $this->reason] + $gives;
     }
 }

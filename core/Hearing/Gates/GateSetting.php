@@ -8,6 +8,7 @@ use SilverParrot\Checks\Check;
 use SilverParrot\Document\Document;
 use SilverParrot\Pack\GateSetting as PackGateSetting;
 use SilverParrot\Pack\Refusal;
+use SilverParrot\Source\Message;
 
 /**
  * What an author may set of a command's gates, with all that is its own: the value, how documents and rows keep it,
@@ -38,10 +39,8 @@ abstract readonly class GateSetting extends PackGateSetting
      */
     abstract public static function typed(mixed $fields): mixed;
 
-    /**
-     * A part of the command's sentence ("every 10 s"), a whole one that stands before it ("Switched off."), or nothing.
-     */
-    abstract public function inWords(): string;
+    /** @return list<Message> its parts of the sentence that tells of a command: “every 10 s” */
+    abstract public function summary(): array;
 
     /** The reply that may be given where one of its gates is closed; null where there is none. */
     abstract public static function refusal(): ?Refusal;

@@ -8,6 +8,7 @@ use SilverParrot\Checks\NothingWhileOffline;
 use SilverParrot\Document\Document;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Pack\Refusal;
+use SilverParrot\Source\Message;
 use SilverParrot\Value\Gap;
 
 /**
@@ -53,9 +54,9 @@ final readonly class WhileStream extends GateSetting implements Gate
         return $fields === '' ? null : $fields;
     }
 
-    public function inWords(): string
+    public function summary(): array
     {
-        return $this->state === null ? '' : "only while {$this->state->value}";
+        return $this->state === null ? [] : [new Message("summary.stream-{$this->state->value}")];
     }
 
     public static function refusal(): Refusal
@@ -93,10 +94,9 @@ final readonly class WhileStream extends GateSetting implements Gate
         return new GateRefusal(
             $this->name(),
             'stream',
-            "it is only for while the stream is {$this->state->value}",
-            $this->state === StreamState::Live ? 'start the stream' : 'end the stream',
-            ['needs' => $this->state->value],
-            self::refusal(),
+            gives: ['needs' => $this->state->value],
+            refusal: self::refusal(),
+            says: "stream-{$this->state->value}",
         );
     }
 }

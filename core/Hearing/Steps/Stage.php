@@ -18,6 +18,7 @@ use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\ResponseCache;
+use SilverParrot\Source\Message;
 use SilverParrot\World;
 
 /** What a step has before it, and where it leaves what it changes. */
@@ -74,7 +75,7 @@ final readonly class Stage
         }
         $fit = $draft->text();
         if ($fit === '') {
-            $this->trace?->fitted('nothing is left to say, so the parrot stays silent');
+            $this->trace?->fitted(new Message('fitted.nothing-left'));
 
             return new Ran;
         }

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Trace;
 
+use SilverParrot\Source\Message;
+
 /** One thing the parrot did. */
 final readonly class Entry
 {
-    /** @param  array<string, string>  $data */
+    /** @param  array<string, string|Message>  $data */
     public function __construct(public EntryKind $kind, public array $data)
     {
     }
 
-    /** In plain words, from the entry alone. */
-    public function sentence(): string
+    public function message(): Message
     {
-        return $this->kind->sentence($this->data);
+        return $this->kind->message($this->data);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Trace;
 
+use SilverParrot\Source\Message;
+
 enum EntryKind: string
 {
     /** A line was heard. */
@@ -49,33 +51,24 @@ enum EntryKind: string
     /** The saying was fitted to the chat. */
     case Fitted = 'fitted';
 
-    /** @param  array<string, string>  $data */
-    public function sentence(array $data): string
+    /** @param  array<string, string|Message>  $data  by the names that its sentence has for it */
+    public function message(array $data): Message
     {
+        $nothing = new Message('why.nothing');
+
         return match ($this) {
-            self::Heard => "heard: “{$data['line']}” from {$data['by']}",
-            self::Talker => 'silent: this is a talker’s own line, and what talkers say sets nothing off',
-            self::NoTrigger => 'silent: the line begins with no trigger',
-            self::Mistyped => "silent: nothing is called {$data['typed']}"
-                .($data['nearest'] === '' ? '' : ": did you mean {$data['nearest']}?"),
-            self::Triggered => $data['typed'] === $data['trigger']
-                ? "{$data['trigger']} was set off"
-                : "{$data['trigger']} was set off by “{$data['typed']}”",
-            self::WentOn => "the pause is over, and {$data['trigger']} goes on",
-            self::GateOpen => "open: {$data['gate']}",
-            self::GateClosed => "closed: {$data['sentence']}; to open it, {$data['opens']}",
-            self::Drew => "response {$data['number']} of {$data['of']} was drawn",
-            self::Slot => $data['text'] === ''
-                ? "{$data['slot']} said nothing"
-                : "{$data['slot']} said “{$data['text']}”",
-            self::SlotGap => "{$data['slot']} has no value: {$data['reason']}",
-            self::Choice => "{$data['slot']} ".($data['holds'] === 'yes' ? 'holds' : 'does not hold'),
-            self::Changed => "{$data['what']} ({$data['scope']}): "
-                .($data['from'] === '' ? 'nothing' : $data['from'])
-                .' → '
-                .($data['to'] === '' ? 'nothing' : $data['to']),
-            self::Failed => "failed, nothing was kept: {$data['sentence']}",
-            self::Fitted => "fitted: {$data['note']}",
+            self::Mistyped => new Message($data['nearest'] === '' ? 'why.mistyped' : 'why.mistyped-near', $data),
+            self::Triggered => new Message(
+                $data['typed'] === $data['trigger'] ? 'why.triggered' : 'why.triggered-as',
+                $data,
+            ),
+            self::Slot => new Message($data['text'] === '' ? 'why.slot-empty' : 'why.slot', $data),
+            self::Choice => new Message($data['holds'] === 'yes' ? 'why.choice' : 'why.choice-not', $data),
+            self::Changed => new Message(
+                'why.changed',
+                array_map(static fn (string|Message $one): string|Message => $one === '' ? $nothing : $one, $data),
+            ),
+            default => new Message("why.{$this->value}", $data),
         };
     }
 }

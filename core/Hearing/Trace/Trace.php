@@ -11,6 +11,7 @@ use SilverParrot\Memory\Change;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\SlotTrace;
+use SilverParrot\Source\Message;
 use SilverParrot\Source\Source;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
@@ -85,7 +86,7 @@ final class Trace implements SlotTrace
             ? $this->add(EntryKind::GateOpen, ['gate' => $name])
             : $this->add(EntryKind::GateClosed, [
                 'gate' => $name,
-                'sentence' => $closed->reason,
+                'why' => $closed->reason,
                 'opens' => $closed->opens,
             ]);
     }
@@ -113,7 +114,7 @@ final class Trace implements SlotTrace
         $data = self::where($source, $span);
 
         return $value instanceof Gap
-            ? new Entry(EntryKind::SlotGap, $data + ['reason' => $value->sentence()])
+            ? new Entry(EntryKind::SlotGap, $data + ['why' => $value->message()])
             : new Entry(EntryKind::Slot, $data + ['text' => (string) $text]);
     }
 
@@ -149,28 +150,27 @@ final class Trace implements SlotTrace
 
     public function failed(EvaluationFailure $failed): void
     {
-        $this->add(EntryKind::Failed, ['code' => $failed->reason, 'sentence' => $failed->getMessage()]);
+        $this->add(EntryKind::Failed, ['code' => $failed->reason, 'why' => $failed->message()]);
     }
 
-    public function fitted(string $note): void
+    public function fitted(Message $note): void
     {
         $this->add(EntryKind::Fitted, ['note' => $note]);
     }
 
-    /** @return list<array{kind: string, sentence: string, data: array<string, string>}> */
-    public function toArray(): array
+    /** @return Entry|null why nothing was set off; null where something was */
+    public function silence(): ?Entry
     {
-        return array_map(
-            static fn (Entry $entry): array => [
-                'kind' => $entry->kind->value,
-                'sentence' => $entry->sentence(),
-                'data' => $entry->data,
-            ],
-            $this->entries(),
-        );
+        foreach ($this->entries() as $entry) {
+            if (in_array($entry->kind, [EntryKind::Mistyped, EntryKind::NoTrigger, EntryKind::Talker], true)) {
+                return $entry;
+            }
+        }
+
+        return null;
     }
 
-    /** @param  array<string, string>  $data */
+    /** @param  array<string, string|Message>  $data */
     private function add(EntryKind $kind, array $data): void
     {
         $this->entries[] = new Entry($kind, $data);

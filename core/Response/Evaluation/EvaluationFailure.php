@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Evaluation;
 
 use SilverParrot\Source\Limits;
+use SilverParrot\Source\Message;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
@@ -12,88 +13,92 @@ use SilverParrot\Value\Number;
 /** A response that cannot be said after all. Caught where responses are said; nothing of it is kept. */
 final class EvaluationFailure extends \Exception
 {
-    private function __construct(public readonly string $reason, string $sentence, public readonly ?Span $span)
+    /**
+     * @param  string  $reason  a code, the same for good
+     * @param  array<string, int|string|Message>  $data  what stands in its sentence
+     * @param  string  $says  its sentence, where that is another than its reason's
+     */
+    private function __construct(
+        public readonly string $reason,
+        public readonly ?Span $span,
+        private readonly array $data = [],
+        private readonly string $says = '',
+    ) {
+        parent::__construct($reason);
+    }
+
+    public function message(): Message
     {
-        parent::__construct($sentence);
+        return new Message('failures.'.($this->says === '' ? $this->reason : $this->says), $this->data);
     }
 
     public static function gap(Gap $gap, Span $span): self
     {
-        return new self($gap->reason->value, ucfirst($gap->sentence()).'.', $span);
+        return new self($gap->reason->value, $span, ['why' => $gap->message()], 'gap');
     }
 
     /** @param  string  $why what is wrong in it, where that is known */
-    public static function unreadable(Span $span, string $why = 'This slot cannot be read as it is written.'): self
+    public static function unreadable(Span $span, string $why = ''): self
     {
-        return new self('unreadable', $why, $span);
+        return $why === ''
+            ? new self('unreadable', $span)
+            : new self('unreadable', $span, ['why' => $why], 'unreadable-because');
     }
 
     public static function negative(int|Number $amount, Span $span): self
     {
-        return new self(
-            'negative-amount',
-            'An amount must not be below zero, and this is '.Number::digits($amount).'.',
-            $span,
-        );
+        return new self('negative-amount', $span, ['amount' => Number::digits($amount)]);
     }
 
     public static function notWhole(Number $amount, Span $span): self
     {
-        return new self('not-whole', 'A whole number is needed, and this is '.Number::digits($amount).'.', $span);
+        return new self('not-whole', $span, ['amount' => Number::digits($amount)]);
     }
 
     public static function tooMuch(string $unit, int $most, Span $span): self
     {
-        return new self('too-much', "Nobody can have more than $most $unit.", $span);
+        return new self('too-much', $span, ['unit' => $unit, 'most' => $most]);
     }
 
     public static function notEnough(string $unit, string $has, Span $span): self
     {
-        return new self('not-enough', "There are not enough $unit: only $has.", $span);
+        return new self('not-enough', $span, ['unit' => $unit, 'has' => $has]);
     }
 
     public static function nobodyToChange(string $typed, Span $span): self
     {
-        return new self(
-            'unknown-person',
-            $typed === ''
-                ? 'Nobody was named.'
-                : "“{$typed}” was never seen in this chat, so nothing can be kept for them.",
-            $span,
-        );
+        return $typed === ''
+            ? new self('unknown-person', $span, [], 'nobody-named')
+            : new self('unknown-person', $span, ['typed' => $typed]);
     }
 
     public static function notANumberField(string $name, Span $span): self
     {
-        return new self('not-a-number-field', "{$name} holds no number, so nothing can be added or taken.", $span);
+        return new self('not-a-number-field', $span, ['name' => $name]);
     }
 
     public static function notKeptExactly(Span $span): self
     {
-        return new self(
-            'not-exact',
-            'A number is kept with at most '.Number::DECIMALS.' decimals, and this one has more: round it first.',
-            $span,
-        );
+        return new self('not-exact', $span, ['decimals' => Number::DECIMALS]);
     }
 
     public static function notAMoment(string $text, Span $span): self
     {
-        return new self('not-a-moment', "“{$text}” is not a moment.", $span);
+        return new self('not-a-moment', $span, ['text' => $text]);
     }
 
     public static function textTooLong(int $limit, Span $span): self
     {
-        return new self('text-too-long', "A field keeps at most $limit characters.", $span);
+        return new self('text-too-long', $span, ['limit' => $limit]);
     }
 
     public static function tooMuchWork(): self
     {
-        return new self('too-much-work', 'It takes more work than one reply may: leave some of its filters out.', null);
+        return new self('too-much-work', null);
     }
 
     public static function tooMuchSaid(): self
     {
-        return new self('too-much-said', 'The reply has more than '.Limits::SAID.' characters.', null);
+        return new self('too-much-said', null, ['limit' => Limits::SAID]);
     }
 }

@@ -6,6 +6,7 @@ namespace SilverParrot\Response\Evaluation;
 
 use SilverParrot\Chat\Person;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Message;
 use SilverParrot\Source\TextTrimmer;
 use SilverParrot\Value\Value;
 
@@ -16,7 +17,7 @@ final readonly class Invocation
      * @param  Person|null  $caller  null for what no person set off
      * @param  string  $words  what was typed after the trigger, trimmed; empty when that was blank
      * @param  list<string>  $wordList
-     * @param  array<string, null|bool|int|string|Value>  $outcome  what a refusal reply may name
+     * @param  array<string, null|bool|int|string|Message|Value>  $outcome  what a refusal reply may name
      * @param  array<string, null|bool|int|string|Value>  $happening  what the answer to a happening may name
      */
     private function __construct(
@@ -44,7 +45,7 @@ final readonly class Invocation
         );
     }
 
-    /** @param  array<string, null|bool|int|string|Value>  $outcome */
+    /** @param  array<string, null|bool|int|string|Message|Value>  $outcome */
     public function withOutcome(array $outcome): self
     {
         return new self(

@@ -4,7 +4,7 @@
         <ul class="ruled">
             @foreach ($memberships as $membership)
                 <li>{{ $membership->user->name }} <span class="small">{{ $membership->user->email }}, {{ $membership->role->value }}</span>
-                    @if ($membership->role !== App\Models\Role::Streamer)
+                    @if ($membership->role !== App\Accounts\Role::Streamer)
                         <form method="post" action="{{ route('members.destroy', [$channel, $membership]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="Remove {{ $membership->user->name }}">Remove</button></form>
                     @endif
                 </li>

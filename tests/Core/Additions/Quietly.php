@@ -6,6 +6,7 @@ namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Document\Document;
 use SilverParrot\Pack\Refusal;
+use SilverParrot\Source\Message;
 
 final readonly class Quietly extends GateSetting implements Gate
 {
@@ -43,9 +44,9 @@ final readonly class Quietly extends GateSetting implements Gate
         return $fields === '1' ? true : null;
     }
 
-    public function inWords(): string
+    public function summary(): array
     {
-        return $this->isQuiet ? 'only in a low voice' : '';
+        return $this->isQuiet ? [new Message('summary.quietly')] : [];
     }
 
     public static function refusal(): Refusal
@@ -71,7 +72,7 @@ final readonly class Quietly extends GateSetting implements Gate
     public function stand(GateContext $context): Open|GateRefusal
     {
         return str_contains($context->event->line()->text ?? '', '!!')
-            ? new GateRefusal('quietly', 'loud', 'it was loud', 'say it quietly', [], self::refusal())
+            ? new GateRefusal('quietly', 'loud', refusal: self::refusal())
             : new Open;
     }
 }

@@ -17,14 +17,15 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Format\PackFormat;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\Gates\GateSettings;
-use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Reference\Reference;
 use SilverParrot\Response\Reference\ReferenceEntry;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\MessageKeys;
 use SilverParrot\Value\Moment;
 
 $steps = [['say' => '[whim | twice]!!'], ['nap' => 3], ['say' => 'Awake.']];
@@ -59,7 +60,7 @@ echo json_encode(
         'findings' => array_values(
             array_unique(array_map(static fn (Finding $one): string => $one->kind->code(), Checks::of($pack))),
         ),
-        'sentence' => InOneSentence::of($pack->commands[0]),
+        'summary' => array_map((new MessageKeys)->of(...), CommandSummary::of($pack->commands[0])->parts),
         'schema' => GateSettings::schema()['quietly'],
         'refusal' => GateSettings::refusals()['quietly']->when,
         'says' => [$says('!whim'), $says('!whim !!')],

@@ -11,11 +11,11 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Voice;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
-use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Parrot;
@@ -29,11 +29,13 @@ use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\PartialView;
+use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Delivery;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Source\MessageKeys;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
 use SilverParrot\World as HeardIn;
@@ -228,31 +230,44 @@ final class DriverTest extends TestCase
         self::assertNull($without->trace);
     }
 
-    public function test_a_command_is_told_in_one_sentence(): void
+    public function test_a_command_is_told_by_its_most_important_parts(): void
     {
-        $cases = [
-            'Anyone, every 10 s, each person once in a minute.' => Say::on('!a', 'x'),
-            'Moderators and up, as often as they like, changes counter.planks.' => Say::on(
-                '!a',
-                '[add 1 to counter.planks]',
-                '[take 1 from counter.planks]',
-            )->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Moderator)), Cooldown::none()),
-            'Switched off. The streamer, every 90 s, each person once in 2 hours, as a whisper, in the streamer’s '
-                .'voice, not on the public list.' => Say::on(
-                    '!a',
-                    'x',
-                )
-                    ->gated(
-                        new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Streamer)),
-                        new Cooldown(90, 7200),
-                        new Enabled(false),
-                    )
-                    ->delivered(new Delivery(voice: Voice::Streamer, place: Place::Whisper))
-                    ->described(new CommandMetadata(listed: false)),
-        ];
-        foreach ($cases as $sentence => $command) {
-            self::assertSame($sentence, InOneSentence::of($command));
-        }
+        $parts = static fn (Command $command): array => array_map(
+            (new MessageKeys)->of(...),
+            CommandSummary::of($command)->parts,
+        );
+        $usual = ['summary.cooldown length.seconds 10', 'summary.cooldown-of-person length.minutes 1'];
+        self::assertSame(['summary.anyone', ...$usual], $parts(Say::on('!a', 'x')));
+        $counting = Say::on('!a', '[add 1 to counter.planks]', '[take 1 from counter.planks][clear counter.oars]')
+            ->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Moderator)), Cooldown::none());
+        self::assertSame(
+            [
+                'summary.levels moderators and up',
+                'summary.no-cooldown',
+                'summary.changes summary.and counter.planks counter.oars',
+            ],
+            $parts($counting),
+        );
+        $whispered = Say::on('!a', 'x')
+            ->gated(
+                new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Streamer)),
+                new Cooldown(90, 7200),
+                new Enabled(false),
+            )
+            ->delivered(new Delivery(voice: Voice::Streamer, place: Place::Whisper))
+            ->described(new CommandMetadata(listed: false));
+        self::assertSame(
+            [
+                'summary.levels the streamer',
+                'summary.cooldown length.seconds 90',
+                'summary.cooldown-of-person length.hours 2',
+                'summary.place-whisper',
+                'summary.voice-streamer',
+            ],
+            $parts($whispered),
+        );
+        $summary = CommandSummary::of($whispered);
+        self::assertSame([false, false], [$summary->isOn, $summary->isListed]);
     }
 
     private function line(string $text): ChatLine

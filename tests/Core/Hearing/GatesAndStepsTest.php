@@ -10,6 +10,7 @@ use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\Effect;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\ForLevels;
@@ -21,7 +22,6 @@ use SilverParrot\Hearing\Gates\Pending;
 use SilverParrot\Hearing\Gates\StreamState;
 use SilverParrot\Hearing\Gates\WhileStream;
 use SilverParrot\Hearing\GoesOn;
-use SilverParrot\Hearing\InOneSentence;
 use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
@@ -39,6 +39,7 @@ use SilverParrot\Rehearsal\Heard;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
 use SilverParrot\Rehearsal\TimedLine;
+use SilverParrot\Source\Message;
 use SilverParrot\Value\Moment;
 use SilverParrot\World as HeardIn;
 use Tests\Core\Hearing\Fixture\TestSetting;
@@ -76,8 +77,7 @@ final class GatesAndStepsTest extends TestCase
             static fn (GateContext $context): GateRefusal => new GateRefusal(
                 'chance',
                 'chance',
-                'it was one in three',
-                'try again',
+                ['in' => 3],
                 ['left' => 2],
                 TestSetting::refusal(),
                 [new Change($key, 3, 4, 'counter.planks', 'channel')],
@@ -89,7 +89,8 @@ final class GatesAndStepsTest extends TestCase
                 ->refusing(TestSetting::refusal(), 'no: [outcome.reason], [outcome.left] left'),
             [],
         );
-        self::assertSame([['no: it was one in three, 2 left'], 'chance'], [$outcome->texts(), $outcome->closed?->code]);
+        self::assertSame([['no: refusals.chance.reason 3, 2 '
+            .'left'], 'chance'], [$outcome->texts(), $outcome->closed?->code]);
         self::assertSame([[3, 4]], $this->changesOf($outcome, $key));
         self::assertSame([], $this->changesOf($outcome, Key::lastRun('!a')), 'what did not run has no cooldown');
         // Without a reply it is kept all the same.
@@ -117,7 +118,7 @@ final class GatesAndStepsTest extends TestCase
         self::assertContains(Key::counter('planks')->id(), array_keys($needs->reads->keys));
         self::assertContains(Key::lastRun('!a')->id(), array_keys($needs->reads->keys));
         // One that is closed behind it may be told only when it is known that those before it are open.
-        $shut = new TestSetting(static fn (): GateRefusal => new GateRefusal('test', 'test', 'never', 'nothing'));
+        $shut = new TestSetting(static fn (): GateRefusal => new GateRefusal('test', 'test'));
         self::assertInstanceOf(
             Needs::class,
             (new Talker)->hear(
@@ -296,7 +297,6 @@ final class GatesAndStepsTest extends TestCase
                 GateSettings::read(\SilverParrot\Document\Document::of(GateSettings::write(Gates::of()))),
             ),
         );
-        self::assertSame('Anyone, every 10 s, each person once in a minute.', InOneSentence::of(Say::on('!a', 'x')));
     }
 
     private static function costs(Key $key, int $price): TestSetting
@@ -330,12 +330,12 @@ final class GatesAndStepsTest extends TestCase
             ? [...$heard->texts(), $heard->closed?->code]
             : null;
         self::assertSame(['x', null], $said($hear($command, true)));
-        self::assertSame(['not now, it is only for while the stream is live', 'stream'], $said($hear($command, false)));
+        self::assertSame(['not now, refusals.stream-live.reason', 'stream'], $said($hear($command, false)));
         self::assertSame(['x', null], $said($hear($command, null)), 'the service is down');
         self::assertNull($said($hear($command, null, false)), 'the service was not asked yet');
         $offline = $command->gated(new WhileStream(StreamState::Offline));
         self::assertSame(
-            [['not now, it is only for while the stream is offline', 'stream'], ['x', null]],
+            [['not now, refusals.stream-offline.reason', 'stream'], ['x', null]],
             [$said($hear($offline, true)), $said($hear($offline, false))],
         );
         self::assertInstanceOf(
@@ -343,7 +343,10 @@ final class GatesAndStepsTest extends TestCase
             $hear($command->gated(new WhileStream), null, false),
             'where it does not matter, nobody is asked',
         );
-        self::assertSame('Anyone, only while live, as often as they like.', InOneSentence::of($command));
+        self::assertEquals(
+            [new Message('summary.anyone'), new Message('summary.stream-live'), new Message('summary.no-cooldown')],
+            CommandSummary::of($command)->parts,
+        );
     }
 
     /** @return list<array{mixed, mixed}> from and to */

@@ -16,6 +16,7 @@ use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Hearing\Trace\Entry;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Delivery;
@@ -23,6 +24,8 @@ use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Source\Message;
+use SilverParrot\Source\MessageKeys;
 use SilverParrot\Value\Moment;
 use Tests\Core\Response\World;
 
@@ -47,9 +50,9 @@ final class TalkerTest extends TestCase
     public function test_a_mistyped_trigger_is_told_with_the_nearest(): void
     {
         $why = $this->why($this->hear($this->rehearsal(Say::on('!tide', 'x')), '!tidee'));
-        self::assertSame('silent: nothing is called !tidee: did you mean !tide?', $why[1]);
+        self::assertSame('why.mistyped-near !tidee !tide', $why[1]);
         $why = $this->why($this->hear($this->rehearsal(Say::on('!tide', 'x')), '!anchor'));
-        self::assertSame('silent: nothing is called !anchor', $why[1]);
+        self::assertSame('why.mistyped !anchor ', $why[1]);
     }
 
     public function test_a_line_is_said_as_the_renamed_command_is_called(): void
@@ -105,7 +108,10 @@ final class TalkerTest extends TestCase
         $outcome = $this->hear($rehearsal, '!splinter');
         self::assertSame(['Only moderators and up, Tamsin.'], $outcome->texts());
         self::assertSame('level', $outcome->closed?->gate);
-        self::assertSame('it is for moderators and up', $outcome->closed->reason);
+        self::assertEquals(
+            new Message('refusals.level.reason', ['needs' => 'moderators and up']),
+            $outcome->closed->reason,
+        );
         self::assertSame(
             [],
             array_filter(
@@ -126,7 +132,7 @@ final class TalkerTest extends TestCase
         );
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 0)->texts());
         $closed = $this->hear($rehearsal, '!knot', 4, 'bram');
-        self::assertSame('the channel cooldown runs another 6 s', $closed->closed?->reason);
+        self::assertEquals(new Message('refusals.cooldown.reason', ['seconds' => 6]), $closed->closed?->reason);
         self::assertSame(['again in 6 seconds'], $closed->texts());
         self::assertSame(
             [],
@@ -141,8 +147,8 @@ final class TalkerTest extends TestCase
             $this->hear($rehearsal, '!knot', 10, 'bram')->texts(),
             'at its very end it is open',
         );
-        self::assertSame(
-            'this person’s cooldown runs another 39 s',
+        self::assertEquals(
+            new Message('refusals.cooldown-of-person.reason', ['seconds' => 39]),
             $this->hear($rehearsal, '!knot', 21)->closed?->reason,
         );
         self::assertSame(['bowline'], $this->hear($rehearsal, '!knot', 60)->texts());
@@ -169,8 +175,8 @@ final class TalkerTest extends TestCase
         }
         self::assertSame(5, $said, 'refusals count as answers');
         $closed = $this->hear($rehearsal, '!a', 12)->closed;
-        self::assertSame(
-            'this person has had as many answers as there may be in half a minute; the next in 18 s',
+        self::assertEquals(
+            new Message('refusals.flood-of-person.reason', ['seconds' => 18]),
             $closed?->reason,
         );
         self::assertSame(['x'], $this->hear($rehearsal, '!a', 31)->texts());
@@ -202,7 +208,7 @@ final class TalkerTest extends TestCase
             ),
         );
         $outcome = $this->hear($rehearsal, '!give', 0);
-        self::assertSame(['no gift: There are not enough pebbles: only 40.'], $outcome->texts());
+        self::assertSame(['no gift: failures.not-enough pebbles 40'], $outcome->texts());
         self::assertSame('not-enough', $outcome->failed?->reason);
         self::assertSame([], $outcome->authoredChanges());
         self::assertSame('channel cooldown', $this->hear($rehearsal, '!give', 5)->closed?->gate);
@@ -211,7 +217,7 @@ final class TalkerTest extends TestCase
     public function test_a_command_that_is_switched_off_stays_silent_and_says_why(): void
     {
         $outcome = $this->hear($this->rehearsal(Say::on('!regatta', 'soon')->gated(new Enabled(false))), '!regatta');
-        self::assertSame(['the command is switched off', []], [$outcome->closed?->reason, $outcome->texts()]);
+        self::assertSame(['switched-off', []], [$outcome->closed?->code, $outcome->texts()]);
     }
 
     public function test_what_a_talker_says_sets_nothing_off(): void
@@ -291,15 +297,15 @@ final class TalkerTest extends TestCase
         );
         self::assertSame(
             [
-                'heard: “!plank 2” from Tamsin',
-                '!plank was set off',
-                'open: switched on',
-                'open: level',
-                'open: channel cooldown',
-                'open: person cooldown',
-                '[when words] holds',
-                '[add word 1 to counter.planks] said “5”',
-                'counter.planks (channel): 3 → 5',
+                'why.heard Tamsin !plank 2',
+                'why.triggered !plank !plank',
+                'why.gate-open switched on',
+                'why.gate-open level',
+                'why.gate-open channel cooldown',
+                'why.gate-open person cooldown',
+                'why.choice [when words] 0 12 yes',
+                'why.slot [add word 1 to counter.planks] 12 42 5',
+                'why.changed counter.planks channel 3 5',
             ],
             $this->why($outcome),
         );
@@ -309,8 +315,8 @@ final class TalkerTest extends TestCase
     {
         $outcome = $this->hear($this->rehearsal(Say::on('!echo', '[words]')), '!echo //');
         self::assertSame([], $outcome->sayings);
-        self::assertStringContainsString('“//” at the beginning came from a slot', implode("\n", $this->why($outcome)));
-        self::assertStringContainsString('the parrot stays silent', implode("\n", $this->why($outcome)));
+        self::assertContains('why.fitted fitted.instruction //', $this->why($outcome));
+        self::assertContains('why.fitted fitted.nothing-left', $this->why($outcome));
     }
 
     private function rehearsal(Command $command): Rehearsal
@@ -341,6 +347,9 @@ final class TalkerTest extends TestCase
     /** @return list<string> */
     private function why(Outcome $outcome): array
     {
-        return array_map(static fn ($entry): string => $entry->sentence(), $outcome->trace?->entries() ?? []);
+        return array_map(
+            static fn (Entry $entry): string => (new MessageKeys)->of($entry->message()),
+            $outcome->trace?->entries() ?? [],
+        );
     }
 }

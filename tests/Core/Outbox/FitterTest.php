@@ -13,6 +13,7 @@ use SilverParrot\Outbox\Room;
 use SilverParrot\Response\Origin;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Message;
 use SilverParrot\Source\Truncator;
 use SilverParrot\Source\Unseen;
 use Tests\Outside;
@@ -138,7 +139,8 @@ final class FitterTest extends TestCase
         $characters = self::fit([[$text, false]], ChatProfile::stream());
         self::assertLessThanOrEqual(500, mb_strlen($characters->text()));
         self::assertGreaterThan(490, mb_strlen($characters->text()));
-        self::assertSame(['it was cut to the chat’s 500 characters'], $characters->notes);
+        $limit = new Message('fitted.characters', ['number' => 500]);
+        self::assertEquals([new Message('fitted.cut', ['limit' => $limit])], $characters->notes);
 
         $profile = ChatProfile::irc();
         $room = (int) $profile->roomInBytes('lantern_cove', 'silver_parrot');

@@ -22,6 +22,7 @@ use SilverParrot\Rehearsal\Report;
 use SilverParrot\Rehearsal\Runner;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
+use SilverParrot\Source\MessageKeys;
 use SilverParrot\Value\Moment;
 use Tests\Core\Response\World;
 
@@ -106,10 +107,10 @@ final class RehearsalTest extends TestCase
         self::assertSame(
             ['7', '3', '3', '0'],
             [
-                $report->toArray()['said'],
-                $report->toArray()['silent'],
-                $report->toArray()['closed'],
-                $report->toArray()['failed'],
+                $report->toArray(new MessageKeys)['said'],
+                $report->toArray(new MessageKeys)['silent'],
+                $report->toArray(new MessageKeys)['closed'],
+                $report->toArray(new MessageKeys)['failed'],
             ],
         );
         self::assertSame(['Splinters while Planking: 10 (12 in all). Not bad.'], $report->heard[3]->outcome->texts());
@@ -118,20 +119,25 @@ final class RehearsalTest extends TestCase
                 ['what' => 'viewer.pebbles', 'scope' => 'odo', 'from' => '5', 'to' => '2'],
                 ['what' => 'viewer.pebbles', 'scope' => 'pia', 'from' => '310', 'to' => '313'],
             ],
-            $report->toArray()['lines'][5]['changes'],
+            $report->toArray(new MessageKeys)['lines'][5]['changes'],
         );
     }
 
     public function test_the_same_evening_is_the_same_to_the_byte(): void
     {
-        self::assertSame(json_encode(self::evening()->toArray()), json_encode(self::evening()->toArray()));
+        self::assertSame(
+            json_encode(self::evening()->toArray(new MessageKeys)),
+            json_encode(self::evening()->toArray(new MessageKeys)),
+        );
         // There is little luck in it, so two seeds may well have the same.
         self::assertGreaterThan(
             1,
             count(
                 array_unique(
                     array_map(
-                        static fn (int $seed): string|false => json_encode(self::evening("seed $seed")->toArray()),
+                        static fn (int $seed): string|false => json_encode(
+                            self::evening("seed $seed")->toArray(new MessageKeys),
+                        ),
                         range(1, 8),
                     ),
                 ),

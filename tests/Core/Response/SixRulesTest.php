@@ -17,6 +17,7 @@ use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Response;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
+use SilverParrot\Source\Message;
 use SilverParrot\Value\Moment;
 
 /** The six rules that make the language safe to give to anybody, one after the other. */
@@ -179,10 +180,36 @@ final class SixRulesTest extends TestCase
 
     public function test_what_cannot_be_read_fails_with_its_mistake(): void
     {
-        self::assertSame(
-            'There is no filter named dat.',
-            $this->say('Ahoy! [now | dat] [nobodys]', '')->failed?->getMessage(),
+        self::assertEquals(
+            new Message('failures.unreadable-because', ['why' => 'There is no filter named dat.']),
+            $this->say('Ahoy! [now | dat] [nobodys]', '')->failed?->message(),
         );
+    }
+
+    public function test_what_a_service_tells_for_a_count_and_is_none_was_not_told(): void
+    {
+        $told = [
+            [-1, null],
+            [PHP_INT_MAX, null],
+            ['many', null],
+            [true, null],
+            [0, '0'],
+            [Limits::COUNTER, '999999999999999'],
+        ];
+        foreach ($told as [$viewers, $said]) {
+            $pack = World::pack()->withCommand(Say::on('!say', '[channel.viewers]'));
+            $rehearsal = new Rehearsal(
+                $pack,
+                new InitialState([], ['viewers' => $viewers]),
+                '1',
+                ChatProfile::stream(),
+            );
+            $outcome = $rehearsal->line('1', World::people()[0]->person(), '!say', new Moment(1_795_597_200_000));
+            self::assertSame(
+                $said === null ? [[], 'details-down'] : [[$said], null],
+                [$outcome->texts(), $outcome->failed?->reason],
+            );
+        }
     }
 
     /**

@@ -29,6 +29,7 @@ use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Response;
+use SilverParrot\Source\Message;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
@@ -150,9 +151,9 @@ final class WorkTest extends TestCase
         $hear('warm');
         self::assertLessThan(self::MOST, self::asked(static fn () => $hear('!comand77')));
         self::assertInstanceOf(Outcome::class, $outcome);
-        self::assertSame(
-            'silent: nothing is called !comand77: did you mean !command77?',
-            $outcome->trace?->entries()[1]->sentence(),
+        self::assertEquals(
+            new Message('why.mistyped-near', ['typed' => '!comand77', 'nearest' => '!command77']),
+            $outcome->trace?->entries()[1]->message(),
         );
         // A word is no trigger, and nobody looks through two thousand for it even then.
         $hear('command77');

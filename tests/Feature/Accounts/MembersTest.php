@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature\Accounts;
 
 use App\Accounts\InvitationMail;
+use App\Accounts\Role;
 use App\Models\Invitation;
 use App\Models\Membership;
-use App\Models\Role;
 use App\Models\User;
 use Illuminate\Notifications\AnonymousNotifiable;
 use Illuminate\Support\Facades\Notification;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature\Accounts;
 
 use App\Accounts\Invitations;
+use App\Accounts\Role;
 use App\Models\Channel;
 use App\Models\DefinitionChange;
-use App\Models\Role;
 use App\Publish\Editions;
 use App\Storage\CommandRepository;
 use Illuminate\Routing\Route;

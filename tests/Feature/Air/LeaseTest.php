@@ -31,6 +31,7 @@ use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
+use SilverParrot\Source\MessageKeys;
 use SilverParrot\Value\Moment;
 use Tests\Feature\TestCase;
 
@@ -114,6 +115,7 @@ final class LeaseTest extends TestCase
             static fn (): null => null,
             ChatProfile::stream(),
             new FoundRanking(static fn (): array => []),
+            new MessageKeys,
         );
     }
 
@@ -210,6 +212,7 @@ final class LeaseTest extends TestCase
             static fn (): null => null,
             ChatProfile::stream(),
             new FoundRanking(static fn (): array => []),
+            new MessageKeys,
         );
         $quill = Person::known('account:quill', 'quill', 'Quill', Levels::of());
         foreach ([0, 1000, 2000] as $i => $millis) {

@@ -19,6 +19,7 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Talker;
+use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 
 /** A channel on the air without a chat: lines are heard, kept and logged as the talker does it. */
@@ -42,6 +43,7 @@ final class OnAir
             static fn (): null => null,
             $channel->profile(),
             new MariaDbRanking(DB::connection(), $channel->id),
+            app(Wording::class),
         );
         $air->pack = app(Editions::class)->onAir($channel->refresh());
         $air->edition = (int) $channel->edition_on_air;

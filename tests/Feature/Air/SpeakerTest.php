@@ -25,6 +25,7 @@ use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Turn;
+use SilverParrot\Source\MessageKeys;
 use Tests\Air\ChatClient;
 use Tests\Air\HarbourProcess;
 use Tests\Feature\TestCase;
@@ -60,6 +61,7 @@ final class SpeakerTest extends TestCase
             static fn (): null => null,
             ChatProfile::stream(),
             new FoundRanking(static fn (): array => []),
+            new MessageKeys,
         );
         $this->speaker = new Speaker(new OutgoingQueue(DB::connection()));
         $this->viewer = ChatClient::join($this->harbour->chat, 'quill', 'cove');

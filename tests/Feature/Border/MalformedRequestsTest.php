@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Border;
 
-use App\Models\Role;
+use App\Accounts\Role;
 use App\Models\User;
 use App\Publish\Editions;
 use Illuminate\Routing\Route;

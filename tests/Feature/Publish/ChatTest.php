@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Publish;
 
+use App\Accounts\Role;
 use App\Air\Log;
 use App\Air\LogEntry;
 use App\Air\Streams\Token;
 use App\Models\LoggedLine;
-use App\Models\Role;
 use App\Publish\Editions;
 use App\Storage\MariaDbStore;
 use Illuminate\Http\Client\Request;
@@ -162,7 +162,10 @@ final class ChatTest extends TestCase
         $this->from(route('publish.chat', $this->cove))
             ->followingRedirects()
             ->post(route('publish.harbour', $this->cove), ['what' => 'pace', 'pace' => '3001'])
-            ->assertSeeInOrder(['value="3001"', 'aria-describedby="pace-problem"', 'A pace goes from 0 to 3000'], false);
+            ->assertSeeInOrder(
+                ['value="3001"', 'aria-describedby="pace-problem"', 'A pace goes from 0 to 3000'],
+                false,
+            );
     }
 
     public function test_what_is_for_all_channels_is_the_operators(): void

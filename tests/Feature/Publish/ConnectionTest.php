@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Publish;
 
+use App\Accounts\Role;
 use App\Air\AirSettings;
 use App\Models\Channel;
-use App\Models\Role;
 use App\Storage\Definitions\Connection;
 use App\Storage\Definitions\DefinitionHistory;
 use Illuminate\Support\Facades\DB;

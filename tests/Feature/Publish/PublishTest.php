@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Publish;
 
+use App\Air\ConnectionState;
 use App\Models\Channel;
 use App\Models\FactRow;
 use App\Models\ListItem;
 use App\Models\TextListRow;
+use App\Publish\ConnectionHealth;
 use App\Publish\Editions;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
@@ -120,7 +122,7 @@ final class PublishTest extends TestCase
 
     public function test_the_connections_health_is_told_in_plain_words(): void
     {
-        $told = fn (): string => Channel::query()->findOrFail($this->cove->id)->health();
+        $told = fn (): string => app(ConnectionHealth::class)->inWords($this->cove->refresh());
         self::assertStringContainsString('Nothing is published yet', $told());
         app(Editions::class)->publish($this->cove, '', $this->wren);
         self::assertStringContainsString('The talker is not running', $told());
@@ -137,6 +139,10 @@ final class PublishTest extends TestCase
             self::assertStringContainsString($words, $told());
         }
         $this->get(route('publish', $this->cove))->assertSee('it tries again by itself');
+        foreach (ConnectionState::cases() as $state) {
+            Channel::query()->whereKey($this->cove->id)->update(['air_state' => $state]);
+            self::assertMatchesRegularExpression('/^\p{Lu}.* .*\.$/u', $told(), $state->value);
+        }
     }
 
     public function test_lines_it_could_not_hear_are_told_with_the_connections_health(): void
@@ -151,7 +157,7 @@ final class PublishTest extends TestCase
                     'air_troubles' => $troubles === null ? null : json_encode($troubles),
                 ]);
 
-            return Channel::query()->findOrFail($this->cove->id)->health();
+            return app(ConnectionHealth::class)->inWords($this->cove->refresh());
         };
         self::assertStringNotContainsString('dropped', $told(null));
         self::assertStringNotContainsString('error', $told(['failed' => 0, 'failed_at' => '', 'dropped' => 0]));
@@ -220,7 +226,7 @@ final class PublishTest extends TestCase
             'state' => $state,
             'queued_at' => now('UTC')->subSeconds($secondsAgo),
         ]);
-        $told = fn (): string => Channel::query()->findOrFail($this->cove->id)->health();
+        $told = fn (): string => app(ConnectionHealth::class)->inWords($this->cove->refresh());
         [
             $queue($this->cove, 'now', 0, 'queued'),
             $queue($this->cove, 'said', 30, 'handed'),

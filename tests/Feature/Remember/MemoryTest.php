@@ -42,7 +42,10 @@ final class MemoryTest extends TestCase
         foreach (['12.5', '', '1e9', 'twelve', str_repeat('9', 16)] as $typed) {
             $page = $this->followingRedirects()->set('planks', '', $typed)->assertOk();
             self::assertSame(1, substr_count((string) $page->getContent(), 'not a whole number of at most 15 digits'));
-            $page->assertSeeInOrder(['value="planks"', 'value="'.$typed.'"', 'aria-invalid', 'value="splinters"'], false);
+            $page->assertSeeInOrder(
+                ['value="planks"', 'value="'.$typed.'"', 'aria-invalid', 'value="splinters"'],
+                false,
+            );
         }
         $this->set('nothing', '', '1')->assertSessionHas(
             'notice',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Storage;
 
+use App\Accounts\Role;
 use App\Models\Channel;
-use App\Models\Role;
 use App\Publish\Editions;
 use App\Remember\MemoryOverview;
 use App\Storage\Assembler;
@@ -15,12 +15,13 @@ use App\Storage\Backup\BackupFile;
 use App\Storage\Backup\Restore;
 use App\Storage\Backup\Table;
 use App\Storage\MariaDbStore;
+use App\Wording\Sentences;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 use SilverParrot\Chat\Level;
 use SilverParrot\Format\PackFormat;
-use SilverParrot\Hearing\InOneSentence;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
@@ -242,7 +243,7 @@ final class BackupTest extends TestCase
         self::assertEquals($draft, $air, 'an edition of then and the draft have the same ids');
         self::assertSame(
             'Anyone, every 15 s, each person once in a minute.',
-            InOneSentence::of($draft->command('!tide') ?? Say::on('')),
+            app(Sentences::class)->summary(CommandSummary::of($draft->command('!tide') ?? Say::on(''))),
         );
         $planks = fn (): mixed => $this->remembered(Key::counter('planks'), $cove);
         $before = $planks();

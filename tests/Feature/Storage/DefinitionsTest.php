@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Storage;
 
+use App\Accounts\Role;
 use App\Models\DefinitionChange;
-use App\Models\Role;
 use App\Storage\Definitions\DefinitionHistory;
 use Tests\Feature\TestCase;
 

@@ -13,6 +13,7 @@ use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use App\Storage\MemoryRows;
 use App\Storage\Named;
+use App\Wording\Sentences;
 use App\Write\Findings;
 use App\Write\KeptFindings;
 use App\Write\Preview;
@@ -48,7 +49,7 @@ final class WorkTest extends TestCase
         self::assertNotSame('', $named->facts['tide']->text);
         self::assertCount(1_002, $named->lists, 'the names of all are there, for completing and for findings');
         $asked = $this->asked(
-            fn () => (new Preview(app(Assembler::class), app(MemoryRows::class), $prepared))->of(
+            fn () => (new Preview(app(Assembler::class), app(MemoryRows::class), $prepared, app(Sentences::class)))->of(
                 $this->cove,
                 Say::on('!a', 'The [list.knots] by [fact.tide], [list.d3 2] or [counter.d9]')->refusing(
                     ForLevels::refusal(),
@@ -161,7 +162,7 @@ final class WorkTest extends TestCase
                     ),
                 );
             }
-            $anew = Checks::of(app(Assembler::class)->pack($this->cove), $this->cove->surroundings());
+            $anew = Checks::of(app(Assembler::class)->pack($this->cove), Assembler::environment($this->cove));
             self::assertEqualsCanonicalizing(
                 $told($anew),
                 array_map(static fn (string $one): string => $one, $told($kept)),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Write;
 
+use App\Accounts\Role;
 use App\Models\CommandRow;
-use App\Models\Role;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use Illuminate\Database\Eloquent\Factories\Sequence;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Write;
 
+use App\Accounts\Role;
 use App\Models\CommandRow;
-use App\Models\Role;
 use App\Storage\CommandRepository;
 use SilverParrot\Hearing\Steps\Say;
 use Tests\Feature\TestCase;

@@ -40,6 +40,8 @@ final readonly class ChannelName extends Name
         'next',
     ];
 
+    private const COUNTS = ['viewers', 'followers', 'subscribers'];
+
     private const PARTS = ['name', ...self::DETAILS, 'uptime'];
 
     private const TELLS = [
@@ -119,9 +121,27 @@ final readonly class ChannelName extends Name
             ? null
             : $this->requests[$part] ?? null;
 
-        return $request === null
-            ? fn (EvaluationContext $run): null|bool|int|string|Value => $this->value($call, $run)
-            : static fn (EvaluationContext $run): null|bool|int|string|Value => $run->read($request);
+        return match (true) {
+            $request === null => fn (EvaluationContext $run): null|bool|int|string|Value => $this->value($call, $run),
+            in_array($part, self::COUNTS, true) => self::count($request),
+            default => static fn (EvaluationContext $run): null|bool|int|string|Value => $run->read($request),
+        };
+    }
+
+    /**
+     * What a service tells for a count and is none counts as not told.
+     *
+     * @return Closure(EvaluationContext): (int|Gap|null)
+     */
+    private static function count(Request $request): Closure
+    {
+        return static function (EvaluationContext $run) use ($request): int|Gap|null {
+            $told = $run->read($request);
+
+            return $told === null || $told instanceof Gap || (is_int($told) && Range::ofACount()->contains($told))
+                ? $told
+                : $request->couldNotBeHad();
+        };
     }
 
     private function value(Call $call, EvaluationContext $run): null|bool|int|string|Value

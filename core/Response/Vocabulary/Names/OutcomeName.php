@@ -12,6 +12,7 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Source\Message;
 use SilverParrot\Value\Value;
 
 final readonly class OutcomeName extends Name
@@ -61,7 +62,9 @@ final readonly class OutcomeName extends Name
 
     private function value(Call $call, EvaluationContext $run): null|bool|int|string|Value
     {
-        return $run->scene->outcome[$call->folded[1] ?? ''] ?? null;
+        $value = $run->scene->outcome[$call->folded[1] ?? ''] ?? null;
+
+        return $value instanceof Message ? $run->world->wording->of($value) : $value;
     }
 
     public function standsAlone(): bool

@@ -19,7 +19,7 @@
                         <div class="saying">{{ implode(' / ', $one->expectation->says) }}</div>
                     @else
                         <div class="two-texts"><div><span class="small">was right</span><div class="saying">{{ implode(' / ', $one->expectation->says) }}</div></div>
-                            <div><span class="small">is said now</span><div class="saying">{{ $one->saysNow === [] ? '–' : implode(' / ', $one->saysNow) }}</div>@if ($one->because !== '')<span class="because">{{ $one->because }}</span>@endif</div></div>
+                            <div><span class="small">is said now</span><div class="saying">{{ $one->saysNow === [] ? '–' : implode(' / ', $one->saysNow) }}</div>@if ($one->because !== null)<span class="because">@told($one->because)</span>@endif</div></div>
                     @endif
                 </li>
             @endforeach

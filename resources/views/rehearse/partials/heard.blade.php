@@ -26,7 +26,7 @@
                     </div>
                 @endforeach
                 @if ($one->outcome->sayings === [])
-                    <div class="silence">{{ $one->outcome->closed ? 'closed: '.$one->outcome->closed->reason : ($one->outcome->failed ? 'failed: '.$one->outcome->failed->getMessage() : Illuminate\Support\Str::after(collect($one->outcome->trace?->entries() ?? [])->first(fn ($entry) => in_array($entry->kind->value, ['mistyped', 'no-trigger', 'talker'], true))?->sentence() ?? 'says nothing', 'silent: ')) }}</div>
+                    <div class="silence">@if ($one->outcome->closed)closed: @told($one->outcome->closed->reason)@elseif ($one->outcome->failed)failed: @told($one->outcome->failed->message())@elseif ($silent = $one->outcome->trace?->silence()){{ Str::after(app(App\Wording\Sentences::class)->of($silent->message()), 'silent: ') }}@else says nothing @endif</div>
                 @endif
                 @foreach ($one->outcome->authoredChanges() as $change)
                     @php($told = SilverParrot\Hearing\Trace\ChangePresenter::change($change))

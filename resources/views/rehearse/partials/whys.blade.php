@@ -5,7 +5,7 @@
             <h2>Why</h2>
             <ol>
                 @foreach ($one->outcome->trace?->entries() ?? [] as $entry)
-                    @if ($entry->kind->value !== 'heard')<li class="why-{{ $entry->kind->value }}">{{ $entry->sentence() }}</li>@endif
+                    @if ($entry->kind->value !== 'heard')<li class="why-{{ $entry->kind->value }}">@told($entry->message())</li>@endif
                 @endforeach
             </ol>
         </div>

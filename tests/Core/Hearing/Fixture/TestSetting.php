@@ -52,9 +52,9 @@ final readonly class TestSetting extends GateSetting implements Gate
         return null;
     }
 
-    public function inWords(): string
+    public function summary(): array
     {
-        return '';
+        return [];
     }
 
     public static function refusal(): Refusal

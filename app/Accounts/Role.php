@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Models;
+namespace App\Accounts;
 
 /** What somebody may do in a channel's interface. */
 enum Role: string

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+// Why a response could not be said after all; see EvaluationFailure.
+return [
+    'gap' => ':Why.',
+    'negative-amount' => 'An amount must not be below zero, and this is :amount.',
+    'nobody-named' => 'Nobody was named.',
+    'not-a-moment' => '“:text” is not a moment.',
+    'not-a-number-field' => ':name holds no number, so nothing can be added or taken.',
+    'not-enough' => 'There are not enough :unit: only :has.',
+    'not-exact' => 'A number is kept with at most :decimals decimals, and this one has more: round it first.',
+    'not-whole' => 'A whole number is needed, and this is :amount.',
+    'text-too-long' => 'A field keeps at most :limit characters.',
+    'too-much' => 'Nobody can have more than :most :unit.',
+    'too-much-said' => 'The reply has more than :limit characters.',
+    'too-much-work' => 'It takes more work than one reply may: leave some of its filters out.',
+    'unknown-person' => '“:typed” was never seen in this chat, so nothing can be kept for them.',
+    'unreadable' => 'This slot cannot be read as it is written.',
+    'unreadable-because' => ':why',
+];

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+// The account of what the parrot did for a line, one entry each; see EntryKind.
+return [
+    'heard' => 'heard: “:line” from :by',
+    'talker' => 'silent: this is a talker’s own line, and what talkers say sets nothing off',
+    'no-trigger' => 'silent: the line begins with no trigger',
+    'mistyped' => 'silent: nothing is called :typed',
+    'mistyped-near' => 'silent: nothing is called :typed: did you mean :nearest?',
+    'triggered' => ':trigger was set off',
+    'triggered-as' => ':trigger was set off by “:typed”',
+    'went-on' => 'the pause is over, and :trigger goes on',
+    'gate-open' => 'open: :gate',
+    'gate-closed' => 'closed: :why; to open it, :opens',
+    'drew' => 'response :number of :of was drawn',
+    'slot' => ':slot said “:text”',
+    'slot-empty' => ':slot said nothing',
+    'slot-gap' => ':slot has no value: :why',
+    'choice' => ':slot holds',
+    'choice-not' => ':slot does not hold',
+    'changed' => ':what (:scope): :from → :to',
+    'nothing' => 'nothing',
+    'failed' => 'failed, nothing was kept: :why',
+    'fitted' => 'fitted: :note',
+];
