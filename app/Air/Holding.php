@@ -11,7 +11,7 @@ use App\Storage\MariaDbStore;
 use Closure;
 use Illuminate\Database\Connection;
 use SilverParrot\Hearing\Driver;
-use SilverParrot\Hearing\Talker;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Source\Wording;
 
 /**
@@ -20,7 +20,7 @@ use SilverParrot\Source\Wording;
  */
 final readonly class Holding
 {
-    private Talker $talker;
+    private EventHandler $talker;
 
     /** @param  Closure(ChannelOnAir, LogEntry): void  $tell  whoever reads along */
     public function __construct(
@@ -35,7 +35,7 @@ final readonly class Holding
         private Closure $tell,
         private Wording $wording,
     ) {
-        $this->talker = new Talker;
+        $this->talker = new EventHandler;
     }
 
     public function renew(): void

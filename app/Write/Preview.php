@@ -14,9 +14,9 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\CommandSummary;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
@@ -48,7 +48,7 @@ final readonly class Preview
     public function of(Channel $channel, Command $command, int $focus, string $login, string $words): PreviewResult
     {
         $prepared = $this->prepared;
-        $talker = new Talker($prepared);
+        $talker = new EventHandler($prepared);
         $pack = $this->assembler->names($channel, Named::in($command->sources(), $prepared));
         $response = $command->responses[$focus] ?? $command->responses[0] ?? null;
         $shown = self::only($command, $response === null ? [] : [$response]);
@@ -90,7 +90,7 @@ final readonly class Preview
 
     /** @return array<string, Outcome> by what is at the edge */
     private function edges(
-        Talker $talker,
+        EventHandler $talker,
         Pack $pack,
         InitialState $situation,
         Person $caller,
@@ -148,7 +148,7 @@ final readonly class Preview
     }
 
     private function say(
-        Talker $talker,
+        EventHandler $talker,
         Pack $pack,
         InitialState $situation,
         Person $caller,

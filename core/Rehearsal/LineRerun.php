@@ -8,8 +8,8 @@ use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\FoundStore;
@@ -26,7 +26,7 @@ use SilverParrot\World;
  */
 final readonly class LineRerun
 {
-    private Talker $talker;
+    private EventHandler $talker;
 
     /** @param  array<string, null|bool|int|string>  $channel  details as they are now, by their names */
     public function __construct(
@@ -36,7 +36,7 @@ final readonly class LineRerun
         private array $channel = [],
         private Wording $wording = new MessageKeys,
     ) {
-        $this->talker = new Talker;
+        $this->talker = new EventHandler;
     }
 
     /**

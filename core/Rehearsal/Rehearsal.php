@@ -10,8 +10,8 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
@@ -52,7 +52,7 @@ final class Rehearsal
         private readonly string $seed,
         private readonly ChatProfile $profile,
         private readonly bool $traced = true,
-        Talker $talker = new Talker,
+        EventHandler $talker = new EventHandler,
         private readonly Wording $wording = new MessageKeys,
     ) {
         // What memory holds of the cast stays.

@@ -25,7 +25,6 @@ use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;

@@ -14,7 +14,6 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\Key;

@@ -13,6 +13,7 @@ use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Voice;
 use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Gates\ForLevels;
@@ -20,7 +21,6 @@ use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Parrot;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Lookup\Web;
@@ -47,7 +47,7 @@ final class DriverTest extends TestCase
     {
         $pack = World::pack()->withCommand(Say::on('!plank', '[add 1 to counter.planks]')->gated(Cooldown::none()));
         $store = new InMemoryStore([Key::counter('planks')->id() => 3]);
-        $driver = new Driver(new Talker, $store);
+        $driver = new Driver(new EventHandler, $store);
         $first = $driver->hear($this->line('!plank'), $this->world($pack))->outcome;
         self::assertInstanceOf(Outcome::class, $first);
         self::assertSame(['4'], $first->texts());
@@ -65,7 +65,7 @@ final class DriverTest extends TestCase
             commands: [Say::on('!plain', 'as ever')->gated(Cooldown::none())],
             flood: new Flood(0, 0),
         );
-        $driver = new Driver(new Talker, new InMemoryStore);
+        $driver = new Driver(new EventHandler, new InMemoryStore);
         $first = $driver->hear($this->line('!plain'), $this->world($pack))->outcome;
         self::assertSame(['as ever'], $first instanceof Outcome ? $first->texts() : null);
         self::assertInstanceOf(
@@ -77,7 +77,7 @@ final class DriverTest extends TestCase
     public function test_a_line_that_sets_nothing_off_reads_and_writes_nothing(): void
     {
         $store = new InMemoryStore;
-        $carried = (new Driver(new Talker, $store))->hear($this->line('good evening'), $this->world(World::pack()));
+        $carried = (new Driver(new EventHandler, $store))->hear($this->line('good evening'), $this->world(World::pack()));
         self::assertSame([], $carried->memory);
         self::assertSame([], $store->values());
     }
@@ -104,7 +104,7 @@ final class DriverTest extends TestCase
             }
         };
         $silent = $this->world($pack)->reading(new CannedReadings([], restIsDown: false));
-        $carried = (new Driver(new Talker, new InMemoryStore))->hear($this->line('!since'), $silent, $web);
+        $carried = (new Driver(new EventHandler, new InMemoryStore))->hear($this->line('!since'), $silent, $web);
         self::assertInstanceOf(Outcome::class, $carried->outcome);
         self::assertSame(['? ? no title 1'], $carried->outcome->texts());
         self::assertSame(['person.followed.tamsin'], $web->asked[0]);
@@ -123,7 +123,7 @@ final class DriverTest extends TestCase
                 );
             }
         };
-        $carried = (new Driver(new Talker, new InMemoryStore))->hear($this->line('!since'), $silent, $web);
+        $carried = (new Driver(new EventHandler, new InMemoryStore))->hear($this->line('!since'), $silent, $web);
         self::assertSame(2, $web->asked);
         self::assertSame(
             ['channel.title' => 'yes', 'person.followed.tamsin' => 'yes'],
@@ -158,12 +158,12 @@ final class DriverTest extends TestCase
             new KeyedChance('1', 'e'),
             ChatProfile::stream(),
         );
-        $needs = (new Talker)->hear($this->line('!tide'), $world);
+        $needs = (new EventHandler)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
         self::assertSame([], $needs->requests);
         self::assertCount(5, $needs->reads->keys, 'two cooldowns, two floods and a counter in one round');
         $known = new PartialView(array_map(static fn (): ?int => null, $needs->reads->keys));
-        $needs = (new Talker)->hear($this->line('!tide'), $world->remembering($known));
+        $needs = (new EventHandler)->hear($this->line('!tide'), $world->remembering($known));
         self::assertInstanceOf(Needs::class, $needs);
         self::assertSame(
             ['lookup.tide.high'],
@@ -193,10 +193,10 @@ final class DriverTest extends TestCase
             new KeyedChance('1', 'e'),
             ChatProfile::stream(),
         );
-        $needs = (new Talker)->hear($this->line('!tide'), $world);
+        $needs = (new EventHandler)->hear($this->line('!tide'), $world);
         self::assertInstanceOf(Needs::class, $needs);
         self::assertCount(1, $needs->requests);
-        $outcome = (new Talker)->hear($this->line('!tide'), $world->reading(new CannedReadings));
+        $outcome = (new EventHandler)->hear($this->line('!tide'), $world->reading(new CannedReadings));
         self::assertInstanceOf(Outcome::class, $outcome);
         self::assertSame(['Mind the slipway.'], $outcome->texts());
     }
@@ -204,7 +204,7 @@ final class DriverTest extends TestCase
     public function test_without_a_trace_the_same_is_said(): void
     {
         $pack = World::pack()->withCommand(Say::on('!x', '[roll 1000] [caller]', 'b'));
-        $hear = fn (bool $traced): Outcome|Needs => (new Talker)->hear(
+        $hear = fn (bool $traced): Outcome|Needs => (new EventHandler)->hear(
             $this->line('!x'),
             new HeardIn(
                 $pack,

@@ -12,6 +12,7 @@ use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\Effect;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Gates\GateContext;
@@ -25,7 +26,6 @@ use SilverParrot\Hearing\GoesOn;
 use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
@@ -108,7 +108,7 @@ final class GatesAndStepsTest extends TestCase
         );
         $command = Say::on('!a', '[counter.planks] [lookup.tide.high]')->gated(new Cooldown(10, 60), $waits);
         $world = $this->world($command, new PartialView([]), new CannedReadings([], restIsDown: false));
-        $needs = (new Talker)->hear($this->line('!a'), $world);
+        $needs = (new EventHandler)->hear($this->line('!a'), $world);
         self::assertInstanceOf(Needs::class, $needs);
         self::assertSame(
             ['channel.live'],
@@ -121,7 +121,7 @@ final class GatesAndStepsTest extends TestCase
         $shut = new TestSetting(static fn (): GateRefusal => new GateRefusal('test', 'test'));
         self::assertInstanceOf(
             Needs::class,
-            (new Talker)->hear(
+            (new EventHandler)->hear(
                 $this->line('!a'),
                 $this->world(
                     Say::on('!a', 'x')->gated(new Cooldown(10, 60), $shut),
@@ -131,7 +131,7 @@ final class GatesAndStepsTest extends TestCase
             ),
         );
         // One that is closed for good before anything is asked ends it there.
-        $closed = (new Talker)->hear(
+        $closed = (new EventHandler)->hear(
             $this->line('!a'),
             $this->world(
                 $command->gated(ForLevels::atLeast(\SilverParrot\Chat\Level::Streamer)),
@@ -180,8 +180,8 @@ final class GatesAndStepsTest extends TestCase
         );
         self::assertSame(
             [],
-            (new Talker)->hear($event, $context->world) instanceof Outcome
-                ? (new Talker)->hear($event, $context->world)->sayings
+            (new EventHandler)->hear($event, $context->world) instanceof Outcome
+                ? (new EventHandler)->hear($event, $context->world)->sayings
                 : null,
             'nothing is set off by what nobody has written a command for',
         );
@@ -263,13 +263,13 @@ final class GatesAndStepsTest extends TestCase
         $later = $first->later[0];
         self::assertInstanceOf(GoesOn::class, $later);
         self::assertSame(['e+2', self::START + 10_000], [$later->key(), $later->at()->millis]);
-        $second = (new Talker)->hear(
+        $second = (new EventHandler)->hear(
             $later,
             $this->world($command, new CompleteView([Key::counter('planks')->id() => 4]), new CannedReadings),
         );
         self::assertInstanceOf(Outcome::class, $second);
         self::assertSame([[], true, []], [$second->texts(), $second->failed !== null, $second->later]);
-        $gone = (new Talker)->hear($later, $this->world(Say::on('!other', 'x'), new CompleteView, new CannedReadings));
+        $gone = (new EventHandler)->hear($later, $this->world(Say::on('!other', 'x'), new CompleteView, new CannedReadings));
         self::assertSame([], $gone instanceof Outcome ? $gone->sayings : null);
     }
 
@@ -318,7 +318,7 @@ final class GatesAndStepsTest extends TestCase
         $command = Say::on('!a', 'x')
             ->gated(Cooldown::none(), new WhileStream(StreamState::Live))
             ->refusing(WhileStream::refusal(), 'not now, [outcome.reason]');
-        $hear = fn (Command $command, ?bool $live, bool $restIsDown = true): Outcome|Needs => (new Talker)->hear(
+        $hear = fn (Command $command, ?bool $live, bool $restIsDown = true): Outcome|Needs => (new EventHandler)->hear(
             $this->line('!a'),
             $this->world(
                 $command,
@@ -363,7 +363,7 @@ final class GatesAndStepsTest extends TestCase
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $memory  by key id */
     private function hear(Command $command, array $memory, string $line = '!a'): Outcome
     {
-        $outcome = (new Talker)->hear(
+        $outcome = (new EventHandler)->hear(
             $this->line($line),
             $this->world($command, new CompleteView($memory), new CannedReadings),
         );

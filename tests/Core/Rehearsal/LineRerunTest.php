@@ -11,10 +11,10 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
@@ -40,7 +40,7 @@ final class LineRerunTest extends TestCase
             Moment::fromIso(World::NOW) ?? new Moment(0),
         );
         $readings = World::situation($pack)->readings();
-        $carried = (new Driver(new Talker, $store))->hear(
+        $carried = (new Driver(new EventHandler, $store))->hear(
             $line,
             new HeardIn(
                 $pack,
@@ -53,7 +53,7 @@ final class LineRerunTest extends TestCase
         );
         self::assertInstanceOf(Outcome::class, $carried->outcome);
         // Memory goes on; the cooldown alone would close the gate now.
-        (new Driver(new Talker, $store))->hear(
+        (new Driver(new EventHandler, $store))->hear(
             new ChatLine('m-2', $line->by, '!mix', $line->at->plusMillis(60_000)),
             new HeardIn(
                 $pack,

@@ -12,11 +12,11 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Hearing\Trace\ChangePresenter;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Reads;
@@ -121,7 +121,7 @@ final class LanguageTest extends TestCase
             '!say '.strtr($case['words'] ?? '', ['\u200B' => "\u{200B}", '\t' => "\t"]),
             $now,
         );
-        $talker = new Talker;
+        $talker = new EventHandler;
         $reads = Reads::of();
         for ($rounds = 0; ; $rounds++) {
             $world = new HeardIn(

@@ -11,10 +11,10 @@ use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\Key;
@@ -135,7 +135,7 @@ final class WorkTest extends TestCase
         );
         $outcome = null;
         $hear = static function (string $line) use ($pack, &$outcome): void {
-            $outcome = (new Talker)->hear(
+            $outcome = (new EventHandler)->hear(
                 new ChatLine('e', self::tamsin(), $line, new Moment(0)),
                 new World(
                     $pack,

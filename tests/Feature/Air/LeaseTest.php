@@ -22,8 +22,8 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
@@ -110,7 +110,7 @@ final class LeaseTest extends TestCase
             'x',
             $epoch,
             's',
-            new Driver(new Talker, new MariaDbStore(DB::connection(), $channel)),
+            new Driver(new EventHandler, new MariaDbStore(DB::connection(), $channel)),
             new CachedDetails(new Details('127.0.0.1:1'), 'x'),
             static fn (): null => null,
             ChatProfile::stream(),
@@ -207,7 +207,7 @@ final class LeaseTest extends TestCase
             'lantern_cove',
             0,
             's',
-            new Driver(new Talker, $store),
+            new Driver(new EventHandler, $store),
             new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'),
             static fn (): null => null,
             ChatProfile::stream(),

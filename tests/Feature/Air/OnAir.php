@@ -18,7 +18,7 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
-use SilverParrot\Hearing\Talker;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 
@@ -38,7 +38,7 @@ final class OnAir
             $channel->login,
             0,
             $channel->seed,
-            new Driver(new Talker, new MariaDbStore(DB::connection(), $channel->id)),
+            new Driver(new EventHandler, new MariaDbStore(DB::connection(), $channel->id)),
             new CachedDetails(new Details('127.0.0.1:1'), $channel->login),
             static fn (): null => null,
             $channel->profile(),

@@ -19,8 +19,8 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Talker;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Reads;
@@ -56,7 +56,7 @@ final class SpeakerTest extends TestCase
             'cove',
             0,
             's',
-            new Driver(new Talker, new MariaDbStore(DB::connection(), $this->cove->id)),
+            new Driver(new EventHandler, new MariaDbStore(DB::connection(), $this->cove->id)),
             new CachedDetails(new Details('127.0.0.1:1'), 'cove'),
             static fn (): null => null,
             ChatProfile::stream(),

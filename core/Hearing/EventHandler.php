@@ -30,7 +30,7 @@ use SilverParrot\Response\ResponseCache;
 use SilverParrot\World;
 
 /** The whole job: an event sets a command off, its gates are looked at, the steps of one of its responses are run. */
-final readonly class Talker implements Parrot
+final readonly class EventHandler implements Parrot
 {
     /** @var list<Gate> looked at last, and before a refusal reply too: refusals are answers as well */
     private array $floods;

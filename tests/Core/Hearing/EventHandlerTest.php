@@ -29,7 +29,7 @@ use SilverParrot\Source\MessageKeys;
 use SilverParrot\Value\Moment;
 use Tests\Core\Response\World;
 
-final class TalkerTest extends TestCase
+final class EventHandlerTest extends TestCase
 {
     private int $lines = 0;
 
