@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Outbox\Room;
+use SilverParrot\Outbox\MessageLimits;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -40,7 +40,7 @@ final readonly class AlwaysTooLong extends AbstractCheck
     {
         $findings = [];
         $limit =
-            (new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters() ?? PHP_INT_MAX;
+            (new MessageLimits($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters() ?? PHP_INT_MAX;
         foreach ($at->texts as $text) {
             $shortest = $text->estimate->extent->shortest;
             if ($shortest > $limit) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Outbox\Room;
+use SilverParrot\Outbox\MessageLimits;
 use SilverParrot\Response\Analysis\EstimatedSlot;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
@@ -52,7 +52,7 @@ final readonly class GrowsTooLong extends AbstractCheck
     public function look(CheckContext $at): array
     {
         $findings = [];
-        $room = new Room($at->around->profile, $at->pack->channel->login, $at->pack->parrot);
+        $room = new MessageLimits($at->around->profile, $at->pack->channel->login, $at->pack->parrot);
         foreach ($at->texts as $text) {
             $extent = $text->estimate->extent;
             $limit = $room->characters() ?? $room->bytes() ?? 0;

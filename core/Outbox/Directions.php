@@ -11,7 +11,7 @@ use SilverParrot\Source\Unseen;
 /** What people type does not turn the direction of what follows it: the signs that would are dropped. */
 final readonly class Directions implements Fitting
 {
-    public function fit(Draft $draft, Room $room): void
+    public function fit(FittedText $draft, MessageLimits $room): void
     {
         $turned = false;
         foreach ($draft->pieces as $index => [$text, $origin]) {

@@ -20,9 +20,9 @@ final readonly class Fitter
         ];
     }
 
-    public static function fit(RenderedResponse $said, Room $room): Draft
+    public static function fit(RenderedResponse $said, MessageLimits $room): FittedText
     {
-        $draft = new Draft($said->pieces());
+        $draft = new FittedText($said->pieces());
         foreach (self::fittings() as $fitting) {
             $fitting->fit($draft, $room);
         }

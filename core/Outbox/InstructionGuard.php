@@ -15,7 +15,7 @@ use SilverParrot\Source\Unseen;
  */
 final readonly class InstructionGuard implements Fitting
 {
-    public function fit(Draft $draft, Room $room): void
+    public function fit(FittedText $draft, MessageLimits $room): void
     {
         if ($this->isInstructionByHalves($draft, $room)) {
             $draft->pieces = [];
@@ -53,7 +53,7 @@ final readonly class InstructionGuard implements Fitting
     }
 
     /** @return list<string> the marks that may not begin what came from there */
-    private static function marks(Origin $origin, Room $room): array
+    private static function marks(Origin $origin, MessageLimits $room): array
     {
         return match ($origin) {
             Origin::Author => [],
@@ -63,7 +63,7 @@ final readonly class InstructionGuard implements Fitting
     }
 
     /** Whether the first word begins with the author's own mark, and a slot says part of it. */
-    private function isInstructionByHalves(Draft $draft, Room $room): bool
+    private function isInstructionByHalves(FittedText $draft, MessageLimits $room): bool
     {
         $isInstruction = false;
         foreach ($draft->pieces as [$text, $origin]) {

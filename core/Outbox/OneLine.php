@@ -7,7 +7,7 @@ namespace SilverParrot\Outbox;
 /** Line breaks and control characters become spaces, runs of spaces one, and the ends are trimmed. */
 final readonly class OneLine implements Fitting
 {
-    public function fit(Draft $draft, Room $room): void
+    public function fit(FittedText $draft, MessageLimits $room): void
     {
         $pieces = [];
         $endsInSpace = true;

@@ -11,7 +11,7 @@ use SilverParrot\Source\Truncator;
 /** Cut to the longest message of the chat profile. */
 final readonly class Shorten implements Fitting
 {
-    public function fit(Draft $draft, Room $room): void
+    public function fit(FittedText $draft, MessageLimits $room): void
     {
         $text = $draft->text();
         if (Truncator::fits($text, $room->characters(), $room->bytes())) {

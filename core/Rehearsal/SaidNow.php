@@ -10,7 +10,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Outbox\Fitter;
-use SilverParrot\Outbox\Room;
+use SilverParrot\Outbox\MessageLimits;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
@@ -47,7 +47,7 @@ final readonly class SaidNow
         $store = new InMemoryStore($this->situation->memory, $this->situation->rest, InitialState::ofCast($this->pack));
         $readings = $this->situation->readings($store->values(...));
         $scene = Invocation::of($person, $words);
-        $room = new Room($this->profile, $this->pack->channel->login, $this->pack->parrot);
+        $room = new MessageLimits($this->profile, $this->pack->channel->login, $this->pack->parrot);
         $open = array_map(fn (string $text): Response => $this->prepared->response($text), $texts);
         $said = array_fill_keys(array_keys($texts), null);
         $reads = Reads::of();

@@ -10,7 +10,7 @@ use SilverParrot\Chat\Voice;
 use SilverParrot\Hearing\Trace\Trace;
 use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Outbox\Fitter;
-use SilverParrot\Outbox\Room;
+use SilverParrot\Outbox\MessageLimits;
 use SilverParrot\Pack\Command;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
@@ -69,7 +69,7 @@ final readonly class Stage
         }
         $delivery = $this->command->delivery;
         $login = $delivery->voice === Voice::Parrot ? $this->world->pack->parrot : $this->world->pack->channel->login;
-        $draft = Fitter::fit($said, new Room($this->world->profile, $this->world->pack->channel->login, $login));
+        $draft = Fitter::fit($said, new MessageLimits($this->world->profile, $this->world->pack->channel->login, $login));
         foreach ($draft->notes as $note) {
             $this->trace?->fitted($note);
         }

@@ -7,9 +7,9 @@ namespace Tests\Core\Outbox;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
-use SilverParrot\Outbox\Draft;
+use SilverParrot\Outbox\FittedText;
 use SilverParrot\Outbox\Fitter;
-use SilverParrot\Outbox\Room;
+use SilverParrot\Outbox\MessageLimits;
 use SilverParrot\Response\Origin;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Fold;
@@ -97,7 +97,7 @@ final class FitterTest extends TestCase
         $said = new RenderedResponse(['!tide', ' and ', '!knot'], [Origin::Pack, Origin::Author]);
         self::assertSame(
             '!tide and !knot',
-            Fitter::fit($said, new Room(ChatProfile::stream(), 'lantern_cove', 'silver_parrot'))->text(),
+            Fitter::fit($said, new MessageLimits(ChatProfile::stream(), 'lantern_cove', 'silver_parrot'))->text(),
         );
     }
 
@@ -215,9 +215,9 @@ final class FitterTest extends TestCase
     }
 
     /** @param  list<array{string, bool}>  $pieces */
-    private static function fit(array $pieces, ChatProfile $profile): Draft
+    private static function fit(array $pieces, ChatProfile $profile): FittedText
     {
-        return Fitter::fit(self::spoken($pieces), new Room($profile, 'lantern_cove', 'silver_parrot'));
+        return Fitter::fit(self::spoken($pieces), new MessageLimits($profile, 'lantern_cove', 'silver_parrot'));
     }
 
     /** @param  list<array{string, bool}>  $pieces  text, and whether a slot filled it in */

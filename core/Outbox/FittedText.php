@@ -8,7 +8,7 @@ use SilverParrot\Response\Origin;
 use SilverParrot\Source\Message;
 
 /** A saying on its way through the fittings. */
-final class Draft
+final class FittedText
 {
     /** @var list<Message> what was done to it */
     public array $notes = [];

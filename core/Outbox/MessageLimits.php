@@ -7,7 +7,7 @@ namespace SilverParrot\Outbox;
 use SilverParrot\Chat\ChatProfile;
 
 /** Where a saying must fit: a chat profile, in one channel, said by one account. */
-final readonly class Room
+final readonly class MessageLimits
 {
     public function __construct(public ChatProfile $profile, public string $channel, public string $login)
     {
