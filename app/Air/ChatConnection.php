@@ -70,7 +70,7 @@ final class ChatConnection
     /** Lines that came too fast to be looked at, since the talker began. */
     public int $dropped = 0;
 
-    /** @var array<string, Room> joined rooms by name */
+    /** @var array<string, ChatRoster> joined rooms by name */
     private array $rooms = [];
 
     /** Tells one connection's lines from another's, where the server gives no ids. */
@@ -139,7 +139,7 @@ final class ChatConnection
         }
         foreach ($names as $name) {
             if (! isset($this->rooms[$name])) {
-                $this->rooms[$name] = new Room;
+                $this->rooms[$name] = new ChatRoster;
                 $this->send(new IrcLine('JOIN', ["#$name"]));
             }
         }
@@ -160,7 +160,7 @@ final class ChatConnection
         };
     }
 
-    public function room(string $name): ?Room
+    public function room(string $name): ?ChatRoster
     {
         return $this->rooms[$name] ?? null;
     }

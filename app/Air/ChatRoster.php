@@ -7,7 +7,7 @@ namespace App\Air;
 use SilverParrot\Chat\Wire\IrcLine;
 
 /** One channel of a chat server: whether the talker is in, and who has which rights there. */
-final class Room
+final class ChatRoster
 {
     public bool $isJoined = false;
 
