@@ -22,7 +22,6 @@ use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Evaluation\Truth;
 use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Arithmetic;
-use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Expression;
@@ -30,6 +29,7 @@ use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Minus;
 use SilverParrot\Response\Syntax\Not;
 use SilverParrot\Response\Syntax\Roll;
+use SilverParrot\Response\Syntax\Variable;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
@@ -269,7 +269,7 @@ final class ConditionSampler
         return $left === null || $right === null ? null : new Arithmetic($sum->operation, $left, $right);
     }
 
-    private function roll(Roll $roll): ?Bound
+    private function roll(Roll $roll): ?Variable
     {
         $range = self::rolled($roll);
 
@@ -288,7 +288,7 @@ final class ConditionSampler
         return $roll->to === null ? new Range(1, max(1, $from)) : new Range(min($from, $to), max($from, $to));
     }
 
-    private function named(Expression $expression): ?Bound
+    private function named(Expression $expression): ?Variable
     {
         $key = $expression->key();
         $estimate = $key === null ? null : $this->values[$key] ?? null;
@@ -365,14 +365,14 @@ final class ConditionSampler
     }
 
     /** @param  list<null|bool|int|string|Value>  $samples */
-    private function bound(Expression $expression, string $name, array $samples): Bound
+    private function bound(Expression $expression, string $name, array $samples): Variable
     {
         $this->samples[$name] ??= $samples;
 
-        return new Bound($expression->span(), $name);
+        return new Variable($expression->span(), $name);
     }
 
-    private function free(Expression $expression): Bound
+    private function free(Expression $expression): Variable
     {
         return $this->bound($expression, 'unknown '.$this->unknown++, [true, false]);
     }

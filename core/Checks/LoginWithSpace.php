@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Evaluation\Relation;
-use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Part;
+use SilverParrot\Response\Syntax\Variable;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -48,7 +48,7 @@ final readonly class LoginWithSpace extends AbstractCheck
                 $isPerson =
                     $one instanceof Comparison
                     && $one->relation === Relation::Is
-                    && (($one->left->isPerson() && ! $one->left instanceof Bound)
+                    && (($one->left->isPerson() && ! $one->left instanceof Variable)
                         || str_ends_with($one->left->place() ?? '', '.login'));
                 foreach ($isPerson ? $one->right : [] as $right) {
                     if (

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Syntax\Variable;
 use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
@@ -54,7 +54,7 @@ final readonly class NameFromBranch extends AbstractCheck
                     $value = $value->value;
                 }
                 if (
-                    $value instanceof Bound
+                    $value instanceof Variable
                     && $estimated->estimate->canBeNothing
                     && in_array($value->name, self::givenInBranches($text), true)
                 ) {

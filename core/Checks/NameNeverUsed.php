@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
+use SilverParrot\Response\Syntax\Variable;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
@@ -44,7 +44,7 @@ final readonly class NameNeverUsed extends AbstractCheck
         foreach ($at->texts as $text) {
             $used = [];
             foreach (Part::expressions($text->response->parts) as $one) {
-                if ($one instanceof Bound) {
+                if ($one instanceof Variable) {
                     $used[$one->name] = true;
                 }
             }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
-use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Comparison;
 use SilverParrot\Response\Syntax\Part;
+use SilverParrot\Response\Syntax\Variable;
 use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
@@ -49,7 +49,7 @@ final readonly class OrBesideComparison extends AbstractCheck
             foreach (Part::expressions($text->response->parts) as $one) {
                 $isNamed =
                     $one instanceof Coalesce
-                    && ($one->left instanceof Call || $one->left instanceof Words || $one->left instanceof Bound);
+                    && ($one->left instanceof Call || $one->left instanceof Words || $one->left instanceof Variable);
                 if (
                     $one instanceof Coalesce
                     && $isNamed

@@ -8,7 +8,6 @@ use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Arithmetic;
-use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Coalesce;
 use SilverParrot\Response\Syntax\Comparison;
@@ -19,6 +18,7 @@ use SilverParrot\Response\Syntax\Minus;
 use SilverParrot\Response\Syntax\Not;
 use SilverParrot\Response\Syntax\SpanFrom;
 use SilverParrot\Response\Syntax\UnknownName;
+use SilverParrot\Response\Syntax\Variable;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Limits;
@@ -337,7 +337,7 @@ final class ExpressionParser
     }
 
     /** The use of a name that begins with a token which was read already, without operands. */
-    public function called(Token $head): Call|Bound|UnknownName
+    public function called(Token $head): Call|Variable|UnknownName
     {
         return $this->operands->called($head, false, $this);
     }

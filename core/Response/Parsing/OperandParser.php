@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Parsing;
 
 use Brick\Math\BigRational;
-use SilverParrot\Response\Syntax\Bound;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Either;
 use SilverParrot\Response\Syntax\Expression;
@@ -13,6 +12,7 @@ use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Roll;
 use SilverParrot\Response\Syntax\Top;
 use SilverParrot\Response\Syntax\UnknownName;
+use SilverParrot\Response\Syntax\Variable;
 use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Vocabulary;
@@ -52,12 +52,12 @@ final readonly class OperandParser
         return $this->found->nodes[] = new Top($this->tokens->since($head), $count, $field->text, $field->folded);
     }
 
-    public function called(Token $head, bool $takesOperands, ExpressionParser $values): Call|Bound|UnknownName
+    public function called(Token $head, bool $takesOperands, ExpressionParser $values): Call|Variable|UnknownName
     {
         $path = explode('.', $head->text);
         $folded = explode('.', $head->folded);
         if (isset($this->found->bound[$folded[0]]) && count($path) === 1) {
-            return new Bound($this->tokens->spanOf($head), $folded[0]);
+            return new Variable($this->tokens->spanOf($head), $folded[0]);
         }
         if ($folded[0] === 'top') {
             throw new ParseException(SyntaxErrorCode::TopIncomplete, $this->tokens->spanOf($head));

@@ -12,7 +12,7 @@ use SilverParrot\Source\Span;
 use SilverParrot\Value\Value;
 
 /** A name that an earlier slot gave with `as`. Nothing, where that slot was in a branch that was not taken. */
-final readonly class Bound extends Expression
+final readonly class Variable extends Expression
 {
     public function __construct(private Span $span, public string $name)
     {
