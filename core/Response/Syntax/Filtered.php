@@ -7,8 +7,8 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
-use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\ValueLimits;
 use SilverParrot\Response\Evaluation\Work;
 use SilverParrot\Response\Vocabulary\ChangesText;
 use SilverParrot\Response\Vocabulary\Filter;
@@ -65,14 +65,14 @@ final readonly class Filtered extends Expression
                     $run->work(Work::stepsFor($filter, strlen($value)));
                     $value = $changesText->change($value, $run);
 
-                    return strlen($value) > Limits::VALUE && Bounds::isTooLong($value) ? Bounds::tooLong() : $value;
+                    return strlen($value) > Limits::VALUE && ValueLimits::isTooLong($value) ? ValueLimits::tooLong() : $value;
                 }
                 if ($value instanceof Gap && ($value->isPending() || $standIn === null)) {
                     return $value;
                 }
                 $run->work(Work::steps($filter, $value));
 
-                return Bounds::of($filter->apply($value, [], [], $run));
+                return ValueLimits::of($filter->apply($value, [], [], $run));
             };
         }
         $prepared = static fn (Expression $one): Closure => $one->prepared();
@@ -107,7 +107,7 @@ final readonly class Filtered extends Expression
                 }
             }
 
-            return Bounds::of($filter->apply($value, $given, $givenByName, $run));
+            return ValueLimits::of($filter->apply($value, $given, $givenByName, $run));
         };
     }
 

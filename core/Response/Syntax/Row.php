@@ -6,9 +6,9 @@ namespace SilverParrot\Response\Syntax;
 
 use Closure;
 use SilverParrot\Chat\Person;
-use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
+use SilverParrot\Response\Evaluation\ValueLimits;
 use SilverParrot\Response\Origin;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Span;
@@ -89,8 +89,8 @@ final readonly class Row
         }
         $text = $value instanceof Gap ? '' : $run->print($value);
         $gap = $value instanceof Gap ? $value : null;
-        if (Bounds::isTooLong($text)) {
-            $gap = Bounds::tooLong();
+        if (ValueLimits::isTooLong($text)) {
+            $gap = ValueLimits::tooLong();
         }
         if ($gap !== null) {
             $run->trace?->slot($this->spans[$at], null, $gap);

@@ -7,8 +7,8 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
-use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\ValueLimits;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Value\ListValue;
@@ -57,8 +57,8 @@ final readonly class Join implements Filter
         $between = $run->print($arguments[0] ?? null);
         $texts = array_map($run->print(...), $value->items);
 
-        return array_sum(array_map(strlen(...), $texts)) + strlen($between) * max(0, count($texts) - 1) > Bounds::BYTES
-            ? Bounds::tooLong()
+        return array_sum(array_map(strlen(...), $texts)) + strlen($between) * max(0, count($texts) - 1) > ValueLimits::BYTES
+            ? ValueLimits::tooLong()
             : implode($between, $texts);
     }
 }

@@ -6,8 +6,8 @@ namespace SilverParrot\Response\Vocabulary\Filters;
 
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
-use SilverParrot\Response\Evaluation\Bounds;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\ValueLimits;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Filter;
 use SilverParrot\Source\Limits;
@@ -59,8 +59,8 @@ final readonly class Replace implements Filter
         }
         $by = $run->print($arguments[1] ?? null);
 
-        return strlen($text) + substr_count($text, $what) * (strlen($by) - strlen($what)) > Bounds::BYTES
-            ? Bounds::tooLong()
+        return strlen($text) + substr_count($text, $what) * (strlen($by) - strlen($what)) > ValueLimits::BYTES
+            ? ValueLimits::tooLong()
             : str_replace($what, $by, $text);
     }
 }

@@ -26,7 +26,7 @@ use SilverParrot\Value\Moment;
 use SilverParrot\World as SaidIn;
 
 /** No response and no line makes anything large, or keeps anybody waiting. */
-final class BoundsTest extends TestCase
+final class ValueLimitsTest extends TestCase
 {
     /** @return iterable<string, array{string, string, string}> a response, the words, why it fails */
     public static function growths(): iterable

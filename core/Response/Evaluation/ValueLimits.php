@@ -11,7 +11,7 @@ use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 /** How large a value may get, and what it costs to make it: looked at before anything is built, and after. */
-final class Bounds
+final class ValueLimits
 {
     /** Bytes that any text of the longest kind fits into (RFC 3629): fewer need no counting of characters. */
     public const BYTES = 4 * Limits::VALUE;
