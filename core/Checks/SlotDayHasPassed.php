@@ -6,7 +6,7 @@ namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Part;
-use SilverParrot\Response\Syntax\SpanFrom;
+use SilverParrot\Response\Syntax\SinceUntil;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 use SilverParrot\Value\Moment;
@@ -49,7 +49,7 @@ final readonly class SlotDayHasPassed extends AbstractCheck
         foreach ($at->texts as $text) {
             foreach (Part::expressions($text->response->parts) as $one) {
                 $day =
-                    $one instanceof SpanFrom && ! $one->isSince && $one->moment instanceof Literal
+                    $one instanceof SinceUntil && ! $one->isSince && $one->moment instanceof Literal
                         ? $one->moment->value
                         : null;
                 $moment = is_string($day) ? Moment::fromIso($day, $at->pack->channel->zone) : null;

@@ -16,7 +16,7 @@ use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Minus;
 use SilverParrot\Response\Syntax\Not;
-use SilverParrot\Response\Syntax\SpanFrom;
+use SilverParrot\Response\Syntax\SinceUntil;
 use SilverParrot\Response\Syntax\UnknownName;
 use SilverParrot\Response\Syntax\Variable;
 use SilverParrot\Response\SyntaxErrorCode;
@@ -234,7 +234,7 @@ final class ExpressionParser
             $this->tokens->next();
             $moment = $this->operand();
 
-            return new SpanFrom(
+            return new SinceUntil(
                 $this->tokens->spanOf($token)->through($moment->span()),
                 $token->isWord('since'),
                 $moment,

@@ -20,7 +20,7 @@ use SilverParrot\Value\Moment;
 use SilverParrot\Value\TimeSpan;
 
 /** `since occasion.leak`, `until "2027-01-01"`. Nothing, where the moment is on the wrong side of now. */
-final readonly class SpanFrom extends Expression
+final readonly class SinceUntil extends Expression
 {
     public function __construct(private Span $span, public bool $isSince, public Expression $moment)
     {
