@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Checks;
 
 use SilverParrot\Response\Analysis\ValueEstimate;
-use SilverParrot\Response\Syntax\Change;
+use SilverParrot\Response\Syntax\Assignment;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Vocabulary\Filters\Url;
@@ -102,7 +102,7 @@ final readonly class CanFail extends AbstractCheck
 
                 return new Finding($this, $span, $text->at, [
                     'when' => $when,
-                    'instead' => $value instanceof Change || $value instanceof Filtered
+                    'instead' => $value instanceof Assignment || $value instanceof Filtered
                             ? '“or” and another value behind what is missing'
                             : "“{$written} or …”",
                 ]);

@@ -10,8 +10,8 @@ use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Parsing\Mends;
 use SilverParrot\Response\Parsing\ParsedResponse;
 use SilverParrot\Response\Parsing\Parser;
+use SilverParrot\Response\Syntax\Assignment;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Row;
 use SilverParrot\Response\Vocabulary\Remembering;
@@ -110,7 +110,7 @@ final class Response
     {
         $changed = [];
         foreach ($this->parsed->nodes as $node) {
-            if ($node instanceof Change) {
+            if ($node instanceof Assignment) {
                 $changed[implode('.', $node->place->path)] = true;
             }
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Parsing;
 
+use SilverParrot\Response\Syntax\Assignment;
 use SilverParrot\Response\Syntax\Call;
-use SilverParrot\Response\Syntax\Change;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Response\Syntax\UnknownName;
@@ -120,7 +120,7 @@ final readonly class SlotParser
         return null;
     }
 
-    private function change(Verb $verb): Change
+    private function change(Verb $verb): Assignment
     {
         $described = $verb->describe();
         $head = $this->tokens->next();
@@ -149,7 +149,7 @@ final readonly class SlotParser
             $place = $this->place($verb, $incomplete);
         }
 
-        return $this->found->nodes[] = new Change($this->tokens->since($head), $verb, $amount, $place);
+        return $this->found->nodes[] = new Assignment($this->tokens->since($head), $verb, $amount, $place);
     }
 
     private function place(Verb $verb, ParseException $incomplete): Call

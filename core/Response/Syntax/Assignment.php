@@ -19,7 +19,7 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\Value;
 
 /** `add 1 to counter.planks`: its value is what is kept afterwards. */
-final readonly class Change extends Expression
+final readonly class Assignment extends Expression
 {
     /** @param  Call  $place of a name that is a Writable */
     public function __construct(private Span $span, public Verb $verb, public ?Expression $amount, public Call $place)
