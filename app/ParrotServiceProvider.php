@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App;
 
 use App\Accounts\ChannelPolicy;
-use App\Border\Limits;
+use App\Border\RateLimits;
 use App\Models\Channel;
 use App\Models\User;
 use App\Wording\Sentences;
@@ -29,7 +29,7 @@ final class ParrotServiceProvider extends ServiceProvider
         // A forgotten relation, a misspelt attribute or a dropped value is an error, never a quiet surprise.
         Model::shouldBeStrict();
         Gate::policy(Channel::class, ChannelPolicy::class);
-        Limits::register();
+        RateLimits::register();
         // What the core tells by codes and data, in words.
         Blade::directive(
             'told',

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\RateLimiter;
  * How often who may ask for what. Each has a count of its own, named by what it protects, so that no one uses up
  * another.
  */
-final class Limits
+final class RateLimits
 {
     /** Requests a minute. */
     private const BY_PERSON = [
