@@ -7,7 +7,7 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Models\User;
 use App\Storage\Definitions\DefinitionHistory;
-use App\Storage\Definitions\Limits;
+use App\Storage\Definitions\FloodLimits;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\RedirectResponse;
 
@@ -22,7 +22,7 @@ final class FloodController
     ): RedirectResponse {
         $history->change(
             $channel,
-            new Limits,
+            new FloodLimits,
             '',
             $user,
             $request->integer('seen'),

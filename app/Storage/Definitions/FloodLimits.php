@@ -7,7 +7,7 @@ namespace App\Storage\Definitions;
 use App\Models\Channel;
 
 /** How often the parrot answers at most, over all commands. */
-final class Limits implements Definition
+final class FloodLimits implements Definition
 {
     public function key(): string
     {
