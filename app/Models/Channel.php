@@ -173,10 +173,10 @@ final class Channel extends Model
         return $this->hasMany(CastMemberRow::class)->orderBy('position');
     }
 
-    /** @return HasMany<Change, $this> */
+    /** @return HasMany<CommandChange, $this> */
     public function changes(): HasMany
     {
-        return $this->hasMany(Change::class);
+        return $this->hasMany(CommandChange::class);
     }
 
     /** @return HasMany<Edition, $this> */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Storage;
 
 use App\Models\Casts\AsSteps;
-use App\Models\Change;
 use App\Models\Channel;
 use App\Models\CommandAlias;
+use App\Models\CommandChange;
 use App\Models\CommandResponseRow;
 use App\Models\CommandRow;
 use App\Models\ExpectationRow;
@@ -99,7 +99,7 @@ final class CommandRepository
             if ($was !== null) {
                 $this->renameInExpectations($saved, $was->triggers, $command->triggers);
             }
-            Change::query()->create([
+            CommandChange::query()->create([
                 'channel_id' => $channel->id,
                 'user_id' => $by->id,
                 'command_id' => $saved->id,
@@ -112,13 +112,13 @@ final class CommandRepository
         });
     }
 
-    public function drop(CommandRow $row, User $by): Change
+    public function drop(CommandRow $row, User $by): CommandChange
     {
-        return DB::transaction(function () use ($row, $by): Change {
+        return DB::transaction(function () use ($row, $by): CommandChange {
             $before = CommandFormat::write(self::toCore($row->load(['aliases', 'responses', 'expectations'])));
             $row->delete();
 
-            return Change::query()->create([
+            return CommandChange::query()->create([
                 'channel_id' => $row->channel_id,
                 'user_id' => $by->id,
                 'command_id' => $row->id,
@@ -129,7 +129,7 @@ final class CommandRepository
     }
 
     /** Brings a dropped command back as it was, its expectations too. */
-    public function undoDrop(Channel $channel, Change $change, User $by): ?CommandRow
+    public function undoDrop(Channel $channel, CommandChange $change, User $by): ?CommandRow
     {
         if (
             $change->kind !== 'dropped'

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Write;
 
-use App\Models\Change;
 use App\Models\Channel;
+use App\Models\CommandChange;
 use App\Models\CommandRow;
 use App\Models\User;
 use App\Storage\Assembler;
@@ -96,7 +96,7 @@ final readonly class CommandController
             ->with('undo', $change->id);
     }
 
-    public function undo(Channel $channel, Change $change, #[CurrentUser] User $user): RedirectResponse
+    public function undo(Channel $channel, CommandChange $change, #[CurrentUser] User $user): RedirectResponse
     {
         try {
             $row = $this->rows->undoDrop($channel, $change, $user);

@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<string, mixed>|null $before
  * @property array<string, mixed>|null $after
  */
-final class Change extends Model
+final class CommandChange extends Model
 {
     use OfAChannel;
 
