@@ -31,7 +31,7 @@ final class Streams
     /** Events of each channel that somebody who lost the connection can still be told. */
     private const RECALLED = 100;
 
-    /** @var array<int, Reader> */
+    /** @var array<int, StreamConnection> */
     private array $readers = [];
 
     /** @var array<int, array<int, string>> events as they are written, by channel and number */
@@ -104,7 +104,7 @@ final class Streams
         }
         $stands = $this->standing(
             array_values(
-                array_unique(array_map(static fn (Reader $reader): string => $reader->token->grant, $this->readers)),
+                array_unique(array_map(static fn (StreamConnection $reader): string => $reader->token->grant, $this->readers)),
             ),
         );
         foreach ($this->readers as $reader) {
@@ -158,7 +158,7 @@ final class Streams
     }
 
     /** @param  string  $address  becomes the one that a proxy tells */
-    private function admit(Socket $socket, string &$address): ?Reader
+    private function admit(Socket $socket, string &$address): ?StreamConnection
     {
         $within = new TimeoutCancellation(self::HEAD_SECONDS);
         $head = '';
@@ -191,13 +191,13 @@ final class Streams
         }
         if (
             count(
-                array_filter($this->readers, static fn (Reader $reader): bool => $reader->token->user === $token->user),
+                array_filter($this->readers, static fn (StreamConnection $reader): bool => $reader->token->user === $token->user),
             ) >= Capacity::READERS_A_PERSON
         ) {
             return $this->refuse($socket, '503 Service Unavailable');
         }
         // The token opens it, and nothing that a browser adds by itself; so any page may try.
-        $reader = new Reader($socket, $token);
+        $reader = new StreamConnection($socket, $token);
         $reader->send(
             "HTTP/1.1 200 OK\r\nContent-Type: text/event-stream\r\nCache-Control: "
                 ."no-store\r\nAccess-Control-Allow-Origin: *\r\nX-Content-Type-Options: nosniff\r\nReferrer-Policy: "

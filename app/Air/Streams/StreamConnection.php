@@ -8,7 +8,7 @@ use Amp\Socket\Socket;
 use App\Air\BoundedWriter;
 
 /** A page that reads along. One that is too slow is cut off, and comes back. */
-final readonly class Reader
+final readonly class StreamConnection
 {
     private const LONGEST_QUEUE = 262_144;
 
