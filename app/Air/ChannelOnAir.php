@@ -126,7 +126,7 @@ final class ChannelOnAir
     {
         return $this->address === null || $this->chat === null
             ? ConnectionState::Away
-            : $this->chat->stateIn($this->address->room);
+            : $this->chat->stateIn($this->address->name);
     }
 
     public function zone(): DateTimeZone

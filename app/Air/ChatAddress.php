@@ -11,7 +11,7 @@ use SilverParrot\Chat\Wire\PersonTags;
 final readonly class ChatAddress
 {
     /**
-     * @param  string  $room  the channel there, without its sign
+     * @param  string  $name  of the channel there, without its sign
      * @param  bool  $isNear  whether it may lie on this machine or in its own network
      * @param  PersonTags|null  $tags  what its lines tell of people beyond the open standards; null for nothing
      */
@@ -19,7 +19,7 @@ final readonly class ChatAddress
         public string $host,
         public int $port,
         public string $nick,
-        public string $room,
+        public string $name,
         public bool $tls = false,
         public SignIn $signIn = SignIn::None,
         public string $account = '',
@@ -49,7 +49,7 @@ final readonly class ChatAddress
             'host' => $this->host,
             'port' => $this->port,
             'nick' => $this->nick,
-            'room' => $this->room,
+            'room' => $this->name,
             'secret' => '…',
         ];
     }

@@ -70,8 +70,8 @@ final class ChatConnection
     /** Lines that came too fast to be looked at, since the talker began. */
     public int $dropped = 0;
 
-    /** @var array<string, ChatRoster> joined rooms by name */
-    private array $rooms = [];
+    /** @var array<string, ChatRoster> of the channels that it joined, by name */
+    private array $rosters = [];
 
     /** Tells one connection's lines from another's, where the server gives no ids. */
     public readonly string $run;
@@ -95,7 +95,7 @@ final class ChatConnection
         $this->socket = null;
         $this->writer = null;
         $this->isWelcome = false;
-        $this->rooms = [];
+        $this->rosters = [];
         $this->negotiation = new Negotiation($this->address);
         $this->lines = new LineBudget(Capacity::LINES_A_SECOND);
         $this->chatLines = new LineBudget(Capacity::CHAT_LINES_A_SECOND);
@@ -131,38 +131,38 @@ final class ChatConnection
         }
     }
 
-    /** @param  list<string>  $names of the rooms it should be in */
+    /** @param  list<string>  $names of the channels it should be in */
     public function beIn(array $names): void
     {
         if (! $this->isWelcome) {
             return;
         }
         foreach ($names as $name) {
-            if (! isset($this->rooms[$name])) {
-                $this->rooms[$name] = new ChatRoster;
+            if (! isset($this->rosters[$name])) {
+                $this->rosters[$name] = new ChatRoster;
                 $this->send(new IrcLine('JOIN', ["#$name"]));
             }
         }
-        foreach (array_diff(array_map(strval(...), array_keys($this->rooms)), $names) as $name) {
-            unset($this->rooms[$name]);
+        foreach (array_diff(array_map(strval(...), array_keys($this->rosters)), $names) as $name) {
+            unset($this->rosters[$name]);
             $this->send(new IrcLine('PART', ["#$name"]));
         }
     }
 
     public function stateIn(string $name): ConnectionState
     {
-        $room = $this->rooms[$name] ?? null;
+        $roster = $this->rosters[$name] ?? null;
 
         return match (true) {
-            $room === null || ! $room->isJoined => $this->refusal,
-            $room->isOperator($this->address->nick) => ConnectionState::Moderator,
+            $roster === null || ! $roster->isJoined => $this->refusal,
+            $roster->isOperator($this->address->nick) => ConnectionState::Moderator,
             default => ConnectionState::Connected,
         };
     }
 
-    public function room(string $name): ?ChatRoster
+    public function roster(string $name): ?ChatRoster
     {
-        return $this->rooms[$name] ?? null;
+        return $this->rosters[$name] ?? null;
     }
 
     /** Whether people are told apart by accounts here, and not by their nicks alone. */
@@ -345,11 +345,11 @@ final class ChatConnection
 
     private function people(IrcLine $line): void
     {
-        foreach ($this->rooms as $name => $room) {
-            $room->take($line, "#$name", $this->address->nick);
-            if ($room->isLeft) {
+        foreach ($this->rosters as $name => $roster) {
+            $roster->take($line, "#$name", $this->address->nick);
+            if ($roster->isLeft) {
                 // Sent away, or a rename: the next heart beat asks to come in again.
-                unset($this->rooms[$name]);
+                unset($this->rosters[$name]);
             }
         }
     }

@@ -30,7 +30,7 @@ final class Chats
      */
     public function serve(array $channels): void
     {
-        $rooms = [];
+        $names = [];
         foreach ($channels as $channel) {
             if ($channel->address === null) {
                 continue;
@@ -38,12 +38,12 @@ final class Chats
             $key = $channel->address->connection();
             $channel->chat = $this->chats[$key] ?? $this->open($key, $channel->address);
             if ($channel->chat !== null) {
-                $rooms[$key][] = $channel->address->room;
+                $names[$key][] = $channel->address->name;
             }
         }
         foreach ($this->chats as $key => $chat) {
-            if (isset($rooms[$key])) {
-                $chat->beIn($rooms[$key]);
+            if (isset($names[$key])) {
+                $chat->beIn($names[$key]);
             } elseif ($channels !== []) {
                 $chat->end();
                 unset($this->chats[$key]);

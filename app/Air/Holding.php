@@ -20,7 +20,7 @@ use SilverParrot\Source\Wording;
  */
 final readonly class Holding
 {
-    private EventHandler $talker;
+    private EventHandler $handler;
 
     /** @param  Closure(ChannelOnAir, LogEntry): void  $tell  whoever reads along */
     public function __construct(
@@ -35,7 +35,7 @@ final readonly class Holding
         private Closure $tell,
         private Wording $wording,
     ) {
-        $this->talker = new EventHandler;
+        $this->handler = new EventHandler;
     }
 
     public function renew(): void
@@ -92,7 +92,7 @@ final readonly class Holding
             $row->login,
             $epoch,
             $row->seed,
-            new Driver($this->talker, $store),
+            new Driver($this->handler, $store),
             new CachedDetails($this->settings->details, $row->login),
             $this->tell,
             $row->profile(),

@@ -14,7 +14,7 @@ use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 
 /**
- * Takes in what the connections bring: a line goes to the channel whose room it came from, what a server says into its
+ * Takes in what the connections bring: a line goes to the channel whose chat it came from, what a server says into its
  * log.
  */
 final class Intake
@@ -30,15 +30,15 @@ final class Intake
 
     public function hear(IrcLine $line, ChatConnection $chat): void
     {
-        $room = ltrim(strtolower($line->param(0)), '#');
-        foreach ($this->onAir->in($chat, $room) as $channel) {
+        $name = ltrim(strtolower($line->param(0)), '#');
+        foreach ($this->onAir->in($chat, $name) as $channel) {
             // Seats are given once a beat: a channel may have been lost since.
             if (! $this->onAir->has($channel)) {
                 continue;
             }
-            $this->containment->of($channel, function () use ($channel, $line, $chat, $room): void {
+            $this->containment->of($channel, function () use ($channel, $line, $chat, $name): void {
                 $line->command === 'PRIVMSG'
-                    ? $this->inbox->add($channel, $this->lineOf($line, $chat, $channel->address, $room))
+                    ? $this->inbox->add($channel, $this->lineOf($line, $chat, $channel->address, $name))
                     : self::noted($channel, $line);
             });
         }
@@ -57,12 +57,12 @@ final class Intake
         }
     }
 
-    private function lineOf(IrcLine $line, ChatConnection $chat, ?ChatAddress $address, string $room): ChatLine
+    private function lineOf(IrcLine $line, ChatConnection $chat, ?ChatAddress $address, string $name): ChatLine
     {
         $nick = $line->nick();
         $levels = [
-            ...($chat->room($room)?->isOperator($nick) === true ? [Level::Moderator] : []),
-            ...($chat->room($room)?->hasVoice($nick) === true ? [Level::Vip] : []),
+            ...($chat->roster($name)?->isOperator($nick) === true ? [Level::Moderator] : []),
+            ...($chat->roster($name)?->hasVoice($nick) === true ? [Level::Vip] : []),
         ];
 
         return Inbound::line(

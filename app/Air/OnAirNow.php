@@ -6,18 +6,21 @@ namespace App\Air;
 
 use WeakMap;
 
-/** The channels that this talker speaks for, and the rooms in which it hears them. */
+/** The channels that this talker speaks for, and the chats in which it hears them. */
 final class OnAirNow
 {
     /** @var array<int, ChannelOnAir> by the channel's number */
     private array $channels = [];
 
-    /** @var WeakMap<ChatConnection, array<string, array<int, ChannelOnAir>>> by room, then by the channel's number */
-    private WeakMap $rooms;
+    /**
+     * @var WeakMap<ChatConnection, array<string, array<int, ChannelOnAir>>> by the name there, then by the channel's
+     *     number
+     */
+    private WeakMap $byChat;
 
     public function __construct()
     {
-        $this->rooms = new WeakMap;
+        $this->byChat = new WeakMap;
     }
 
     /** @return array<int, ChannelOnAir> by the channel's number */
@@ -49,25 +52,25 @@ final class OnAirNow
     public function clear(): void
     {
         $this->channels = [];
-        $this->rooms = new WeakMap;
+        $this->byChat = new WeakMap;
     }
 
     /** Once the connections are as the channels want them: who is heard where is looked up from then on. */
     public function seatAll(): void
     {
-        $this->rooms = new WeakMap;
+        $this->byChat = new WeakMap;
         foreach ($this->channels as $channel) {
             if ($channel->chat !== null && $channel->address !== null) {
-                $rooms = $this->rooms[$channel->chat] ?? [];
-                $rooms[$channel->address->room][$channel->id] = $channel;
-                $this->rooms[$channel->chat] = $rooms;
+                $named = $this->byChat[$channel->chat] ?? [];
+                $named[$channel->address->name][$channel->id] = $channel;
+                $this->byChat[$channel->chat] = $named;
             }
         }
     }
 
     /** @return array<int, ChannelOnAir> whose chat it is */
-    public function in(ChatConnection $chat, string $room): array
+    public function in(ChatConnection $chat, string $name): array
     {
-        return $this->rooms[$chat][$room] ?? [];
+        return $this->byChat[$chat][$name] ?? [];
     }
 }

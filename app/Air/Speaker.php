@@ -118,7 +118,7 @@ final readonly class Speaker
     private static function target(Saying $saying, ?ChatAddress $address): ?string
     {
         if ($saying->place !== Place::Whisper) {
-            return $address === null ? null : "#{$address->room}";
+            return $address === null ? null : "#{$address->name}";
         }
 
         // A nick begins with neither the sign of a channel nor one of a server's (RFC 2812, 2.3.1).

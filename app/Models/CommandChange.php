@@ -20,6 +20,8 @@ final class CommandChange extends Model
 {
     use OfAChannel;
 
+    protected $table = 'changes';
+
     protected $guarded = [];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'undone_at' => 'datetime'];

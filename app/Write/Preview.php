@@ -48,7 +48,7 @@ final readonly class Preview
     public function of(Channel $channel, Command $command, int $focus, string $login, string $words): PreviewResult
     {
         $prepared = $this->prepared;
-        $talker = new EventHandler($prepared);
+        $handler = new EventHandler($prepared);
         $pack = $this->assembler->names($channel, Named::in($command->sources(), $prepared));
         $response = $command->responses[$focus] ?? $command->responses[0] ?? null;
         $shown = self::only($command, $response === null ? [] : [$response]);
@@ -62,8 +62,8 @@ final readonly class Preview
 
         return new PreviewResult(
             $caller,
-            $this->say($talker, $pack, $situation, $caller, $shown, $words, $channel),
-            $response === null ? [] : $this->edges($talker, $pack, $situation, $caller, $shown, $channel),
+            $this->say($handler, $pack, $situation, $caller, $shown, $words, $channel),
+            $response === null ? [] : $this->edges($handler, $pack, $situation, $caller, $shown, $channel),
             $findings,
             $response === null ? null : self::length($pack, $command, $prepared->response($response->text()), $channel),
             $this->sentences->summary(CommandSummary::of($command, $prepared)),
@@ -90,7 +90,7 @@ final readonly class Preview
 
     /** @return array<string, Outcome> by what is at the edge */
     private function edges(
-        EventHandler $talker,
+        EventHandler $handler,
         Pack $pack,
         InitialState $situation,
         Person $caller,
@@ -106,9 +106,9 @@ final readonly class Preview
         );
 
         return [
-            'without words' => $this->say($talker, $pack, $situation, $caller, $command, '', $channel),
+            'without words' => $this->say($handler, $pack, $situation, $caller, $command, '', $channel),
             'to somebody unknown' => $this->say(
-                $talker,
+                $handler,
                 $pack,
                 $situation,
                 $caller,
@@ -117,7 +117,7 @@ final readonly class Preview
                 $channel,
             ),
             'the longest name' => $this->say(
-                $talker,
+                $handler,
                 $pack,
                 $situation,
                 $longest,
@@ -126,7 +126,7 @@ final readonly class Preview
                 $channel,
             ),
             'offline' => $this->say(
-                $talker,
+                $handler,
                 $pack,
                 $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]),
                 $caller,
@@ -136,7 +136,7 @@ final readonly class Preview
             ),
             // Nothing from outside: neither the streaming service nor a look-up answers.
             'source down' => $this->say(
-                $talker,
+                $handler,
                 $pack,
                 new InitialState(rest: $situation->rest, ranking: $situation->ranking),
                 $caller,
@@ -148,7 +148,7 @@ final readonly class Preview
     }
 
     private function say(
-        EventHandler $talker,
+        EventHandler $handler,
         Pack $pack,
         InitialState $situation,
         Person $caller,
@@ -161,7 +161,7 @@ final readonly class Preview
             $situation,
             $channel->seed,
             $channel->profile(),
-            talker: $talker,
+            handler: $handler,
             wording: $this->sentences,
         );
 

@@ -83,7 +83,7 @@ final readonly class ChatProfile
     }
 
     /** @return int|null bytes left for the text when it is relayed in this channel by this login */
-    public function roomInBytes(string $channel, string $login): ?int
+    public function bytesForText(string $channel, string $login): ?int
     {
         return $this->longestLineBytes === null
             ? null

@@ -40,7 +40,8 @@ final readonly class AlwaysTooLong extends AbstractCheck
     {
         $findings = [];
         $limit =
-            (new MessageLimits($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters() ?? PHP_INT_MAX;
+            (new MessageLimits($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters()
+            ?? PHP_INT_MAX;
         foreach ($at->texts as $text) {
             $shortest = $text->estimate->extent->shortest;
             if ($shortest > $limit) {

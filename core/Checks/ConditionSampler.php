@@ -340,7 +340,7 @@ final class ConditionSampler
                 ),
                 [...$this->texts, ...self::OTHERS],
             ),
-            ValueKind::Moment, ValueKind::Span, ValueKind::Items => [],
+            ValueKind::Moment, ValueKind::TimeSpan, ValueKind::Items => [],
         };
     }
 

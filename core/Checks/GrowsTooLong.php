@@ -52,10 +52,10 @@ final readonly class GrowsTooLong extends AbstractCheck
     public function look(CheckContext $at): array
     {
         $findings = [];
-        $room = new MessageLimits($at->around->profile, $at->pack->channel->login, $at->pack->parrot);
+        $limits = new MessageLimits($at->around->profile, $at->pack->channel->login, $at->pack->parrot);
         foreach ($at->texts as $text) {
             $extent = $text->estimate->extent;
-            $limit = $room->characters() ?? $room->bytes() ?? 0;
+            $limit = $limits->characters() ?? $limits->bytes() ?? 0;
             if ($limit === 0 || $extent->typed === 0 || $extent->longest <= $limit) {
                 continue;
             }

@@ -18,12 +18,12 @@ final class ReadText
 
     /**
      * @param  string  $at  JSON Pointer into the pack
-     * @param  string  $place  in the command: "responses/0/text", "if_it_fails"
+     * @param  string  $textPath  in the command: "responses/0/text", "if_it_fails"
      */
     public function __construct(
         public readonly Command $command,
         public readonly string $at,
-        public readonly string $place,
+        public readonly string $textPath,
         public readonly Response $response,
         public readonly ResponseEstimate $estimate,
     ) {
@@ -64,6 +64,6 @@ final class ReadText
 
     public function isResponse(): bool
     {
-        return str_starts_with($this->place, 'responses/');
+        return str_starts_with($this->textPath, 'responses/');
     }
 }

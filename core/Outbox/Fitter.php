@@ -20,13 +20,13 @@ final readonly class Fitter
         ];
     }
 
-    public static function fit(RenderedResponse $said, MessageLimits $room): FittedText
+    public static function fit(RenderedResponse $said, MessageLimits $limits): FittedText
     {
-        $draft = new FittedText($said->pieces());
+        $fitted = new FittedText($said->pieces());
         foreach (self::fittings() as $fitting) {
-            $fitting->fit($draft, $room);
+            $fitting->fit($fitted, $limits);
         }
 
-        return $draft;
+        return $fitted;
     }
 }

@@ -7,5 +7,5 @@ namespace SilverParrot\Outbox;
 /** One thing that is done to every saying before the chat sees it. */
 interface Fitting
 {
-    public function fit(FittedText $draft, MessageLimits $room): void;
+    public function fit(FittedText $fitted, MessageLimits $limits): void;
 }

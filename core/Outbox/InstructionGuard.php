@@ -15,17 +15,17 @@ use SilverParrot\Source\Unseen;
  */
 final readonly class InstructionGuard implements Fitting
 {
-    public function fit(FittedText $draft, MessageLimits $room): void
+    public function fit(FittedText $fitted, MessageLimits $limits): void
     {
-        if ($this->isInstructionByHalves($draft, $room)) {
-            $draft->pieces = [];
-            $draft->notes[] = new Message('fitted.instruction-by-halves');
+        if ($this->isInstructionByHalves($fitted, $limits)) {
+            $fitted->pieces = [];
+            $fitted->notes[] = new Message('fitted.instruction-by-halves');
 
             return;
         }
         $dropped = '';
-        foreach ($draft->pieces as $index => [$text, $origin]) {
-            $marks = self::marks($origin, $room);
+        foreach ($fitted->pieces as $index => [$text, $origin]) {
+            $marks = self::marks($origin, $limits);
             $characters = mb_str_split($text);
             $seen = false;
             $lastMark = -1;
@@ -39,34 +39,34 @@ final readonly class InstructionGuard implements Fitting
             }
             if ($lastMark >= 0) {
                 $dropped .= implode('', array_intersect(array_slice($characters, 0, $lastMark + 1), $marks));
-                $draft->pieces[$index][0] = ltrim(implode('', array_slice($characters, $lastMark + 1)), ' ');
+                $fitted->pieces[$index][0] = ltrim(implode('', array_slice($characters, $lastMark + 1)), ' ');
             }
             if ($seen) {
                 break;
             }
         }
         if ($dropped !== '') {
-            $draft->notes[] = new Message('fitted.instruction', ['marks' => $dropped]);
+            $fitted->notes[] = new Message('fitted.instruction', ['marks' => $dropped]);
             // Text that followed a dropped mark may begin with a space now.
-            (new OneLine)->fit($draft, $room);
+            (new OneLine)->fit($fitted, $limits);
         }
     }
 
     /** @return list<string> the marks that may not begin what came from there */
-    private static function marks(Origin $origin, MessageLimits $room): array
+    private static function marks(Origin $origin, MessageLimits $limits): array
     {
         return match ($origin) {
             Origin::Author => [],
-            Origin::Pack => $room->profile->instructionMarks,
-            Origin::People => [...$room->profile->instructionMarks, ...$room->profile->talkerMarks],
+            Origin::Pack => $limits->profile->instructionMarks,
+            Origin::People => [...$limits->profile->instructionMarks, ...$limits->profile->talkerMarks],
         };
     }
 
     /** Whether the first word begins with the author's own mark, and a slot says part of it. */
-    private function isInstructionByHalves(FittedText $draft, MessageLimits $room): bool
+    private function isInstructionByHalves(FittedText $fitted, MessageLimits $limits): bool
     {
         $isInstruction = false;
-        foreach ($draft->pieces as [$text, $origin]) {
+        foreach ($fitted->pieces as [$text, $origin]) {
             if ($isInstruction && $origin !== Origin::Author) {
                 return true;
             }
@@ -75,7 +75,8 @@ final readonly class InstructionGuard implements Fitting
                     return false;
                 }
                 if (! $isInstruction && ! Unseen::mayStandBefore($character)) {
-                    if ($origin !== Origin::Author || ! in_array($character, $room->profile->instructionMarks, true)) {
+                    $marks = $limits->profile->instructionMarks;
+                    if ($origin !== Origin::Author || ! in_array($character, $marks, true)) {
                         return false;
                     }
                     $isInstruction = true;

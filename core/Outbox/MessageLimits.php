@@ -20,6 +20,6 @@ final readonly class MessageLimits
 
     public function bytes(): ?int
     {
-        return $this->profile->roomInBytes($this->channel, $this->login);
+        return $this->profile->bytesForText($this->channel, $this->login);
     }
 }

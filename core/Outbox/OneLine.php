@@ -7,11 +7,11 @@ namespace SilverParrot\Outbox;
 /** Line breaks and control characters become spaces, runs of spaces one, and the ends are trimmed. */
 final readonly class OneLine implements Fitting
 {
-    public function fit(FittedText $draft, MessageLimits $room): void
+    public function fit(FittedText $fitted, MessageLimits $limits): void
     {
         $pieces = [];
         $endsInSpace = true;
-        foreach ($draft->pieces as [$text, $origin]) {
+        foreach ($fitted->pieces as [$text, $origin]) {
             $text = preg_replace('/[\p{Cc}\x{2028}\x{2029} ]++/u', ' ', mb_scrub($text)) ?? '';
             if ($endsInSpace) {
                 $text = ltrim($text, ' ');
@@ -25,6 +25,6 @@ final readonly class OneLine implements Fitting
         if ($last !== null) {
             $pieces[$last][0] = rtrim($pieces[$last][0], ' ');
         }
-        $draft->pieces = $pieces;
+        $fitted->pieces = $pieces;
     }
 }

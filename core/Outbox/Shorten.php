@@ -11,18 +11,18 @@ use SilverParrot\Source\Truncator;
 /** Cut to the longest message of the chat profile. */
 final readonly class Shorten implements Fitting
 {
-    public function fit(FittedText $draft, MessageLimits $room): void
+    public function fit(FittedText $fitted, MessageLimits $limits): void
     {
-        $text = $draft->text();
-        if (Truncator::fits($text, $room->characters(), $room->bytes())) {
+        $text = $fitted->text();
+        if (Truncator::fits($text, $limits->characters(), $limits->bytes())) {
             return;
         }
-        $cut = Truncator::toRoom($text, $room->characters(), $room->bytes());
-        $limit = $room->characters() === null
-            ? new Message('fitted.bytes', ['number' => $room->bytes() ?? 0])
-            : new Message('fitted.characters', ['number' => $room->characters() ?? 0]);
-        $draft->notes[] = new Message($cut === '' ? 'fitted.nothing-fits' : 'fitted.cut', ['limit' => $limit]);
+        $cut = Truncator::toFit($text, $limits->characters(), $limits->bytes());
+        $limit = $limits->characters() === null
+            ? new Message('fitted.bytes', ['number' => $limits->bytes() ?? 0])
+            : new Message('fitted.characters', ['number' => $limits->characters() ?? 0]);
+        $fitted->notes[] = new Message($cut === '' ? 'fitted.nothing-fits' : 'fitted.cut', ['limit' => $limit]);
         // What is left begins as it did, so where its pieces came from no longer matters.
-        $draft->pieces = $cut === '' ? [] : [[$cut, Origin::Author]];
+        $fitted->pieces = $cut === '' ? [] : [[$cut, Origin::Author]];
     }
 }

@@ -26,7 +26,7 @@ use SilverParrot\World;
  */
 final readonly class LineRerun
 {
-    private EventHandler $talker;
+    private EventHandler $handler;
 
     /** @param  array<string, null|bool|int|string>  $channel  details as they are now, by their names */
     public function __construct(
@@ -36,7 +36,7 @@ final readonly class LineRerun
         private array $channel = [],
         private Wording $wording = new MessageKeys,
     ) {
-        $this->talker = new EventHandler;
+        $this->handler = new EventHandler;
     }
 
     /**
@@ -59,7 +59,7 @@ final readonly class LineRerun
             $traced,
             $this->wording,
         );
-        $outcome = (new Driver($this->talker, $store))->hear($line, $world)->outcome;
+        $outcome = (new Driver($this->handler, $store))->hear($line, $world)->outcome;
 
         return $outcome instanceof Outcome
             ? $outcome

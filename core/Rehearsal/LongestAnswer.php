@@ -59,7 +59,7 @@ final readonly class LongestAnswer
         array $triggers,
         Moment $now,
     ): ?self {
-        [$extent, $words] = [$estimate->extent, $estimate->typedRoom];
+        [$extent, $words] = [$estimate->extent, $estimate->longestTyped];
         $longest = null;
         $name = str_pad('Wwww', $profile->longestName, 'w');
         $caller = Person::known('longest', $name, $name, Levels::of(Level::Subscriber, Level::Moderator), 3);

@@ -52,12 +52,12 @@ final class Rehearsal
         private readonly string $seed,
         private readonly ChatProfile $profile,
         private readonly bool $traced = true,
-        EventHandler $talker = new EventHandler,
+        EventHandler $handler = new EventHandler,
         private readonly Wording $wording = new MessageKeys,
     ) {
         // What memory holds of the cast stays.
         $this->store = new InMemoryStore($situation->memory, $situation->rest, InitialState::ofCast($pack));
-        $this->driver = new Driver($talker, $this->store);
+        $this->driver = new Driver($handler, $this->store);
         $this->readings = $situation->readings($this->store->values(...));
         $this->nothing = new PartialView([]);
         foreach ($pack->cast as $member) {

@@ -47,7 +47,7 @@ final readonly class SaidNow
         $store = new InMemoryStore($this->situation->memory, $this->situation->rest, InitialState::ofCast($this->pack));
         $readings = $this->situation->readings($store->values(...));
         $scene = Invocation::of($person, $words);
-        $room = new MessageLimits($this->profile, $this->pack->channel->login, $this->pack->parrot);
+        $limits = new MessageLimits($this->profile, $this->pack->channel->login, $this->pack->parrot);
         $open = array_map(fn (string $text): Response => $this->prepared->response($text), $texts);
         $said = array_fill_keys(array_keys($texts), null);
         $reads = Reads::of();
@@ -64,7 +64,7 @@ final readonly class SaidNow
             foreach ($open as $place => $response) {
                 $heard = $response->say(new EvaluationContext($world, $scene, "now/$place", $needed));
                 if ($heard instanceof RenderedResponse) {
-                    $text = Fitter::fit($heard, $room)->text();
+                    $text = Fitter::fit($heard, $limits)->text();
                     $said[$place] = $text === '' ? null : $text;
                 }
                 if ($heard !== null) {

@@ -28,7 +28,7 @@ final class Truncator
      * @param  int|null  $bytes  bytes that there is room for
      * @return string empty where not even the first word fits and it may not be cut
      */
-    public static function toRoom(string $text, ?int $characters, ?int $bytes): string
+    public static function toFit(string $text, ?int $characters, ?int $bytes): string
     {
         if (self::fits($text, $characters, $bytes)) {
             return $text;

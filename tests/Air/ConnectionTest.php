@@ -218,8 +218,8 @@ final class ConnectionTest extends TestCase
             ['odo', 'is the tide in?', 'odo'],
             [$heard[0]->nick(), $heard[0]->param(1), $heard[0]->tags['account']],
         );
-        self::assertTrue($chat->room('cove')?->isOperator('BOSUN'));
-        self::assertFalse($chat->room('cove')->isOperator('odo'));
+        self::assertTrue($chat->roster('cove')?->isOperator('BOSUN'));
+        self::assertFalse($chat->roster('cove')->isOperator('odo'));
         $chat->say('#cove', 'At four.', $heard[0]->tags['msgid']);
         $chat->say('odo', 'Between us: mind the third plank.');
         delay(0.1);

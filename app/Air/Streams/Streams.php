@@ -104,7 +104,9 @@ final class Streams
         }
         $stands = $this->standing(
             array_values(
-                array_unique(array_map(static fn (StreamConnection $reader): string => $reader->token->grant, $this->readers)),
+                array_unique(
+                    array_map(static fn (StreamConnection $reader): string => $reader->token->grant, $this->readers),
+                ),
             ),
         );
         foreach ($this->readers as $reader) {
@@ -191,7 +193,10 @@ final class Streams
         }
         if (
             count(
-                array_filter($this->readers, static fn (StreamConnection $reader): bool => $reader->token->user === $token->user),
+                array_filter(
+                    $this->readers,
+                    static fn (StreamConnection $reader): bool => $reader->token->user === $token->user,
+                ),
             ) >= Capacity::READERS_A_PERSON
         ) {
             return $this->refuse($socket, '503 Service Unavailable');

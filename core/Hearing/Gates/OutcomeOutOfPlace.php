@@ -49,10 +49,10 @@ final readonly class OutcomeOutOfPlace extends AbstractCheck
         $refusals = GateSettings::refusals();
         $findings = [];
         foreach ($at->texts as $text) {
-            $refusal = $refusals[basename($text->place)] ?? null;
+            $refusal = $refusals[basename($text->textPath)] ?? null;
             $gives = match (true) {
                 $text->isResponse() => [],
-                $text->place === 'if_it_fails' => ['reason'],
+                $text->textPath === 'if_it_fails' => ['reason'],
                 default => ['name', 'reason', ...$refusal->gives ?? []],
             };
             foreach (self::required($text) as $call) {

@@ -25,7 +25,7 @@ use SilverParrot\World;
 final readonly class Stage
 {
     /**
-     * @param  string  $place  names the step among all others, for its luck: "!tide/0"
+     * @param  string  $textPath  names the step among all others, for its luck: "!tide/0"
      * @param  PendingChanges  $changes  what gates and the steps before it have changed; what it changes goes on top
      */
     public function __construct(
@@ -37,12 +37,12 @@ final readonly class Stage
         public PendingReads $needed,
         public ?Trace $trace,
         private ResponseCache $prepared,
-        public string $place,
+        public string $textPath,
     ) {
     }
 
     /** The same stage for one of the steps, or for a reply. */
-    public function at(string $place): self
+    public function at(string $textPath): self
     {
         return new self(
             $this->command,
@@ -53,7 +53,7 @@ final readonly class Stage
             $this->needed,
             $this->trace,
             $this->prepared,
-            $place,
+            $textPath,
         );
     }
 
@@ -61,7 +61,7 @@ final readonly class Stage
     public function say(string $text): Ran|EvaluationFailure|null
     {
         $this->trace?->saysFrom($text);
-        $run = new EvaluationContext($this->world, $this->scene, $this->place, $this->needed, $this->trace);
+        $run = new EvaluationContext($this->world, $this->scene, $this->textPath, $this->needed, $this->trace);
         $run->changed = $this->changes;
         $said = $this->prepared->response($text)->say($run);
         if (! $said instanceof RenderedResponse) {
@@ -69,11 +69,14 @@ final readonly class Stage
         }
         $delivery = $this->command->delivery;
         $login = $delivery->voice === Voice::Parrot ? $this->world->pack->parrot : $this->world->pack->channel->login;
-        $draft = Fitter::fit($said, new MessageLimits($this->world->profile, $this->world->pack->channel->login, $login));
-        foreach ($draft->notes as $note) {
+        $fitted = Fitter::fit(
+            $said,
+            new MessageLimits($this->world->profile, $this->world->pack->channel->login, $login),
+        );
+        foreach ($fitted->notes as $note) {
             $this->trace?->fitted($note);
         }
-        $fit = $draft->text();
+        $fit = $fitted->text();
         if ($fit === '') {
             $this->trace?->fitted(new Message('fitted.nothing-left'));
 

@@ -44,7 +44,7 @@ abstract class EstimateContext
     abstract public function work(int $steps): void;
 
     /** Code points that can be typed after the shortest trigger, in one line of this chat. */
-    public function typedRoom(): int
+    public function longestTyped(): int
     {
         return max(
             1,

@@ -52,7 +52,7 @@ final class Lengths
         );
     }
 
-    public function span(): ValueEstimate
+    public function timeSpan(): ValueEstimate
     {
         return $this->found['span'] ??= $this->spanIn('units');
     }
@@ -216,7 +216,7 @@ final class Lengths
         }
 
         return ValueEstimate::of(
-            ValueKind::Span,
+            ValueKind::TimeSpan,
             min(
                 array_map(fn (string $unit): int => ValueEstimate::length($this->printer->quantity(1, $unit, $style)), [
                     'second',

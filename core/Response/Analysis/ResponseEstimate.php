@@ -12,7 +12,7 @@ final readonly class ResponseEstimate
      * @param  list<EstimatedCondition>  $conditions
      * @param  array<string, ValueEstimate>  $values  of everything that has one value within the response, by its key
      *     (see Asked)
-     * @param  int  $typedRoom  code points that can be typed after the trigger
+     * @param  int  $longestTyped  code points that can be typed after the trigger
      * @param  int  $work  steps of all filters together, at most
      */
     public function __construct(
@@ -20,7 +20,7 @@ final readonly class ResponseEstimate
         public array $slots,
         public array $conditions,
         public array $values,
-        public int $typedRoom,
+        public int $longestTyped,
         public int $work,
     ) {
     }

@@ -67,7 +67,7 @@ final class StaticAnalyzer extends EstimateContext
             $analyzer->slots,
             $analyzer->conditions,
             $analyzer->values,
-            $analyzer->typedRoom(),
+            $analyzer->longestTyped(),
             $analyzer->work,
         );
     }

@@ -69,11 +69,11 @@ final class Sum
     ): ValueEstimate {
         $isLength = is_string($right->written)
             ? TimeSpan::secondsOf($right->written) !== null
-            : $right->isOnly(ValueKind::Span) && ! $right->canBeNothing;
+            : $right->isOnly(ValueKind::TimeSpan) && ! $right->canBeNothing;
         $isShift = $operation === Operation::Plus || $operation === Operation::Minus;
 
         $isReadable = static fn (string $text): bool => TimeSpan::secondsOf($text) !== null;
-        $isNever = ! $isShift || $right->cannotBeRead($isReadable, ValueKind::Span);
+        $isNever = ! $isShift || $right->cannotBeRead($isReadable, ValueKind::TimeSpan);
 
         return $in->lengths
             ->moment()

@@ -362,7 +362,7 @@ final readonly class ValueEstimate
         }
         foreach ($this->kinds as $kind) {
             $gap = match ($kind) {
-                ValueKind::Number, ValueKind::Span => null,
+                ValueKind::Number, ValueKind::TimeSpan => null,
                 ValueKind::Text => GapReason::NoNumber,
                 default => GapReason::WrongKind,
             };
@@ -382,7 +382,7 @@ final readonly class ValueEstimate
                     $this->cannotBeRead(
                         static fn (string $text): bool => Number::typed($text) !== null,
                         ValueKind::Number,
-                        ValueKind::Span,
+                        ValueKind::TimeSpan,
                     ) => CertainFailure::NoNumber,
                     default => null,
                 },

@@ -20,7 +20,7 @@ enum ValueKind: string
     case Moment = 'a moment';
 
     /** The stretch between two moments. */
-    case Span = 'a span';
+    case TimeSpan = 'a span';
 
     /** Somebody in the chat. */
     case Person = 'a person';

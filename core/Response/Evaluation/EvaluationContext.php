@@ -37,11 +37,11 @@ final class EvaluationContext
     /** @var array<string, null|bool|int|string|Value> by folded name */
     private array $bound = [];
 
-    /** @param  string  $place names the response among all others, for chance: "!tide/0" */
+    /** @param  string  $textPath names the response among all others, for chance: "!tide/0" */
     public function __construct(
         public readonly World $world,
         public readonly Invocation $scene,
-        private readonly string $place,
+        private readonly string $textPath,
         private readonly PendingReads $needed,
         public readonly ?SlotTrace $trace = null,
     ) {
@@ -85,7 +85,7 @@ final class EvaluationContext
     public function draw(Span $span): Randomizer
     {
         // There are no loops, so every place is drawn at most once.
-        return $this->world->chance->at("{$this->place}@{$span->from}");
+        return $this->world->chance->at("{$this->textPath}@{$span->from}");
     }
 
     /** Whether the key has been fetched; noted as needed where it has not. */

@@ -65,7 +65,9 @@ final readonly class Filtered extends Expression
                     $run->work(Work::stepsFor($filter, strlen($value)));
                     $value = $changesText->change($value, $run);
 
-                    return strlen($value) > Limits::VALUE && ValueLimits::isTooLong($value) ? ValueLimits::tooLong() : $value;
+                    return strlen($value) > Limits::VALUE && ValueLimits::isTooLong($value)
+                        ? ValueLimits::tooLong()
+                        : $value;
                 }
                 if ($value instanceof Gap && ($value->isPending() || $standIn === null)) {
                     return $value;

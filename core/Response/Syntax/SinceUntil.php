@@ -58,7 +58,7 @@ final readonly class SinceUntil extends Expression
         $isDay = is_string($moment->written) && Moment::fromIso($moment->written, $in->pack->channel->zone) !== null;
 
         return $in->lengths
-            ->span()
+            ->timeSpan()
             ->orNothing()
             ->orGap(
                 ...$moment->gaps,

@@ -46,10 +46,10 @@ final readonly class Words extends Expression
 
     public function estimate(EstimateContext $in): ValueEstimate
     {
-        $words = ValueEstimate::text(1, $in->typedRoom())->typed()->orNothing();
+        $words = ValueEstimate::text(1, $in->longestTyped())->typed()->orNothing();
 
         // A length of time has two words or more: "2 days".
-        return $this->from === $this->to ? $words->neverReadAs(ValueKind::Span) : $words;
+        return $this->from === $this->to ? $words->neverReadAs(ValueKind::TimeSpan) : $words;
     }
 
     public function key(): string

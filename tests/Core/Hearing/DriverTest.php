@@ -77,7 +77,10 @@ final class DriverTest extends TestCase
     public function test_a_line_that_sets_nothing_off_reads_and_writes_nothing(): void
     {
         $store = new InMemoryStore;
-        $carried = (new Driver(new EventHandler, $store))->hear($this->line('good evening'), $this->world(World::pack()));
+        $carried = (new Driver(new EventHandler, $store))->hear(
+            $this->line('good evening'),
+            $this->world(World::pack()),
+        );
         self::assertSame([], $carried->memory);
         self::assertSame([], $store->values());
     }

@@ -269,7 +269,10 @@ final class GatesAndStepsTest extends TestCase
         );
         self::assertInstanceOf(Outcome::class, $second);
         self::assertSame([[], true, []], [$second->texts(), $second->failed !== null, $second->later]);
-        $gone = (new EventHandler)->hear($later, $this->world(Say::on('!other', 'x'), new CompleteView, new CannedReadings));
+        $gone = (new EventHandler)->hear(
+            $later,
+            $this->world(Say::on('!other', 'x'), new CompleteView, new CannedReadings),
+        );
         self::assertSame([], $gone instanceof Outcome ? $gone->sayings : null);
     }
 

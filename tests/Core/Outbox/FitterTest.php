@@ -105,7 +105,7 @@ final class FitterTest extends TestCase
     {
         // The second byte of "à" is the one of a no-break space.
         for ($most = 1; $most < 60; $most++) {
-            $cut = Truncator::toRoom(str_repeat('à ', 40), null, $most);
+            $cut = Truncator::toFit(str_repeat('à ', 40), null, $most);
             self::assertTrue(mb_check_encoding($cut, 'UTF-8'));
             self::assertDoesNotMatchRegularExpression('/[\s\p{Z}]…$/u', $cut);
         }
@@ -143,7 +143,7 @@ final class FitterTest extends TestCase
         self::assertEquals([new Message('fitted.cut', ['limit' => $limit])], $characters->notes);
 
         $profile = ChatProfile::irc();
-        $room = (int) $profile->roomInBytes('lantern_cove', 'silver_parrot');
+        $room = (int) $profile->bytesForText('lantern_cove', 'silver_parrot');
         $bytes = self::fit([[$text, false]], $profile)->text();
         self::assertLessThanOrEqual($room, strlen($bytes));
         self::assertGreaterThan($room - 12, strlen($bytes));
@@ -160,20 +160,20 @@ final class FitterTest extends TestCase
     public function test_neither_address_nor_name_nor_short_word_is_cut_in_two(): void
     {
         $address = 'https://charts.lantern-cove.example/the/long/way/round/the/rock';
-        self::assertSame('See…', Truncator::toRoom("See $address", 40, null));
-        self::assertSame('Ahoy…', Truncator::toRoom('Ahoy @Maximilian_of_the_Mist!', 15, null));
-        self::assertSame('Thank…', Truncator::toRoom('Thank everybody', 12, null));
+        self::assertSame('See…', Truncator::toFit("See $address", 40, null));
+        self::assertSame('Ahoy…', Truncator::toFit('Ahoy @Maximilian_of_the_Mist!', 15, null));
+        self::assertSame('Thank…', Truncator::toFit('Thank everybody', 12, null));
         self::assertSame(
             '',
-            Truncator::toRoom($address, 20, null),
+            Truncator::toFit($address, 20, null),
             'an address alone that does not fit is not said at all',
         );
         self::assertSame(
             '潮潮潮潮潮潮潮潮潮…',
-            Truncator::toRoom(str_repeat('潮', 80), 10, null),
+            Truncator::toFit(str_repeat('潮', 80), 10, null),
             'a script without spaces is cut between characters',
         );
-        self::assertSame('whole', Truncator::toRoom('whole', 5, null));
+        self::assertSame('whole', Truncator::toFit('whole', 5, null));
     }
 
     /**

@@ -46,7 +46,7 @@ final class ConnectionTest extends TestCase
         $address = AirSettings::of(config())->addressOf($channel);
         self::assertSame(
             ['chat.lantern-cove.example', 6697, 'cove', 'tar & oakum', true],
-            [$address->host, $address->port, $address->room, $address->secret, $address->tls],
+            [$address->host, $address->port, $address->name, $address->secret, $address->tls],
         );
         self::assertStringNotContainsString('oakum', print_r($address, true));
         self::assertArrayNotHasKey('chat_secret', $channel->toArray());

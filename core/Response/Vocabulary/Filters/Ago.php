@@ -43,12 +43,12 @@ final readonly class Ago implements Filter
         return $value
             ->asText(1, $in->lengths->ago()->longest, $in->lengths->ago()->bytes)
             ->orGap(
-                ...$value->isOnly(ValueKind::Moment, ValueKind::Span) || $value->kinds === []
+                ...$value->isOnly(ValueKind::Moment, ValueKind::TimeSpan) || $value->kinds === []
                     ? []
                     : [GapReason::WrongKind],
             )
             ->failing(
-                $value->isNever(ValueKind::Span) && MomentEstimate::isNone($value, $in->pack->channel->zone)
+                $value->isNever(ValueKind::TimeSpan) && MomentEstimate::isNone($value, $in->pack->channel->zone)
                     ? CertainFailure::NotAMoment
                     : null,
             );

@@ -54,8 +54,8 @@ final readonly class InUnit implements Filter, TakesWords
 
         return $value
             ->asWhole(new Range(0, $most))
-            ->orGap(...$value->isOnly(ValueKind::Span) || $value->kinds === [] ? [] : [GapReason::WrongKind])
-            ->failing($value->isNever(ValueKind::Span) ? CertainFailure::NotALength : null);
+            ->orGap(...$value->isOnly(ValueKind::TimeSpan) || $value->kinds === [] ? [] : [GapReason::WrongKind])
+            ->failing($value->isNever(ValueKind::TimeSpan) ? CertainFailure::NotALength : null);
     }
 
     public function apply(

@@ -57,7 +57,8 @@ final readonly class Join implements Filter
         $between = $run->print($arguments[0] ?? null);
         $texts = array_map($run->print(...), $value->items);
 
-        return array_sum(array_map(strlen(...), $texts)) + strlen($between) * max(0, count($texts) - 1) > ValueLimits::BYTES
+        return array_sum(array_map(strlen(...), $texts)) + strlen($between) * max(0, count($texts) - 1)
+            > ValueLimits::BYTES
             ? ValueLimits::tooLong()
             : implode($between, $texts);
     }

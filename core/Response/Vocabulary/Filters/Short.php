@@ -47,7 +47,7 @@ final readonly class Short implements Filter
         return $value
             ->asText(1, $isSmall ? $value->range->digits() : $short->longest, $short->bytes)
             ->orGap(
-                ...$value->isOnly(ValueKind::Number, ValueKind::Span, ValueKind::Moment) || $value->kinds === []
+                ...$value->isOnly(ValueKind::Number, ValueKind::TimeSpan, ValueKind::Moment) || $value->kinds === []
                     ? []
                     : [GapReason::WrongKind],
             )
@@ -57,7 +57,7 @@ final readonly class Short implements Filter
                 && $value->cannotBeRead(
                     static fn (string $text): bool => Number::typed($text) !== null,
                     ValueKind::Number,
-                    ValueKind::Span,
+                    ValueKind::TimeSpan,
                     ValueKind::Moment,
                 )
                     ? CertainFailure::NoNumber

@@ -107,7 +107,7 @@ final readonly class ChannelName extends Name
             'viewers', 'followers', 'subscribers' => ValueEstimate::whole(Range::ofACount()),
             'live' => $in->lengths->yesNo(),
             'started', 'next' => $in->lengths->moment(),
-            'uptime' => $in->lengths->span(),
+            'uptime' => $in->lengths->timeSpan(),
             default => ValueEstimate::nothing()->orGap(GapReason::Unknown),
         };
 

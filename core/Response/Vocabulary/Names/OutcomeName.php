@@ -49,7 +49,7 @@ final readonly class OutcomeName extends Name
     {
         return match ($call->folded[1] ?? '') {
             'name' => ValueEstimate::oneOf(...$in->triggers),
-            'left' => $in->lengths->span()->orNothing(),
+            'left' => $in->lengths->timeSpan()->orNothing(),
             // Sentences of our own, which name what the command asks for.
             default => ValueEstimate::text(0, self::LONGEST)->orNothing(),
         };

@@ -71,7 +71,7 @@ final readonly class QuoteName extends Name
             // A quote as a whole is said as its text, and is none.
             default => ValueEstimate::text(1, Limits::READING)->neverReadAs(
                 ValueKind::Number,
-                ValueKind::Span,
+                ValueKind::TimeSpan,
                 ValueKind::Moment,
             ),
         };
