@@ -153,7 +153,9 @@ final readonly class ChatController
     {
         $heard = $line->kind === LogEntry::HEARD ? $rehear->why($channel, $line) : null;
         $trigger =
-            $heard === null ? null : TriggerMatch::in($assembler->pack($channel), $line->text)?->command->trigger;
+            $heard === null
+                ? null
+                : TriggerMatch::in($assembler->reachedBy($channel, [$line->text]), $line->text)?->command->trigger;
 
         return [
             'outcome' => $heard,

@@ -53,13 +53,15 @@ final readonly class LineReruns
      *
      * @return array{int, list<HeardTwice>} how many lines were looked at, and those that would be answered differently
      */
-    public function differently(Channel $channel, Pack $draft): array
+    public function differently(Channel $channel): array
     {
         $air = $this->editions->onAir($channel);
         if ($air === null) {
             return [0, []];
         }
         $lines = $this->log->lastHeard($channel->id, self::LINES);
+        $said = array_map(static fn (LogEntry $line): string => $line->text, $lines);
+        $draft = $this->assembler->reachedBy($channel, $said);
         $again = $this->again($channel);
         $different = [];
         foreach ($lines as $line) {
@@ -85,7 +87,9 @@ final readonly class LineReruns
             traced: true,
         );
 
-        return $air === null ? null : new HeardTwice($line, $by($air), $by($this->assembler->pack($channel)));
+        return $air === null
+            ? null
+            : new HeardTwice($line, $by($air), $by($this->assembler->reachedBy($channel, [$line->text])));
     }
 
     private function again(Channel $channel): LineRerun

@@ -7,7 +7,6 @@ namespace App\Publish;
 use App\Models\Channel;
 use App\Models\Edition;
 use App\Models\User;
-use App\Storage\Assembler;
 use App\Write\Findings;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -31,9 +30,9 @@ final readonly class PublishController
     }
 
     /** The last lines of the real chat through the draft: a part of the page that fills in by itself. */
-    public function differently(Channel $channel, Assembler $assembler, LineReruns $rehear): View
+    public function differently(Channel $channel, LineReruns $rehear): View
     {
-        [$looked, $different] = $rehear->differently($channel, $assembler->pack($channel));
+        [$looked, $different] = $rehear->differently($channel);
 
         return view('publish.partials.differently', [
             'channel' => $channel,

@@ -26,7 +26,8 @@ final readonly class Expectations
         if ($rows->isEmpty()) {
             return [];
         }
-        $pack = $this->assembler->pack($channel);
+        $lines = array_map(static fn (ExpectationRow $row): string => $row->document->line, $rows->all());
+        $pack = $this->assembler->reachedBy($channel, array_values($lines));
         $holdings = [];
         foreach ($rows as $row) {
             /** @var ExpectationRow $row */

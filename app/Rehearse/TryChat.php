@@ -45,13 +45,14 @@ final readonly class TryChat
      */
     public function run(Channel $channel, TryState $state, ?Command $draft = null, ?string $insteadOf = null): TriedChat
     {
-        $pack = $this->pack($channel, $draft, $insteadOf);
         $from = $this->from($channel, $state);
+        $lines = self::lines($state, $from);
+        $pack = $this->pack($channel, $lines, $draft, $insteadOf);
         $rehearsal = $this->rehearsal($channel, $pack, $this->situation($channel, $from), $state, $from, traced: true);
 
         return new TriedChat(
             $state,
-            Runner::run($rehearsal, self::lines($state, $from), [], $state->start)->heard,
+            Runner::run($rehearsal, $lines, [], $state->start)->heard,
             self::cast($pack, $from),
         );
     }
@@ -64,13 +65,14 @@ final readonly class TryChat
         ?Command $draft,
         ?string $insteadOf,
     ): ?Kept {
-        $pack = $this->pack($channel, $draft, $insteadOf);
         $from = $this->from($channel, $state);
+        $lines = self::lines($state, $from);
+        $pack = $this->pack($channel, $lines, $draft, $insteadOf);
         $situation = $this->situation($channel, $from);
         $rehearsal = $this->rehearsal($channel, $pack, $situation, $state, $from, traced: false);
         $heard = Runner::run(
             $rehearsal,
-            array_slice(self::lines($state, $from), 0, $index + 1),
+            array_slice($lines, 0, $index + 1),
             [],
             $state->start,
         )->line($index);
@@ -164,9 +166,11 @@ final readonly class TryChat
             ];
     }
 
-    private function pack(Channel $channel, ?Command $draft, ?string $insteadOf): Pack
+    /** @param  list<TimedLine>  $lines */
+    private function pack(Channel $channel, array $lines, ?Command $draft, ?string $insteadOf): Pack
     {
-        $pack = $this->assembler->pack($channel);
+        $said = array_map(static fn (TimedLine $line): string => $line->text, $lines);
+        $pack = $this->assembler->reachedBy($channel, $said);
 
         return $draft === null || $draft->trigger === '' ? $pack : $pack->withCommand($draft, $insteadOf);
     }

@@ -6,6 +6,7 @@ namespace App\Storage;
 
 use App\Models;
 use Closure;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use SilverParrot\Chat\Channel;
@@ -14,6 +15,7 @@ use SilverParrot\Chat\Zones;
 use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Document\Document;
 use SilverParrot\Hearing\Gates\GateSettings;
+use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandMetadata;
@@ -87,22 +89,59 @@ final class Assembler
      */
     public function namesAndTriggers(Models\Channel $channel): Pack
     {
-        return $this->names($channel)->withCommands(
-            self::rows(
-                $channel->commands()->select(['id', 'stable_id', 'trigger', 'gates', 'listed']),
-                static function (object $row): Command {
-                    /** @var object{stable_id: string, trigger: string, gates: string, listed: int} $row */
-                    $gates = json_decode($row->gates, true);
+        return $this->names($channel)->withCommands(array_values(self::listed($channel, [])));
+    }
 
-                    return new Command(
-                        new Triggers($row->trigger),
-                        gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])),
-                        about: new CommandMetadata(listed: $row->listed === 1),
-                        id: $row->stable_id,
-                    );
-                },
-            ),
-        );
+    /**
+     * As much of the pack as these lines reach: what can be named, the commands that they set off, and of all others
+     * what they are called and who may.
+     *
+     * @param  list<string>  $lines
+     */
+    public function reachedBy(Models\Channel $channel, array $lines): Pack
+    {
+        $words = array_values(array_unique(array_map(TriggerMatch::word(...), $lines)));
+        $aliases = [];
+        foreach ($channel->aliases()->orderBy('position')->toBase()->get(['command_id', 'alias']) as $row) {
+            /** @var object{command_id: int, alias: string} $row */
+            $aliases[$row->command_id][] = $row->alias;
+        }
+        $reached = $channel
+            ->commands()
+            ->with(['aliases', 'responses', 'expectations'])
+            ->where(static fn (Builder $any): Builder => $any->whereIn('trigger_folded', $words)->orWhereIn(
+                'id',
+                $channel->aliases()->whereIn('alias_folded', $words)->select('command_id'),
+            ))
+            ->get();
+        $commands = self::listed($channel, $aliases);
+        foreach ($reached as $row) {
+            $commands[$row->id] = CommandRepository::toCore($row);
+        }
+
+        return $this->names($channel)->withCommands(array_values($commands));
+    }
+
+    /**
+     * @param  array<int, list<string>>  $aliases  by the command's number
+     * @return array<int, Command> with their triggers, gates and ids alone, in the order of a document
+     */
+    private static function listed(Models\Channel $channel, array $aliases): array
+    {
+        $commands = [];
+        $rows = $channel->commands()->select(['id', 'stable_id', 'trigger', 'gates', 'listed'])->orderBy('id');
+        foreach ($rows->toBase()->get() as $row) {
+            /** @var object{id: int, stable_id: string, trigger: string, gates: string, listed: int} $row */
+            $gates = json_decode($row->gates, true);
+            $commands[$row->id] = new Command(
+                new Triggers($row->trigger, $aliases[$row->id] ?? []),
+                gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])),
+                about: new CommandMetadata(listed: $row->listed === 1),
+                id: $row->stable_id,
+            );
+        }
+
+        return $commands;
     }
 
     /**

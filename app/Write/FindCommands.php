@@ -17,7 +17,7 @@ use SilverParrot\Source\Fold;
 final readonly class FindCommands
 {
     /** A page that is read, not scrolled for ever; finding narrows it. */
-    private const MOST = 200;
+    public const MOST = 200;
 
     public function __construct(
         private Assembler $assembler,

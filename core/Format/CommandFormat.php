@@ -109,6 +109,7 @@ final class CommandFormat
             }
         }
 
-        return $texts;
+        // An empty reply is none.
+        return array_filter($texts, static fn (string $text): bool => $text !== '');
     }
 }

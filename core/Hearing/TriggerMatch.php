@@ -27,6 +27,12 @@ final readonly class TriggerMatch
         return $command === null ? null : new self($command, $first, $words);
     }
 
+    /** What a line begins with, folded: where it sets a command off, this is its trigger. */
+    public static function word(string $line): string
+    {
+        return Fold::caseless(self::split($line)[0]);
+    }
+
     /**
      * @return array{string, string|null}|null a first word that looks like a trigger and is none, and the nearest one
      */

@@ -16,6 +16,7 @@ use App\Publish\Editions;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Database\Events\TransactionCommitting;
+use SilverParrot\Source\Wording;
 
 [, $point, $times, $pid] = $argv + [1 => '', 2 => '0', 3 => '0'];
 $connection = $app->make('db')->connection();
@@ -70,4 +71,10 @@ $events->listen(static function (QueryExecuted $event) use ($at, &$written): voi
         $written = 'waited-after-write';
     }
 });
-(new Air($connection, $app->make(Editions::class), AirSettings::of($app->make('config'))))->run(null);
+$air = new Air(
+    $connection,
+    $app->make(Editions::class),
+    AirSettings::of($app->make('config')),
+    $app->make(Wording::class),
+);
+$air->run(null);

@@ -8,10 +8,16 @@ use App\Accounts\Role;
 use App\Models\CommandRow;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
+use App\Storage\MemoryRows;
+use App\Write\FindCommands;
 use Illuminate\Database\Eloquent\Factories\Sequence;
 use Illuminate\Support\Facades\DB;
+use SilverParrot\Hearing\Outcome;
 use SilverParrot\Pack\Expectation;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Value\Moment;
+use Tests\Feature\DatabaseWork;
 use Tests\Feature\TestCase;
 
 final class CommandsTest extends TestCase
@@ -282,13 +288,9 @@ final class CommandsTest extends TestCase
 
     public function test_pages_ask_the_database_as_often_for_many_commands_as_for_few(): void
     {
-        $asked = function (string $method, string $url, array $fields): int {
-            DB::flushQueryLog();
-            DB::enableQueryLog();
-            $this->call($method, $url, $fields)->assertOk();
-
-            return count(DB::getQueryLog());
-        };
+        $work = fn (string $method, string $url, array $fields): DatabaseWork => DatabaseWork::of(
+            fn () => $this->call($method, $url, $fields)->assertOk(),
+        );
         $pages = [
             ['GET', route('write', $this->cove), []],
             ['POST', route('write.preview', $this->cove), $this->fields()],
@@ -298,7 +300,7 @@ final class CommandsTest extends TestCase
                 $this->fields(['do' => 'say', 'speaker' => 'pia', 'line' => '!tide']),
             ],
         ];
-        $few = array_map(static fn (array $page): int => $asked(...$page), $pages);
+        $few = array_map(static fn (array $page): DatabaseWork => $work(...$page), $pages);
         $more = static fn (Sequence $at): array => ['trigger' => "!more{$at->index}"];
         $this->insert(CommandRow::factory()->for($this->cove)->count(1_982)->sequence($more));
         DB::statement(
@@ -318,7 +320,42 @@ final class CommandsTest extends TestCase
                 range(1, 3_000),
             ),
         );
-        self::assertSame($few, array_map(static fn (array $page): int => $asked(...$page), $pages));
+        // The list shows so many commands at most, with one response each here; of all others it reads what they are
+        // called.
+        $shown = FindCommands::MOST;
+        $more = [[2_000 + 2 * $shown, 2 * $shown], [0, 0], [2_000, 0]];
+        foreach ($pages as $number => $page) {
+            $many = $work(...$page);
+            self::assertSame(count($few[$number]->statements), count($many->statements), $page[1]);
+            self::assertLessThanOrEqual($few[$number]->rows + $more[$number][0], $many->rows, $page[1]);
+            self::assertLessThanOrEqual($few[$number]->models + $more[$number][1], $many->models, $page[1]);
+        }
+    }
+
+    public function test_what_lines_reach_of_a_pack_answers_them_as_the_whole_pack_does(): void
+    {
+        $whole = app(Assembler::class)->pack($this->cove);
+        $lines = ['ahoy', '!tidee', 'tide', "!PLANK\u{200B} 2", '', '!', '[caller]'];
+        foreach ($whole->commands as $command) {
+            array_push(
+                $lines,
+                ...array_map(static fn (string $one): string => "$one @odo 3", $command->triggers->all()),
+            );
+        }
+        foreach ($lines as $number => $line) {
+            $reached = app(Assembler::class)->reachedBy($this->cove, [$line]);
+            $said = fn (Pack $pack): Outcome => (new Rehearsal(
+                $pack,
+                app(MemoryRows::class)->copy($this->cove),
+                'cove',
+                $this->cove->profile(),
+            ))->line("$number", $pack->cast[0]->person(), $line, Moment::of(now()));
+            [$of, $all] = [$said($reached), $said($whole)];
+            self::assertSame($all->texts(), $of->texts(), $line);
+            self::assertEquals($all->changes, $of->changes, $line);
+            self::assertEquals($all->trace?->entries(), $of->trace?->entries(), $line);
+        }
+        self::assertGreaterThan(25, count($lines));
     }
 
     public function test_how_often_it_answers_at_most_is_part_of_the_draft(): void
