@@ -164,7 +164,7 @@ final readonly class ValueEstimate
 
     public function orNothing(): self
     {
-        return $this->with(shortest: 0, canBeNothing: true);
+        return $this->with(shortest: 0, canBeNothing: true, isHad: true);
     }
 
     /** It can never be had, unless that is not so, or a reason is known already. */

@@ -277,20 +277,18 @@ final class ChecksTest extends TestCase
                 .'https://cove.example/Knot_(rope))' => '',
             'https://cove.example/?to=https://far.example/map and https://cove.example/https://far.example' => '',
             // address-unescaped
-            'https://cove.example/?q=[words or '
-                .'"x"]' => 'address-unescaped 24-38 [words or "x" | url]; grows-too-long 24-38 [words or "x" | cut '
-                .'476]',
+            'https://cove.example/?q=[words or "x"]'
+                => 'address-unescaped 24-38 [words or "x" | url]; grows-too-long 24-38 [words or "x" | cut 476]',
             'https://cove.example/[target or "x" | url]/[roll 1 to 6] [caller]' => '',
             'https://cove.example/[counter.planks]/[caller.pebbles]/[roll 6]?n=[list.knots.size]' => '',
-            'https://cove.example/[when words][words | cut 9 | url][else][caller.boat or '
-                .'"x"][end]' => 'address-unescaped 60-80 [caller.boat or "x" | url]',
-            'https://cove.example/[either "a b", "c" as what] '
-                .'[what]' => 'address-unescaped 21-48 [either "a b", "c" | url as what]',
+            'https://cove.example/[when words][words | cut 9 | url][else][caller.boat or "x"][end]'
+                => 'address-unescaped 60-80 [caller.boat or "x" | url]',
+            'https://cove.example/[either "a b", "c" as what] [what]'
+                => 'address-unescaped 21-48 [either "a b", "c" | url as what]',
             // conditions
             '[when counter.planks]x[end]' => 'count-as-condition 6-20 counter.planks > 0',
-            '[when caller.pebbles]x[end][when counter.planks + 1]y[end][when '
-                .'target.pebbles]z[end]' => 'count-as-condition 6-20 caller.pebbles > 0; count-as-condition 33-51 '
-                .'counter.planks + 1 > 0',
+            '[when caller.pebbles]x[end][when counter.planks + 1]y[end][when target.pebbles]z[end]'
+                => 'count-as-condition 6-20 caller.pebbles > 0; count-as-condition 33-51 counter.planks + 1 > 0',
             '[when counter.planks > 0]x[end][when caller.boat]y[end]' => '',
             '[when word 1 is "a" or "b"]x[end]' => 'or-with-constant 23-26',
             '[when word 1 is one of "a", "b" or "c"]x[end][when words is "a" or words is "b"]y[end]' => '',
@@ -315,25 +313,25 @@ final class ChecksTest extends TestCase
             '[when target]Ahoy [target]![else]Ahoy all![end]' => '',
             '[when words]You said [words | cut 90].[else when word 2]x[end] [words or "so" | cut 90] [words | default '
                 .'"x" | cut 90]' => '',
-            '[take word 2 from caller.pebbles | quiet][add 1 to target.pebbles | quiet][target] got [word '
-                .'2].' => 'can-fail 0-41',
-            'The last leak was [occasion.leak | ago], and [caller] sails '
-                .'[caller.boat].' => 'can-be-nothing 18-39; can-be-nothing 60-73',
-            '[when occasion.leak]Dry for [since occasion.leak | in days].[end] [caller.pebbles] [caller.boat or '
-                .'"none"]' => '',
+            '[take word 2 from caller.pebbles | quiet][add 1 to target.pebbles | quiet][target] got [word 2].'
+                => 'can-fail 0-41',
+            'The last leak was [occasion.leak | ago], and [caller] sails [caller.boat].'
+                => 'can-be-nothing 18-39; can-be-nothing 60-73',
+            '[when occasion.leak]Dry for [since occasion.leak | in days].[end] [caller.pebbles] [caller.boat or "none"]'
+                => '',
             // can-fail
             '[lookup.tide.high] feet, or [100 / counter.planks] each' => 'can-fail 0-18; can-fail 28-50',
             '[lookup.tide.high or "no"] [100 / counter.planks or 0] [100 / counter.ballast] [10 % 3][when '
                 .'counter.planks > 0][5 / counter.ballast][end]' => '',
             '[when lookup.tide.high]It is [lookup.tide.high].[end]' => 'can-fail 0-23',
             '[roll word 1]' => 'can-fail 0-13',
-            '[add 1 to counter.planks] [add word 1 or 1 to counter.planks] [add word 1 to '
-                .'counter.ballast]' => 'can-fail 26-61; can-fail 62-93',
+            '[add 1 to counter.planks] [add word 1 or 1 to counter.planks] [add word 1 to counter.ballast]'
+                => 'can-fail 26-61; can-fail 62-93',
             '[lookup.tide.high is nothing] [lookup.tide.high | default 0]' => '',
             // always-fails
-            '[now * 2][now + now][since 5][since "yesterday"][counter.planks | date][words | cut '
-                .'0]' => 'always-fails 0-9; always-fails 9-20; always-fails 20-29; always-fails 29-48; always-fails '
-                .'48-71; always-fails 71-86',
+            '[now * 2][now + now][since 5][since "yesterday"][counter.planks | date][words | cut 0]'
+                => 'always-fails 0-9; always-fails 9-20; always-fails 20-29; always-fails 29-48; always-fails 48-71; '
+                    .'always-fails 71-86',
             '[add -1 to counter.planks][add 1 to caller.boat][top 0 by pebbles]["a" + "b"][counter.planks / 0][roll '
                 .'0][set counter.planks to '
                 .'"many"]' => 'always-fails 0-26; always-fails 26-48; always-fails 48-66; always-fails 66-77; '
@@ -343,25 +341,26 @@ final class ChecksTest extends TestCase
                 .'always-fails 78-93; always-fails 93-110',
             '[1 / 0 or "x"] ["a" + 1 | default 5] [(1 / 0) is nothing] [1 / 0 | quiet as nought]x[nought or 1] [now + '
                 .'"2 days"] ["5" + 1]' => '',
-            '[when words][1 / 0][else]x[end][when 1 / 0]y[end][when words]a[else when now * '
-                .'2]b[end]' => 'always-fails 31-43; branch-always-fails 12-19; branch-always-fails 62-81',
+            '[when words][5 | ago | quiet as n][end][when n is "a"]x[end]' => '',
+            '[when words][1 / 0][else]x[end][when 1 / 0]y[end][when words]a[else when now * 2]b[end]'
+                => 'always-fails 31-43; branch-always-fails 12-19; branch-always-fails 62-81',
             // what is written out and makes no sense
-            '[list.knots 99] [list.knots 1] [words 3 to 1 or "x" | cut '
-                .'9]' => 'item-beyond-list 1-14; words-backwards 32-44 words 1 to 3',
+            '[list.knots 99] [list.knots 1] [words 3 to 1 or "x" | cut 9]'
+                => 'item-beyond-list 1-14; words-backwards 32-44 words 1 to 3',
             '[when yes]x[end][when 5]y[end]' => 'constant-condition 6-9; constant-condition 22-23',
-            '[occasion.leak | date "DD.MM.YYYY"] [today | date "d MMM '
-                .'y"]' => 'can-be-nothing 0-35; date-pattern-mistaken 22-34 "dd.MM.yyyy"',
+            '[occasion.leak | date "DD.MM.YYYY"] [today | date "d MMM y"]'
+                => 'can-be-nothing 0-35; date-pattern-mistaken 22-34 "dd.MM.yyyy"',
             '[until "2025-01-01"] [until "2027-01-01"] [since "2025-01-01"]' => 'slot-day-has-passed 1-19',
-            '[when caller is "shore crew"]x[end][when target.login is "a b"]y[end][when caller is '
-                .'"odo"]z[end]' => 'login-with-space 16-28; login-with-space 57-62',
+            '[when caller is "shore crew"]x[end][when target.login is "a b"]y[end][when caller is "odo"]z[end]'
+                => 'login-with-space 16-28; login-with-space 57-62',
             // grows-too-long
             '[words][words]' => 'typed-text-leads 0-7; can-be-nothing 0-7; can-be-nothing 7-14; grows-too-long 0-7 '
                 .'[words | cut 250]',
-            '[words | cut 400 as what] and '
-                .'[what]' => 'typed-text-leads 0-25; grows-too-long 0-25 [words | cut 247 as what]',
-            '[words | cut 240] and [message | cut 240] '
-                .'[words]' => 'typed-text-leads 0-17; can-be-nothing 0-17; can-be-nothing 42-49; grows-too-long 0-17 '
-                .'[words | cut 164]',
+            '[words | cut 400 as what] and [what]'
+                => 'typed-text-leads 0-25; grows-too-long 0-25 [words | cut 247 as what]',
+            '[words | cut 240] and [message | cut 240] [words]'
+                => 'typed-text-leads 0-17; can-be-nothing 0-17; can-be-nothing 42-49; grows-too-long 0-17 [words | '
+                    .'cut 164]',
             '[words] [fact.workshop]' => 'typed-text-leads 0-7; can-be-nothing 0-7; grows-too-long 0-7 [words | cut '
                 .'476]',
             '[words]' => 'typed-text-leads 0-7',
@@ -374,9 +373,8 @@ final class ChecksTest extends TestCase
             ' .b[word 1 or "x" | cut 9] odo' => 'instruction-by-halves 3-26',
             '/me waves to [target or "all"] and /[word 1 or "x" | cut 9]' => '',
             // emotes: coveWave for everyone, coveHammer for subscribers
-            'coveWave Ahoy! coveWave! (coveWave)[caller] coveWave '
-                .'[caller]coveWave' => 'emote-stuck 15-23 coveWave ; emote-stuck 26-34  coveWave ; emote-stuck 61-69  '
-                .'coveWave',
+            'coveWave Ahoy! coveWave! (coveWave)[caller] coveWave [caller]coveWave'
+                => 'emote-stuck 15-23 coveWave ; emote-stuck 26-34  coveWave ; emote-stuck 61-69  coveWave',
             'covewave and coveWaev, cove Wave coveWavy' => 'emote-misspelt 0-8 coveWave; emote-misspelt 33-41 coveWave',
             'Mind the coveHammer now' => 'emote-not-for-them 9-19',
             'coveWave https://cove.example/coveWave' => 'emote-stuck 30-38  coveWave',
@@ -384,8 +382,8 @@ final class ChecksTest extends TestCase
             '[when caller.level is "vip" and caller.level is "moderator"]x[end]' => 'never-holds 6-59',
             '[when caller.level > "editor" and not caller.level is "streamer"]x[end]' => 'never-holds 6-64',
             '[when caller is 5]x[end][when channel.live > 3]y[end]' => 'never-holds 6-17; never-holds 30-46',
-            '[when words is "a" and words is "b"]x[end][when words is "a" or words is not '
-                .'"a"]y[end]' => 'never-holds 6-35; never-holds 48-80',
+            '[when words is "a" and words is "b"]x[end][when words is "a" or words is not "a"]y[end]'
+                => 'never-holds 6-35; never-holds 48-80',
             '[when words contains "a" and words contains "b"]x[end][when word 1 is "a"]p[else when word 1 is '
                 .'"b"]q[else when word 1 is "a"]r[end]' => 'never-holds 112-125',
             '[when caller.tier is 4]x[end][when caller.tier is 1]a[else when caller.tier is 2]b[else when caller.tier '
