@@ -157,7 +157,7 @@ enum SyntaxErrorCode: string implements FindingKind
             self::PercentSign => 'Put the percent sign after the closing bracket.',
             self::HyphenInName => 'Write “{instead}”, or put spaces around the minus sign.',
             self::DoubledBrackets => 'Remove one bracket if a slot is meant.',
-            self::NotAPerson => 'Write “for caller” or “for target”.',
+            self::NotAPerson => 'Write “for caller”, “for target”, or a login in quotes: for "odo".',
             self::NoViewerScope => 'Remove “for …”.',
             self::BadWord => 'Write “word 1” for the first.',
             self::OrAfterFilter => 'Write “| default {instead}”.',

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Analysis;
 
 use SilverParrot\Value\GapReason;
+use SilverParrot\Value\LengthOfTime;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Range;
-use SilverParrot\Value\TimeSpan;
 
 /** What comes of calculating with two values. */
 final class Sum
@@ -68,11 +68,11 @@ final class Sum
         EstimateContext $in,
     ): ValueEstimate {
         $isLength = is_string($right->written)
-            ? TimeSpan::secondsOf($right->written) !== null
+            ? LengthOfTime::typed($right->written) !== null
             : $right->isOnly(ValueKind::TimeSpan) && ! $right->canBeNothing;
         $isShift = $operation === Operation::Plus || $operation === Operation::Minus;
 
-        $isReadable = static fn (string $text): bool => TimeSpan::secondsOf($text) !== null;
+        $isReadable = static fn (string $text): bool => LengthOfTime::typed($text) !== null;
         $isNever = ! $isShift || $right->cannotBeRead($isReadable, ValueKind::TimeSpan);
 
         return $in->lengths

@@ -7,6 +7,7 @@ namespace SilverParrot\Response\Evaluation;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
+use SilverParrot\Value\LengthOfTime;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Operation;
@@ -20,11 +21,8 @@ final class Numbers
         Operation $operation,
         null|bool|int|string|Value $left,
         null|bool|int|string|Value $right,
-    ): int|Number|Moment|Gap {
+    ): int|Number|Gap {
         if (! is_int($left) || ! is_int($right)) {
-            if ($left instanceof Moment) {
-                return self::shiftMoment($operation, $left, $right);
-            }
             $left = self::of($left);
             $right = self::of($right);
             if ($left instanceof Gap || $right instanceof Gap) {
@@ -74,23 +72,29 @@ final class Numbers
         return is_int($value) || $value instanceof Number ? $value : 0;
     }
 
-    private static function shiftMoment(
+    /** A moment later or earlier by a length of time, days and longer by the calendar of the zone. */
+    public static function shifted(
         Operation $operation,
         Moment $moment,
         null|bool|int|string|Value $length,
+        \DateTimeZone $zone,
     ): Moment|Gap {
-        $seconds = match (true) {
-            is_string($length) => TimeSpan::secondsOf($length),
-            $length instanceof TimeSpan => intdiv($length->millis(), 1000),
+        $typed = is_string($length) ? LengthOfTime::typed($length) : null;
+        $shifted = match (true) {
+            $operation !== Operation::Plus && $operation !== Operation::Minus => null,
+            $typed !== null => $operation === Operation::Plus
+                ? $typed->after($moment, $zone)
+                : $typed->before($moment, $zone),
+            $length instanceof TimeSpan => $moment->plusMillis(
+                ($operation === Operation::Plus ? 1 : -1) * $length->millis(),
+            ),
             default => null,
         };
-        if ($seconds === null || ($operation !== Operation::Plus && $operation !== Operation::Minus)) {
+        if ($shifted === null) {
             return $length instanceof Gap
                 ? $length
                 : new Gap(GapReason::WrongKind, ['text' => 'this', 'wanted' => 'a length of time like "2 days"']);
         }
-
-        $shifted = $moment->plusMillis(($operation === Operation::Plus ? 1 : -1) * $seconds * 1000);
 
         return $shifted->canBeWritten() ? $shifted : new Gap(GapReason::TooFar);
     }

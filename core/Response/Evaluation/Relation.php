@@ -8,6 +8,7 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Source\Fold;
+use SilverParrot\Value\LengthOfTime;
 use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
@@ -67,7 +68,7 @@ enum Relation: string
             return self::login($left) !== null && self::login($left) === self::login($right);
         }
         if (is_bool($left) || is_bool($right)) {
-            return $left === $right;
+            return $left === $right || self::isSaidAs($left, $right, $run) || self::isSaidAs($right, $left, $run);
         }
         if ($left instanceof Level || $right instanceof Level) {
             return self::level($left) !== null && self::level($left) === self::level($right);
@@ -75,6 +76,18 @@ enum Relation: string
         $order = self::order($left, $right, $run);
 
         return $order === 0;
+    }
+
+    /** Whether a text is how a yes or a no is said: in the channel's language, or by “yes” and “no”. */
+    private static function isSaidAs(
+        bool|int|string|Value $value,
+        bool|int|string|Value $text,
+        EvaluationContext $run,
+    ): bool {
+        $words = is_bool($value) ? [$run->print($value), $value ? 'yes' : 'no'] : [];
+
+        return is_string($text)
+            && in_array(Fold::caseless(trim($text)), array_map(Fold::caseless(...), $words), true);
     }
 
     private function ordered(bool|int|string|Value $left, bool|int|string|Value $right, EvaluationContext $run): bool
@@ -110,10 +123,7 @@ enum Relation: string
             return $from instanceof Moment && $to instanceof Moment ? $from->millis <=> $to->millis : null;
         }
         if ($left instanceof TimeSpan || $right instanceof TimeSpan) {
-            $a = self::millis($left);
-            $b = self::millis($right);
-
-            return $a === null || $b === null ? null : $a <=> $b;
+            return self::orderOfLengths($left, $right, $run->world->pack->channel->zone);
         }
         $a = is_string($left) ? Number::typed($left) : $left;
         $b = is_string($right) ? Number::typed($right) : $right;
@@ -132,14 +142,21 @@ enum Relation: string
         return is_string($value) ? Fold::caseless(ltrim(trim($value), '@')) : null;
     }
 
-    private static function millis(bool|int|string|Value $value): ?int
-    {
-        if ($value instanceof TimeSpan) {
-            return $value->millis();
+    /** Spans by their length; with a written one by the calendar, from where the span begins. */
+    private static function orderOfLengths(
+        bool|int|string|Value $left,
+        bool|int|string|Value $right,
+        \DateTimeZone $zone,
+    ): ?int {
+        if ($left instanceof TimeSpan && $right instanceof TimeSpan) {
+            return $left->millis() <=> $right->millis();
         }
-        $seconds = is_string($value) ? TimeSpan::secondsOf($value) : null;
+        [$span, $text, $way] = $left instanceof TimeSpan ? [$left, $right, 1] : [$right, $left, -1];
+        $length = is_string($text) ? LengthOfTime::typed($text) : null;
 
-        return $seconds === null ? null : $seconds * 1000;
+        return $length === null || ! $span instanceof TimeSpan
+            ? null
+            : $way * ($span->to->millis <=> $length->after($span->from, $zone)->millis);
     }
 
     private static function level(bool|int|string|Value $value): ?Level

@@ -9,6 +9,7 @@ use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Either;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
+use SilverParrot\Response\Syntax\PersonByLogin;
 use SilverParrot\Response\Syntax\Roll;
 use SilverParrot\Response\Syntax\Top;
 use SilverParrot\Response\Syntax\UnknownName;
@@ -83,6 +84,9 @@ final readonly class OperandParser
         if ($this->tokens->current->isWord('for')) {
             $this->tokens->next();
             $for = $values->operand();
+            if ($for instanceof Words || ($for instanceof Literal && self::couldBeLogin($for->value))) {
+                $for = new PersonByLogin($for);
+            }
             if (! $for->isPerson()) {
                 throw new ParseException(SyntaxErrorCode::NotAPerson, $for->span(), [
                     'name' => $this->tokens->written($for->span()),
@@ -99,6 +103,11 @@ final readonly class OperandParser
             $named,
             $for,
         );
+    }
+
+    private static function couldBeLogin(mixed $value): bool
+    {
+        return is_string($value) && preg_match('/^@?[\p{L}\p{N}_]++$/Du', $value) === 1;
     }
 
     /** @param  list<string>  $path */

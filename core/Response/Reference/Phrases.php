@@ -105,7 +105,8 @@ final class Phrases
                 'numbers, or a moment and a length of time',
                 'a number or a moment',
                 '[counter.planks * 2 + 1]',
-                'Counts exactly: + - * / and % for what is left of a division.',
+                'Counts exactly: + - * / and % for what is left of a division. A moment moves by a length like "2 '
+                    .'days": days and longer by the calendar, hours exactly.',
             ),
         ];
     }

@@ -11,6 +11,7 @@ use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Source\Span;
+use SilverParrot\Value\Moment;
 use SilverParrot\Value\Operation;
 use SilverParrot\Value\Value;
 
@@ -37,8 +38,11 @@ final readonly class Arithmetic extends Expression
 
         return static function (EvaluationContext $run) use ($operation, $left, $right): int|Value {
             $one = $left($run);
+            $other = $right($run);
 
-            return Numbers::combine($operation, $one, $right($run));
+            return $one instanceof Moment
+                ? Numbers::shifted($operation, $one, $other, $run->world->pack->channel->zone)
+                : Numbers::combine($operation, $one, $other);
         };
     }
 

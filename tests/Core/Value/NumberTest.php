@@ -11,7 +11,6 @@ use SilverParrot\Response\Evaluation\Numbers;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Operation;
-use SilverParrot\Value\TimeSpan;
 
 final class NumberTest extends TestCase
 {
@@ -140,9 +139,6 @@ final class NumberTest extends TestCase
         ) {
             self::assertNull(Moment::fromIso($text), $text);
         }
-        self::assertSame(5400, TimeSpan::secondsOf('1 hour 30 minutes'));
-        self::assertNull(TimeSpan::secondsOf('an hour'));
-        self::assertNull(TimeSpan::secondsOf(''));
     }
 
     private static function number(mixed $value): int|Number

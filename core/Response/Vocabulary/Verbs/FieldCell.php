@@ -64,9 +64,6 @@ final readonly class FieldCell implements Assignable
         if ($sum instanceof Gap) {
             throw EvaluationFailure::gap($sum, $span);
         }
-        if ($sum instanceof Moment) {
-            throw EvaluationFailure::notANumberField($this->field->name, $span);
-        }
         $this->mustBeExact($sum, $span);
         if ($this->field->type === FieldType::Points) {
             if (! is_int($amount)) {
