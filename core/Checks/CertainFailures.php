@@ -70,6 +70,7 @@ final class CertainFailures
                 'Use “take” instead of “add”, or the other way round',
             ],
             CertainFailure::NotWhole => ['a whole number is needed', 'Round it, or write a whole one'],
+            CertainFailure::NotYesOrNo => ['yes or no is needed, and this is neither', 'Use yes, no, on or off'],
             CertainFailure::NotANumberField => [
                 'only numbers can be added to and taken from',
                 'Use “set” for what holds a text, a moment, or yes and no',

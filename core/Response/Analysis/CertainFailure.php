@@ -20,5 +20,8 @@ enum CertainFailure: string
     case BadPlaces = 'bad-places';
     case Negative = 'negative';
     case NotWhole = 'not-whole';
+
+    /** What is kept is yes or no. */
+    case NotYesOrNo = 'not-yes-or-no';
     case NotANumberField = 'not-a-number-field';
 }

@@ -24,12 +24,4 @@ final class Truth
             default => true,
         };
     }
-
-    /** A text where yes or no is kept: only "no" and its word in the channel's language say no. */
-    public static function word(string $text, EvaluationContext $run): bool
-    {
-        $folded = Fold::caseless(trim($text));
-
-        return ! Fold::isBlank($text) && $folded !== 'no' && $folded !== Fold::caseless($run->print(false));
-    }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Evaluation;
 
+use SilverParrot\Source\Fold;
+
 /**
  * The words for yes and no, by language: CLDR 41, common/main, posix/messages (Debian unicode-cldr-core). ICU leaves
  * them out.
@@ -220,5 +222,34 @@ final class YesNo
         $words = self::WORDS[strtolower(explode('-', strtr($language, '_', '-'))[0])] ?? self::WORDS['en'];
 
         return $words[$value ? 0 : 1];
+    }
+
+    /** Whether a text says yes or no in some language. */
+    public static function isWord(string $text): bool
+    {
+        foreach (array_keys(self::WORDS) as $language) {
+            if (self::read($text, $language) !== null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @return bool|null what a text or a number says: “yes” and “no” in the language or in English, true and false, on
+     *     and off, 1 and 0; null for anything else
+     */
+    public static function read(int|string $typed, string $language): ?bool
+    {
+        $text = Fold::caseless(trim((string) $typed));
+        foreach ([true, false] as $value) {
+            $words = $value ? ['yes', 'true', 'on', '1'] : ['no', 'false', 'off', '0'];
+            if (in_array($text, [...$words, Fold::caseless(self::word($value, $language))], true)) {
+                return $value;
+            }
+        }
+
+        return null;
     }
 }

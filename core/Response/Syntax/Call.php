@@ -10,6 +10,8 @@ use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Source\Span;
+use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
 
 /** A use of a name: `caller`, `counter.planks for target`, `list.knots 3`. */
 final readonly class Call extends Expression
@@ -43,6 +45,12 @@ final readonly class Call extends Expression
 
     public function prepared(): Closure
     {
+        if (! $this->name->takesPath($this->folded)) {
+            $unknown = new Gap(GapReason::Unknown, ['name' => implode('.', $this->path)]);
+
+            return static fn (): Gap => $unknown;
+        }
+
         return $this->name->prepared($this);
     }
 

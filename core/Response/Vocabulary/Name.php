@@ -25,6 +25,27 @@ abstract readonly class Name
     /** @return Closure(EvaluationContext): (null|bool|int|string|Value) the way to the value of this use of it */
     abstract public function prepared(Call $call): Closure;
 
+    /** Of how many parts its path can be, itself among them. */
+    public function longestPath(): int
+    {
+        return 2;
+    }
+
+    /** @return list<string> what the last of three parts can be; empty where it can be anything */
+    public function lastParts(): array
+    {
+        return [];
+    }
+
+    /** @param  list<string>  $folded */
+    final public function takesPath(array $folded): bool
+    {
+        $last = $this->lastParts();
+
+        return count($folded) <= $this->longestPath()
+            && (! isset($folded[2]) || $last === [] || in_array($folded[2], $last, true));
+    }
+
     /** What it can be and how long it gets, known before anybody says a line. */
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {

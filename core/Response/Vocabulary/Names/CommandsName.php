@@ -55,6 +55,11 @@ final readonly class CommandsName extends Name
         );
     }
 
+    public function longestPath(): int
+    {
+        return 1;
+    }
+
     public function prepared(Call $call): Closure
     {
         $for = $call->for?->prepared();

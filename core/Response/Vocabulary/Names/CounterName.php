@@ -103,6 +103,16 @@ final readonly class CounterName extends Name implements Remembering, Writable
         };
     }
 
+    public function longestPath(): int
+    {
+        return 3;
+    }
+
+    public function lastParts(): array
+    {
+        return ['total'];
+    }
+
     public function prepared(Call $call): Closure
     {
         return fn (EvaluationContext $run): int|Gap|null => $this->value($call, $run);

@@ -87,6 +87,16 @@ final readonly class ListName extends Name implements Remembering
         };
     }
 
+    public function longestPath(): int
+    {
+        return 3;
+    }
+
+    public function lastParts(): array
+    {
+        return ['size'];
+    }
+
     public function prepared(Call $call): Closure
     {
         [$name, $span, $asksForSize] = [$call->folded[1] ?? '', $call->span(), isset($call->path[2])];

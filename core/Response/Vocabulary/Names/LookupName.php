@@ -44,6 +44,11 @@ final readonly class LookupName extends Name
         return ValueEstimate::anything(Limits::READING)->orNothing()->orGap(GapReason::LookupDown);
     }
 
+    public function longestPath(): int
+    {
+        return 3;
+    }
+
     public function prepared(Call $call): Closure
     {
         [$source, $reading] = [$call->path[1] ?? '', $call->path[2] ?? ''];

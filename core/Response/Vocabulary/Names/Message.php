@@ -23,7 +23,7 @@ final readonly class Message extends SimpleName
     {
         return ValueEstimate::text(1, $in->line())
             ->typed()
-            ->neverReadAs(ValueKind::Number, ValueKind::TimeSpan, ValueKind::Moment);
+            ->neverReadAs(ValueKind::YesNo, ValueKind::Number, ValueKind::TimeSpan, ValueKind::Moment);
     }
 
     public function prepared(Call $call): Closure

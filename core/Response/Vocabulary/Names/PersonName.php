@@ -61,7 +61,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         'name' => ['a text', 'The name as it is shown.'],
         'login' => ['a text', 'The name to sign in with, in small letters.'],
         'level' => ['a level', 'The highest level that is held.'],
-        'levels' => ['a list', 'All levels that are held.'],
+        'levels' => ['a list', 'All levels that are held; nothing where none is.'],
         'tier' => ['a whole number', 'The subscriber’s tier, 1 to 3; nothing for others.'],
         'known' => ['yes or no', 'Whether they were ever seen in this chat.'],
         'first_seen' => ['a moment', 'When they first wrote here.'],
@@ -129,9 +129,9 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             'name', 'login' => ValueEstimate::text(1, $longestName),
             'level' => $in->lengths->level(),
             'levels' => ValueEstimate::items(
-                Many::of($in->lengths->level(), count(Level::cases())),
+                Many::of($in->lengths->level(), count(Level::cases()) - 1),
                 $in->lengths->joint(),
-            ),
+            )->orNothing(),
             'tier' => ValueEstimate::whole(new Range(1, 3))->orNothing(),
             'known', 'here' => $in->lengths->yesNo(),
             'lines' => ValueEstimate::whole(Range::ofACount())->orNothing(),
@@ -145,6 +145,16 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         };
 
         return $this->isAlwaysThere() ? $estimate : $estimate->orNothing();
+    }
+
+    public function longestPath(): int
+    {
+        return 3;
+    }
+
+    public function lastParts(): array
+    {
+        return ['rank'];
     }
 
     public function prepared(Call $call): Closure
@@ -171,7 +181,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             'name' => $person->name,
             'login' => $person->login,
             'level' => $person->levels->highest(),
-            'levels' => new ListValue($person->levels->all()),
+            'levels' => self::levels($person),
             'tier' => $person->tier > 0 ? $person->tier : null,
             'known' => $person->isKnown(),
             'here' => $this->isHere($person, $run),
@@ -179,6 +189,16 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             'followed', 'subscribed', 'account_made', 'category', 'link' => self::asked($part, $person, $run),
             default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
         };
+    }
+
+    /** Everyone is no level that somebody holds. */
+    private static function levels(Person $person): ?ListValue
+    {
+        $held = array_values(
+            array_filter($person->levels->all(), static fn (Level $level): bool => $level !== Level::Everyone),
+        );
+
+        return $held === [] ? null : new ListValue($held);
     }
 
     public function parts(Pack $pack): array

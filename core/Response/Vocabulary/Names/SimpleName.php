@@ -15,4 +15,9 @@ abstract readonly class SimpleName extends Name
     {
         return isset($call->path[1]) ? [Checking::unknownPart($call, 1, [])] : Checking::takesNothing($call);
     }
+
+    public function longestPath(): int
+    {
+        return 1;
+    }
 }

@@ -14,10 +14,11 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Moments;
 use SilverParrot\Response\Evaluation\Numbers;
-use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\Evaluation\YesNo;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
+use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Number;
 use SilverParrot\Value\Operation;
@@ -88,10 +89,27 @@ final readonly class FieldCell implements Assignable
     {
         return $this->keep(match ($this->field->type) {
             FieldType::Text => $this->text($value, $span),
-            FieldType::YesNo => is_string($value) ? Truth::word($value, $this->run) : Truth::of($value),
+            FieldType::YesNo => $this->yesOrNo($value, $span),
             FieldType::Moment => $this->moment($value, $span),
             FieldType::Number, FieldType::Points => $this->number($value, $span),
         });
+    }
+
+    private function yesOrNo(null|bool|int|string|Value $value, Span $span): bool
+    {
+        if ($value === null || is_bool($value)) {
+            return $value ?? false;
+        }
+        if ($value instanceof Gap) {
+            throw EvaluationFailure::gap($value, $span);
+        }
+        $language = $this->run->world->pack->channel->language;
+
+        return (is_int($value) || is_string($value) ? YesNo::read($value, $language) : null)
+            ?? throw EvaluationFailure::gap(
+                new Gap(GapReason::WrongKind, ['text' => "“{$this->run->print($value)}”", 'wanted' => 'yes or no']),
+                $span,
+            );
     }
 
     public function clear(): void

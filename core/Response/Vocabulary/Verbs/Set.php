@@ -7,9 +7,11 @@ namespace SilverParrot\Response\Vocabulary\Verbs;
 use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
+use SilverParrot\Response\Evaluation\YesNo;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
+use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
 use SilverParrot\Value\Value;
 
@@ -45,7 +47,10 @@ final readonly class Set implements Verb
     {
         return self::kept($place, $amount)
             ->failing(self::fails($place, $amount))
-            ->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? []);
+            ->orGap(...($place->isOnly(ValueKind::Number) ? $amount?->asNumber() : $amount)->gaps ?? [])
+            ->orGap(...$place->isOnly(ValueKind::YesNo) && $amount?->isOnly(ValueKind::YesNo) === false
+                ? [GapReason::WrongKind]
+                : []);
     }
 
     /** A text is as long as what it is set to, as far as there is room for it. */
@@ -62,8 +67,19 @@ final readonly class Set implements Verb
                 )
                     ? CertainFailure::NotAMoment
                     : null),
+            $place->isOnly(ValueKind::YesNo) => $amount->fails
+                ?? (self::isNeverYesOrNo($amount) ? CertainFailure::NotYesOrNo : null),
             default => $amount->fails,
         };
+    }
+
+    private static function isNeverYesOrNo(ValueEstimate $amount): bool
+    {
+        $isNeither = $amount->range !== null && ($amount->range->low > 1 || $amount->range->high < 0);
+        $isOtherNumber = $amount->isOnly(ValueKind::Number) && ($isNeither || $amount->isNeverWhole());
+
+        return ! $amount->canBeNothing
+            && ($isOtherNumber || $amount->cannotBeRead(YesNo::isWord(...), ValueKind::YesNo, ValueKind::Number));
     }
 
     private static function kept(ValueEstimate $place, ?ValueEstimate $amount): ValueEstimate
