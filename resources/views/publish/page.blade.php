@@ -1,3 +1,5 @@
+@inject('sentences', App\Wording\Sentences::class)
+@inject('health', App\Publish\ConnectionHealth::class)
 @php
     $mayWrite = auth()->user()->can('write', $channel);
     $count = fn (int $n, string $one, string $many) => $n === 1 ? "one $one" : "$n $many";
@@ -36,7 +38,7 @@
             <ul class="ruled">
                 @foreach ($between->differences as $difference)
                     <li><b>{{ $difference->trigger === '' ? 'Everything else' : $difference->trigger }}</b> <span class="small">{{ $difference->kind }}</span>
-                        @php([$was, $is] = $between->sentences($difference, app(App\Wording\Sentences::class)))
+                        @php([$was, $is] = $between->sentences($difference, $sentences))
                         @if ($was !== $is)<div class="field-change sentence">@include('publish.partials.changed-words', ['before' => $was, 'after' => $is])</div>@endif
                         @foreach ($difference->fields as $field => [$before, $after])
                             <div class="field-change"><span class="small">{{ preg_replace('/^responses (\d+) text$/', 'response $1', $field) }}</span> @include('publish.partials.changed-words')</div>
@@ -58,7 +60,7 @@
         </section>
         <section class="page facing" id="right-page" aria-label="On the air">
             <div class="page-head"><h2>On the air</h2></div>
-            <p class="health">{{ app(App\Publish\ConnectionHealth::class)->inWords($channel) }}</p>
+            <p class="health">{{ $health->inWords($channel) }}</p>
             <p><a class="plain" href="{{ route('publish.chat', $channel) }}">Watch the real chat</a>
                 @can('manage', $channel)<a class="as-link" href="{{ route('publish.connection', $channel) }}">{{ $channel->chat_server === null ? 'It speaks in the harbour' : 'It speaks at '.$channel->chat_server['host'] }}</a>@endcan</p>
             <p>@if ($channel->paused)The parrot is <strong>silent</strong>: it hears and answers nothing.@elseif ($onAir !== null)Edition {{ $channel->edition_on_air }} is on the air.@endif

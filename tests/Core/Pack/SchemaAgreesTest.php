@@ -34,7 +34,6 @@ final class SchemaAgreesTest extends TestCase
         'rank-twice',
         'not-a-zone',
         'not-a-language',
-        'not-a-picture',
     ];
 
     /** @return iterable<string, array{string, Closure(string): list<Finding>}> the format, and what its reader finds */

@@ -1,3 +1,4 @@
+@inject('sentences', App\Wording\Sentences::class)
 {{-- What was heard so far: an answer exchanges this and the clock. The fields and buttons around it stay, with what is typed into them meanwhile. --}}
 @php
     $state = $tried->state;
@@ -26,7 +27,7 @@
                     </div>
                 @endforeach
                 @if ($one->outcome->sayings === [])
-                    <div class="silence">@if ($one->outcome->closed)closed: @told($one->outcome->closed->reason)@elseif ($one->outcome->failed)failed: @told($one->outcome->failed->message())@elseif ($silent = $one->outcome->trace?->silence()){{ Str::after(app(App\Wording\Sentences::class)->of($silent->message()), 'silent: ') }}@else says nothing @endif</div>
+                    <div class="silence">@if ($one->outcome->closed)closed: @told($one->outcome->closed->reason)@elseif ($one->outcome->failed)failed: @told($one->outcome->failed->message())@elseif ($silent = $one->outcome->trace?->silence()){{ Str::after($sentences->of($silent->message()), 'silent: ') }}@else says nothing @endif</div>
                 @endif
                 @foreach ($one->outcome->authoredChanges() as $change)
                     @php($told = SilverParrot\Hearing\Trace\ChangePresenter::change($change))
