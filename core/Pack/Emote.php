@@ -35,8 +35,8 @@ final readonly class Emote
     }
 
     /**
-     * A data: address of a PNG, GIF or WebP, told by its first bytes (PNG 5.2, GIF89a 17, RFC 9649 2.4) as base64 writes
-     * them; the pack's schema has the same.
+     * A data: address of a PNG, GIF or WebP, told by its first bytes (PNG 5.2, GIF89a 17, RFC 9649 2.4) as base64
+     * writes them; the pack's schema has the same.
      */
     public const PICTURE = '^data:image/(?:png;base64,iVBORw0KGg[opqr]|gif;base64,R0lGOD[dl]h'
         .'|webp;base64,UklGR[g-v][A-Za-z0-9+/]{4}[BFJNRVZdhlptx159]XRUJQ)[A-Za-z0-9+/]*={0,2}$';

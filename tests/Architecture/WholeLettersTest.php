@@ -67,7 +67,6 @@ final class WholeLettersTest extends TestCase
         'Outbox/MessageFragment.php' => 'cuts where addresses begin and end',
         'Pack/CommandImport.php' => 'mb_strcut cuts between letters',
         'Format/Differences.php' => 'a digest',
-        'Pack/Emote.php' => 'bytes of a picture',
         'Rehearsal/ChatFile.php' => 'takes an ASCII sign away',
         'Rehearsal/LongestAnswer.php' => 'a name of our own',
         'Rehearsal/RememberedReadings.php' => 'a request’s own name',
