@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
-use App\Models\Channel;
+use App\Border\OfItsChannel;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -13,6 +13,8 @@ use Illuminate\Validation\Validator;
 /** Who is let into a channel, as it was typed. */
 final class InvitationRequest extends FormRequest
 {
+    use OfItsChannel;
+
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
@@ -26,11 +28,7 @@ final class InvitationRequest extends FormRequest
     public function after(): array
     {
         return [function (Validator $validator): void {
-            $channel = $this->route('channel');
-            $open = $channel instanceof Channel
-                ? $channel->invitations()->where('expires_at', '>', now())->count()
-                : Invitations::MOST;
-            if ($open >= Invitations::MOST) {
+            if ($this->channel()->invitations()->where('expires_at', '>', now())->count() >= Invitations::MOST) {
                 $validator->errors()->add(
                     'role',
                     'There are '.Invitations::MOST.' invitations already. Withdraw some first.',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Publish;
 
 use App\Air\SignIn;
-use App\Models\Channel;
+use App\Border\OfItsChannel;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -14,6 +14,8 @@ use Illuminate\Validation\Validator;
 /** Where the parrot speaks, as it was typed. The secret is never shown again, and not kept over from an old server. */
 final class ConnectionRequest extends FormRequest
 {
+    use OfItsChannel;
+
     private const HOST = '/^(?=.{1,253}$)(?:[A-Za-z0-9](?:[A-Za-z0-9-]{0,62})\.)*[A-Za-z0-9][A-Za-z0-9-]{0,62}$/D';
 
     private const LONGEST_SECRET = 500;
@@ -148,12 +150,5 @@ final class ConnectionRequest extends FormRequest
             && $server['account'] === $this->string('account')->value()
             && $server['sign_in'] === $this->string('sign_in')->value()
             && $server['tls'];
-    }
-
-    private function channel(): Channel
-    {
-        $channel = $this->route('channel');
-
-        return $channel instanceof Channel ? $channel : throw new \LogicException('the route has a channel');
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Remember;
 
-use App\Models\Channel;
+use App\Border\OfItsChannel;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
@@ -18,6 +18,8 @@ use SilverParrot\Pack\LevelRule;
 /** A new emote, as it was typed. */
 final class EmoteRequest extends FormRequest
 {
+    use OfItsChannel;
+
     /** Of one channel; more would not be told apart any more. */
     private const MOST = 500;
 
@@ -116,12 +118,5 @@ final class EmoteRequest extends FormRequest
         }
 
         return null;
-    }
-
-    private function channel(): Channel
-    {
-        $channel = $this->route('channel');
-
-        return $channel instanceof Channel ? $channel : throw new \LogicException('the route has a channel');
     }
 }

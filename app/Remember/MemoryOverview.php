@@ -8,6 +8,7 @@ use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MariaDbStore;
 use App\Storage\Viewers;
+use App\Wording\Sentences;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
@@ -19,8 +20,10 @@ use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Reset;
 use SilverParrot\Response\Evaluation\Printer;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Message;
 use SilverParrot\Value\Moment;
 
 /** What a channel remembers, as an author reads it. */
@@ -34,11 +37,17 @@ final readonly class MemoryOverview
     /** Numbers of one counter that are looked at, the highest first. */
     private const MOST = 1_000;
 
-    public function __construct(private Connection $connection, private Assembler $assembler)
-    {
+    public function __construct(
+        private Connection $connection,
+        private Assembler $assembler,
+        private Sentences $sentences,
+    ) {
     }
 
-    /** @return list<array{counter: Counter, numbers: list<array{owner: string, scope: string, number: int}>}> */
+    /**
+     * @return list<array{counter: Counter, about: string,
+     *     numbers: list<array{owner: string, scope: string, number: int}>}>
+     */
     public function counters(Channel $channel): array
     {
         $pack = $this->assembler->names($channel);
@@ -50,6 +59,7 @@ final readonly class MemoryOverview
             array_map(static fn (CastMember $one): string => $one->person()->name, $pack->cast),
         );
         $stream = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(Key::stream()));
+        $categories = self::categories($channel);
         $told = [];
         foreach ($pack->counters as $counter) {
             $period = Counted::period($counter, $stream, $now, $pack->channel->zone);
@@ -58,7 +68,11 @@ final readonly class MemoryOverview
                 if ($counter->scope->hasOwner($owner)) {
                     $numbers[] = [
                         'owner' => $owner->id,
-                        'scope' => $owner->kind === OwnerKind::Viewer ? $cast[$owner->of] ?? $scope : $scope,
+                        'scope' => match ($owner->kind) {
+                            OwnerKind::Viewer => $cast[$owner->of] ?? $scope,
+                            OwnerKind::Category => $categories[$owner->of] ?? $scope,
+                            default => $scope,
+                        },
                         'number' => Counted::number($counter, $kept, $period),
                     ];
                 }
@@ -70,7 +84,11 @@ final readonly class MemoryOverview
             if ($numbers === [] && $counter->scope === CounterScope::Channel) {
                 $numbers[] = ['owner' => Owner::channel()->id, 'scope' => 'channel', 'number' => $counter->start];
             }
-            $told[] = ['counter' => $counter, 'numbers' => array_slice($numbers, 0, self::NUMBERS)];
+            $told[] = [
+                'counter' => $counter,
+                'about' => implode(', ', array_map($this->sentences->of(...), self::about($counter))),
+                'numbers' => array_slice($numbers, 0, self::NUMBERS),
+            ];
         }
 
         return $told;
@@ -111,13 +129,17 @@ final readonly class MemoryOverview
             [$channel->id],
         );
         $names = self::namesOf($this->assembler->names($channel));
+        $categories = self::categories($channel);
+        $scope = static fn (Owner $owner, ?string $viewer): string => $owner->kind === OwnerKind::Category
+            ? $categories[$owner->of] ?? $owner->of
+            : self::scope($owner, $viewer);
 
         return array_map(
             static fn (object $row): array => [
                 'id' => $row->id,
                 'at' => Moment::fromIso($row->at) ?? new Moment(0),
                 'what' => "{$row->kind}.".($names["{$row->kind} {$row->name}"] ?? $row->name),
-                'scope' => self::scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer),
+                'scope' => $scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer),
                 'from' => self::told($row->before),
                 'to' => self::told($row->after),
                 'by' => $row->person ?? ($row->user ?? 'somebody in the chat'),
@@ -162,6 +184,34 @@ final readonly class MemoryOverview
         }
 
         return $kept;
+    }
+
+    /** @return list<Message> what it counts, the most important first */
+    private static function about(Counter $counter): array
+    {
+        $bounds = match (true) {
+            $counter->floor !== null && $counter->ceiling !== null => 'from-to',
+            $counter->floor !== null => 'from',
+            $counter->ceiling !== null => 'up-to',
+            default => null,
+        };
+
+        return [
+            new Message("counters.scope-{$counter->scope->value}"),
+            ...($counter->reset === Reset::Never ? [] : [new Message("counters.reset-{$counter->reset->value}")]),
+            ...($bounds === null ? [] : [new Message("counters.$bounds", [
+                'floor' => $counter->floor ?? 0,
+                'ceiling' => $counter->ceiling ?? 0,
+            ])]),
+        ];
+    }
+
+    /** @return array<string, string> as the service writes them, by how they are kept */
+    private static function categories(Channel $channel): array
+    {
+        $written = Assembler::environment($channel)->categories;
+
+        return array_combine(array_map(Fold::caseless(...), $written), $written);
     }
 
     /** @return array<string, string> what definitions are called now, by kind and folded id */

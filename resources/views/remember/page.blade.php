@@ -1,6 +1,5 @@
 @php
     use SilverParrot\Pack\CounterScope;
-    use SilverParrot\Pack\Reset;
     $mayWrite = auth()->user()->can('write', $channel);
     $zone = new DateTimeZone($channel->zone);
 @endphp
@@ -13,7 +12,7 @@
                 @forelse ($counters as $one)
                     @php($counter = $one['counter'])
                     <li><b>counter.{{ $counter->name }}</b>
-                        <span class="small">{{ match ($counter->scope) { CounterScope::Channel => 'one for the channel', CounterScope::Category => 'one for each category', CounterScope::Viewer => 'one for each viewer' } }}{{ match ($counter->reset) { Reset::Never => '', Reset::Stream => ', anew with each stream', Reset::Day => ', anew with each day' } }}{{ $counter->floor === null ? '' : ", from {$counter->floor}" }}{{ $counter->ceiling === null ? '' : " to {$counter->ceiling}" }}</span>
+                        <span class="small">{{ $one['about'] }}</span>
                         @forelse ($one['numbers'] as $number)
                             @php($bag = App\Remember\CountRequest::bag($counter->name, $number['owner']))
                             @php($label = "counter.{$counter->name}".($counter->scope === CounterScope::Channel ? '' : ", {$number['scope']}"))

@@ -65,6 +65,16 @@ final class MemoryTest extends TestCase
             ->assertDontSee('>cast-pia<', false);
     }
 
+    public function test_a_counter_is_told_in_few_words_and_its_categories_as_the_service_writes_them(): void
+    {
+        $details = ['categories' => "Planking\nCaulking"] + $this->cove->details;
+        $this->cove->update(['details' => $details]);
+        $this->get(route('remember', $this->cove))
+            ->assertSeeInOrder(['counter.planks', 'one for the channel, from 0 to 400'])
+            ->assertSeeInOrder(['counter.splinters', 'one for each category, from 0', 'Planking'])
+            ->assertDontSee('planking');
+    }
+
     public function test_what_a_counter_has_no_number_for_is_refused_and_breaks_no_page(): void
     {
         foreach (
