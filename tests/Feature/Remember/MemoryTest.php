@@ -72,7 +72,7 @@ final class MemoryTest extends TestCase
         $this->get(route('remember', $this->cove))
             ->assertSeeInOrder(['counter.planks', 'one for the channel, from 0 to 400'])
             ->assertSeeInOrder(['counter.splinters', 'one for each category, from 0', 'Planking'])
-            ->assertDontSee('planking');
+            ->assertDontSee('<span>planking', false);
     }
 
     public function test_what_a_counter_has_no_number_for_is_refused_and_breaks_no_page(): void
