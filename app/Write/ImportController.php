@@ -36,8 +36,8 @@ final readonly class ImportController
         if ($mend !== '') {
             $mended = array_filter(
                 $rows,
-                static fn (ImportRow $row, int $index): bool => $row->canBeMended()
-                    && ($mend === 'all' || $mend === (string) $index),
+                static fn (ImportRow $row, string $key): bool => $row->canBeMended()
+                    && ($mend === 'all' || $mend === $key),
                 ARRAY_FILTER_USE_BOTH,
             );
 
@@ -49,10 +49,10 @@ final readonly class ImportController
         if (! $request->has('bring')) {
             return $this->page($channel, $form);
         }
-        $left = array_map(intval(...), array_filter((array) $request->input('leave', []), is_string(...)));
+        $left = array_filter((array) $request->input('leave', []), is_string(...));
         $wanted = array_filter(
             $rows,
-            static fn (ImportRow $row, int $index): bool => $row->problem === '' && ! in_array($index, $left, true),
+            static fn (ImportRow $row, string $key): bool => $row->problem === '' && ! in_array($key, $left, true),
             ARRAY_FILTER_USE_BOTH,
         );
         if ($channel->commands()->count() + count($wanted) > Limits::COMMANDS) {

@@ -18,7 +18,7 @@ use SilverParrot\Source\Fold;
 /** What was pasted, which columns were chosen, and what was mended since; the page holds all of it. */
 final readonly class ImportForm
 {
-    /** @param  array<int, string>  $texts  responses as they were changed on the page, by row */
+    /** @param  array<string, string>  $texts  responses as they were changed on the page, by the rows' keys */
     private function __construct(
         public string $pasted,
         public CommandImport $brought,
@@ -56,7 +56,7 @@ final readonly class ImportForm
         return $this->skipsFirst;
     }
 
-    /** @return array<int, ImportRow> by row */
+    /** @return array<string, ImportRow> by key */
     public function rows(Channel $channel, Assembler $assembler): array
     {
         $names = $assembler->names($channel);
@@ -70,14 +70,18 @@ final readonly class ImportForm
             $taken[is_string($trigger) ? $trigger : ''] = 'is set off by another command here already';
         }
         $around = Assembler::environment($channel);
-        $rows = [];
+        $rows = $alike = [];
         foreach ($this->brought->rows as $index => $cells) {
+            $content = hash('xxh128', implode("\x1F", $cells));
+            $alike[$content] = ($alike[$content] ?? 0) + 1;
             if ($index === 0 && $this->skipsFirst) {
                 continue;
             }
-            [$command, $problem] = self::command($cells[$this->trigger], $this->texts[$index] ?? $cells[$this->text]);
+            // What was typed belongs to what a row holds: rows before it may go, and others be pasted.
+            $key = "$content-{$alike[$content]}";
+            [$command, $problem] = self::command($cells[$this->trigger], $this->texts[$key] ?? $cells[$this->text]);
             $folded = Fold::caseless($command->trigger);
-            $rows[$index] = new ImportRow(
+            $rows[$key] = new ImportRow(
                 $command,
                 Checks::ofCommand($command, $names, $around),
                 $problem ?: (isset($taken[$folded]) ? "{$command->trigger} {$taken[$folded]}." : ''),
@@ -101,12 +105,12 @@ final readonly class ImportForm
         return [$command, $text === '' ? 'It has nothing to say.' : implode(' ', $flaws)];
     }
 
-    /** @return array<int, string> */
+    /** @return array<string, string> */
     private static function typed(Request $request): array
     {
         $texts = [];
         foreach ((array) $request->input('texts', []) as $row => $text) {
-            if (is_int($row) && is_string($text)) {
+            if (is_string($row) && is_string($text)) {
                 $texts[$row] = str_replace("\r\n", "\n", $text);
             }
         }
@@ -114,7 +118,7 @@ final readonly class ImportForm
         return $texts;
     }
 
-    /** @param  array<int, string>  $texts */
+    /** @param  array<string, string>  $texts */
     public function with(array $texts): self
     {
         return new self(

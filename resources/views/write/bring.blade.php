@@ -38,14 +38,14 @@
                     @if ($mendable !== [])<button form="bring" class="plain" name="mend" value="all">Mend all that can be mended</button>@endif</div>
                 @if ($problem !== '')<p class="problem">{{ $problem }}</p>@endif
                 <ul class="ruled">
-                    @foreach ($rows as $index => $row)
+                    @foreach ($rows as $key => $row)
                         <li @class(['is-off' => $row->problem !== ''])>
                             <b class="trigger-word">{{ $row->command->trigger === '' ? '(no trigger)' : $row->command->trigger }}</b>
-                            @if ($row->problem === '')<label class="small"><input type="checkbox" form="bring" name="leave[]" value="{{ $index }}"> leave out</label>@endif
-                            <textarea form="bring" name="texts[{{ $index }}]" rows="2" class="brought-text" aria-label="Response of {{ $row->command->trigger }}" spellcheck="false">{{ $row->text() }}</textarea>
+                            @if ($row->problem === '')<label class="small"><input type="checkbox" form="bring" name="leave[]" value="{{ $key }}"> leave out</label>@endif
+                            <textarea form="bring" name="texts[{{ $key }}]" rows="2" class="brought-text" aria-label="Response of {{ $row->command->trigger }}" spellcheck="false">{{ $row->text() }}</textarea>
                             @if ($row->problem !== '')<p class="problem">{{ $row->problem }}</p>@endif
                             @foreach ($row->findings as $finding)<p class="small"><span @class(['problem-text' => $finding->isError()])>{{ $finding->sentence() }}</span> {{ $finding->mend() }}</p>@endforeach
-                            @if ($row->canBeMended())<button form="bring" class="as-link" name="mend" value="{{ $index }}" aria-label="mend it: {{ $row->command->trigger }}">mend it</button>@endif
+                            @if ($row->canBeMended())<button form="bring" class="as-link" name="mend" value="{{ $key }}" aria-label="mend it: {{ $row->command->trigger }}">mend it</button>@endif
                         </li>
                     @endforeach
                 </ul>

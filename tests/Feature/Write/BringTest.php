@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Write;
 
 use App\Storage\CommandRepository;
+use Illuminate\Testing\TestResponse;
 use Tests\Feature\TestCase;
 
 final class BringTest extends TestCase
@@ -41,9 +42,9 @@ final class BringTest extends TestCase
             'pasted' => self::PASTED,
             'skip_first' => '1',
             'columns' => '0 1',
-            'texts' => [1 => 'Ding dong, [caler]!'],
+            'texts' => [self::key('!bell', 'Ding, [caler]!') => 'Ding dong, [caler]!'],
         ];
-        $this->post(route('write.bring', $this->cove), ['mend' => '1'] + $fields)
+        $this->post(route('write.bring', $this->cove), ['mend' => self::key('!bell', 'Ding, [caler]!')] + $fields)
             ->assertSee('Ding dong, [caller]!')
             ->assertSee('far.example/[words],');
         $this->post(route('write.bring', $this->cove), ['mend' => 'all'] + $fields)
@@ -57,10 +58,10 @@ final class BringTest extends TestCase
             'pasted' => self::PASTED,
             'skip_first' => '1',
             'columns' => '0 1',
-            'texts' => [1 => 'Ding, [caller]!', 3 => 'See [caller].'],
+            'texts' => [self::key('!bell', 'Ding, [caler]!') => 'Ding, [caller]!', self::key('!far', 'See https://far.example/[words], yes') => 'See [caller].'],
             'bring' => '1',
         ];
-        $this->post(route('write.bring', $this->cove), ['leave' => ['3']] + $fields)
+        $this->post(route('write.bring', $this->cove), ['leave' => [self::key('!far', 'See https://far.example/[words], yes')]] + $fields)
             ->assertRedirect(route('write', $this->cove))
             ->assertSessionHas('notice', 'One command was brought along.');
         self::assertSame(19, $this->cove->commands()->count());
@@ -74,7 +75,7 @@ final class BringTest extends TestCase
         $page = $this->post(route('write.bring', $this->cove), [
             'pasted' => $pasted,
             'columns' => '1 2',
-            'texts' => [0 => 'changed'],
+            'texts' => [self::key('yes', '!bell', 'ding') => 'changed'],
             'text_column' => '0',
             'look' => '1',
         ]);
@@ -85,5 +86,31 @@ final class BringTest extends TestCase
             'look' => '1',
         ])->assertSee('>ding</textarea>', false);
         $this->get(route('write.bring', $this->cove))->assertSee('Paste lines like');
+    }
+
+    public function test_what_was_typed_belongs_to_what_a_row_holds_and_not_to_its_number(): void
+    {
+        $look = fn (string $pasted, array $texts): TestResponse => $this->post(route('write.bring', $this->cove), [
+            'pasted' => $pasted,
+            'columns' => '0 1',
+            'texts' => $texts,
+            'look' => '1',
+        ]);
+        $typed = [self::key('!two', 'Second') => 'Second, and more', self::key('bad trigger', 'Bad') => 'Bad'];
+        $look("!one\tFirst\nbad trigger\tBad\n!two\tSecond\n!three\tThird", $typed)
+            ->assertSeeInOrder(['!one', 'First', 'Bad', '!two', 'Second, and more', '!three', 'Third']);
+        $look("!one\tFirst\n!two\tSecond\n!three\tThird", $typed)
+            ->assertSeeInOrder(['!one', '>First<', '!two', '>Second, and more<', '!three', '>Third<'], false)
+            ->assertDontSee('>Bad<', false);
+        $look("!four\tFourth\n!five\tFifth", $typed)
+            ->assertSeeInOrder(['!four', '>Fourth<', '!five', '>Fifth<'], false);
+        // Two that are alike are told apart by which comes first.
+        $twice = [self::key('!one', 'First') => 'the first', preg_replace('/1$/', '2', self::key('!one', 'First')) => 'the second'];
+        $look("!one\tFirst\n!one\tFirst", $twice)->assertSeeInOrder(['>the first<', '>the second<'], false);
+    }
+
+    private static function key(string ...$cells): string
+    {
+        return hash('xxh128', implode("\x1F", $cells)).'-1';
     }
 }
