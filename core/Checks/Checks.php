@@ -33,6 +33,8 @@ final class Checks
             new CastDoesNotFit,
             new ListOfBlanks,
             new LeftAsPlaceholder,
+            new ForeignSlot,
+            new StrayBracket,
             new DayThatHasPassed,
             new InstructionByHalves,
             new TypedTextLeads,

@@ -43,7 +43,6 @@ final readonly class LeftAsPlaceholder extends AbstractCheck
         '/\bXXX{1,10}\b/u',
         '/\byour[ _](?:name|link|text|url|message|channel)(?:[ _]here)?\b/iu',
         '/\b(?:insert[ _][A-Za-z]{1,20}[ _]|(?:name|link|text|url) )here\b/iu',
-        '/<[A-Za-z_]{1,20}(?: [A-Za-z_]{1,20})?>|\{[A-Za-z_]{1,20}\}/u',
         '/\?{3,}/u',
         '/\bhttps?:\/\/(?:www\.)?(?:example\.(?:com|org|net)|your-?[A-Za-z]{0,20}\.[A-Za-z]{2,20})\b/iu',
     ];

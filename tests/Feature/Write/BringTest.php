@@ -13,6 +13,8 @@ final class BringTest extends TestCase
     private const PASTED = "name;what\n!bell;Ding, [caler]!\n!tide;taken already\n!far;See "
         ."https://far.example/[words], yes\n!BELL;twice\n;nothing\n!mute;";
 
+    private const FAR = ['!far', 'See https://far.example/[words], yes'];
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -58,10 +60,13 @@ final class BringTest extends TestCase
             'pasted' => self::PASTED,
             'skip_first' => '1',
             'columns' => '0 1',
-            'texts' => [self::key('!bell', 'Ding, [caler]!') => 'Ding, [caller]!', self::key('!far', 'See https://far.example/[words], yes') => 'See [caller].'],
+            'texts' => [
+                self::key('!bell', 'Ding, [caler]!') => 'Ding, [caller]!',
+                self::key(...self::FAR) => 'See [caller].',
+            ],
             'bring' => '1',
         ];
-        $this->post(route('write.bring', $this->cove), ['leave' => [self::key('!far', 'See https://far.example/[words], yes')]] + $fields)
+        $this->post(route('write.bring', $this->cove), ['leave' => [self::key(...self::FAR)]] + $fields)
             ->assertRedirect(route('write', $this->cove))
             ->assertSessionHas('notice', 'One command was brought along.');
         self::assertSame(19, $this->cove->commands()->count());
@@ -105,7 +110,8 @@ final class BringTest extends TestCase
         $look("!four\tFourth\n!five\tFifth", $typed)
             ->assertSeeInOrder(['!four', '>Fourth<', '!five', '>Fifth<'], false);
         // Two that are alike are told apart by which comes first.
-        $twice = [self::key('!one', 'First') => 'the first', preg_replace('/1$/', '2', self::key('!one', 'First')) => 'the second'];
+        $first = self::key('!one', 'First');
+        $twice = [$first => 'the first', substr($first, 0, -1).'2' => 'the second'];
         $look("!one\tFirst\n!one\tFirst", $twice)->assertSeeInOrder(['>the first<', '>the second<'], false);
     }
 
