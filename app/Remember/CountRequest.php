@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace App\Remember;
 
+use App\Border\OfItsChannel;
+use App\Storage\Assembler;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Validator;
+use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 
 /** A counter's number, as it was put right. There are many on the page: each has a bag of errors of its own. */
 final class CountRequest extends FormRequest
 {
+    use OfItsChannel;
+
     private const MESSAGE = 'This is not a whole number of at most 15 digits.';
 
     /** The errors of one number of a counter. */
@@ -39,6 +46,21 @@ final class CountRequest extends FormRequest
     public function messages(): array
     {
         return ['number.*' => self::MESSAGE];
+    }
+
+    /** @return list<Closure(Validator): void> what a counter does not go to is refused, and never made something else */
+    public function after(Assembler $assembler): array
+    {
+        return [function (Validator $validator) use ($assembler): void {
+            $counter = $assembler->names($this->channel())->counters[Fold::caseless($this->counter())] ?? null;
+            $number = $this->integer('number');
+            if ($counter !== null && $validator->errors()->isEmpty() && $counter->within($number) !== $number) {
+                $validator->errors()->add('number', "counter.{$counter->name} ".match (true) {
+                    $counter->floor !== null && $number < $counter->floor => "never goes below {$counter->floor}.",
+                    default => "never goes over {$counter->ceiling}.",
+                });
+            }
+        }];
     }
 
     public function counter(): string

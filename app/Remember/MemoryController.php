@@ -38,7 +38,6 @@ final readonly class MemoryController
 
         return redirect()->route('remember', $channel)->with('notice', match (true) {
             $now === null => 'There is no such counter, or it counts nothing of that kind.',
-            $now !== $typed => "counter.{$name} stops at {$now}.",
             default => "counter.{$name} is {$now}.",
         });
     }

@@ -186,6 +186,22 @@ final class SixRulesTest extends TestCase
         );
     }
 
+    public function test_whoever_was_never_seen_is_named_where_nothing_can_be_kept_for_them(): void
+    {
+        $sources = ['[add 1 to counter.visits for target]', '[add 1 to target.pebbles]'];
+        foreach ($sources as $source) {
+            self::assertEquals(
+                new Message('failures.unknown-person', ['typed' => 'Signe']),
+                $this->say($source, '@Signe')->failed?->message(),
+            );
+            self::assertEquals(
+                new Message('failures.nobody-named'),
+                $this->say($source, '')->failed?->message(),
+                $source,
+            );
+        }
+    }
+
     public function test_what_a_service_tells_for_a_count_and_is_none_was_not_told(): void
     {
         $told = [

@@ -29,8 +29,10 @@ final class MemoryTest extends TestCase
     public function test_a_number_is_put_right_within_its_bounds_through_a_turn_that_the_air_would_see(): void
     {
         $this->set('planks', '', '120')->assertSessionHas('notice', 'counter.planks is 120.');
-        $this->set('PLANKS', '', '9999')->assertSessionHas('notice', 'counter.PLANKS stops at 400.');
+        $this->set('PLANKS', '', '400')->assertSessionHas('notice', 'counter.PLANKS is 400.');
         self::assertSame(400, $this->kept(Key::counter('planks')));
+        $this->followingRedirects()->set('planks', '', '9999')->assertSee('counter.planks never goes over 400.');
+        $this->followingRedirects()->set('planks', '', '-3')->assertSee('counter.planks never goes below 0.');
         self::assertSame(
             [2, 0],
             [

@@ -167,7 +167,13 @@ final readonly class CounterName extends Name implements Remembering, Writable
         }
         $key = $this->kept($counter, $call, $run);
         if (! $key instanceof Key) {
-            return $key ?? throw EvaluationFailure::nobodyToChange('', $call->span());
+            // Either nobody was named, or somebody who was never seen here.
+            $person = $this->person($call, $run);
+
+            return $key ?? throw EvaluationFailure::nobodyToChange(
+                $person instanceof Person ? $person->name : '',
+                $call->span(),
+            );
         }
         // All are asked for before any is waited for, so that they come in one round.
         $missing = array_filter(
