@@ -48,7 +48,7 @@ final class CountRequest extends FormRequest
         return ['number.*' => self::MESSAGE];
     }
 
-    /** @return list<Closure(Validator): void> what a counter does not go to is refused, and never made something else */
+    /** @return list<Closure(Validator): void> what a counter does not go to is refused */
     public function after(Assembler $assembler): array
     {
         return [function (Validator $validator) use ($assembler): void {

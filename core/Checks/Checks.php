@@ -48,6 +48,7 @@ final class Checks
             new OrBesideComparison,
             new ConstantCondition,
             new LoginWithSpace,
+            new LevelIsHighest,
             new NeverHolds,
             new NameNeverUsed,
             new NameFromBranch,

@@ -263,6 +263,12 @@ final class ChecksTest extends TestCase
                     .'foreign-slot 50-53 [word 1]; foreign-slot 54-59 [word 2]',
             '{zorkmid} {user.name} $(eval x)' => 'foreign-slot 0-9; foreign-slot 10-21 [caller]; foreign-slot 22-31',
             '100% of 5%, <3, a < b > c, {} () $5 https://cove.example/%D0%B0%20x' => '',
+            // level-is-highest
+            '[when caller.level is "subscriber"]x[end][when target.level is not "VIP"]y[end]'
+                => 'level-is-highest 6-34 caller.levels contains "subscriber"; '
+                    .'level-is-highest 47-72 not target.levels contains "vip"',
+            '[when caller.level is "moderator"]x[end][when caller.level >= "vip"]y[end][when caller.level is one of '
+                .'"vip", "editor"]z[end][when caller.levels contains "subscriber"]s[end]' => '',
             // stray-bracket
             'caller] says hi' => 'stray-bracket 6-7 ',
             '[[sic] and [[[caller]] :] =] hm]' => 'stray-bracket 31-32 ',
@@ -391,7 +397,7 @@ final class ChecksTest extends TestCase
             'Mind the coveHammer now' => 'emote-not-for-them 9-19',
             'coveWave https://cove.example/coveWave' => 'emote-stuck 30-38  coveWave',
             // conditions by kinds and known sets
-            '[when caller.level is "vip" and caller.level is "moderator"]x[end]' => 'never-holds 6-59',
+            '[when caller.level is "editor" and caller.level is "moderator"]x[end]' => 'never-holds 6-62',
             '[when caller.level > "editor" and not caller.level is "streamer"]x[end]' => 'never-holds 6-64',
             '[when caller is 5]x[end][when channel.live > 3]y[end]' => 'never-holds 6-17; never-holds 30-46',
             '[when words is "a" and words is "b"]x[end][when words is "a" or words is not "a"]y[end]'
