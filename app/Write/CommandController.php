@@ -14,6 +14,7 @@ use App\Storage\StaleRevision;
 use App\Storage\TriggerTaken;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -51,8 +52,11 @@ final readonly class CommandController
         );
     }
 
-    public function store(Request $request, Channel $channel, #[CurrentUser] User $user): Response|RedirectResponse
-    {
+    public function store(
+        Request $request,
+        Channel $channel,
+        #[CurrentUser] User $user,
+    ): Response|RedirectResponse|JsonResponse {
         return $this->save($request, $channel, null, $user);
     }
 
@@ -61,7 +65,7 @@ final readonly class CommandController
         Channel $channel,
         CommandRow $command,
         #[CurrentUser] User $user,
-    ): Response|RedirectResponse {
+    ): Response|RedirectResponse|JsonResponse {
         return $this->save($request, $channel, $command, $user);
     }
 
@@ -109,31 +113,39 @@ final readonly class CommandController
             ->with('notice', $row === null ? 'There is nothing to undo.' : "{$row->trigger} is back.");
     }
 
-    private function save(Request $request, Channel $channel, ?CommandRow $row, User $user): Response|RedirectResponse
-    {
+    private function save(
+        Request $request,
+        Channel $channel,
+        ?CommandRow $row,
+        User $user,
+    ): Response|RedirectResponse|JsonResponse {
         $form = CommandForm::read($request);
         $errors = $form->errors();
+        $conflict = null;
         if ($errors === [] && $form->command->trigger !== '') {
             try {
                 $saved = $this->rows->save($channel, $row, $form->command, $user, $request->integer('revision'));
 
-                return redirect()
-                    ->route('write.command', [$channel, $saved])
-                    ->with('saved', true)
-                    ->with('notice', "{$saved->trigger} is saved.");
+                return $request->expectsJson()
+                    ? response()->json($this->page->saved($channel, $saved))
+                    : redirect()
+                        ->route('write.command', [$channel, $saved])
+                        ->with('saved', true)
+                        ->with('notice', "{$saved->trigger} is saved.");
             } catch (StaleRevision $meanwhile) {
-                return response(
-                    $this->page->conflict($channel, $row, $form->command, $meanwhile->theirs),
-                    Response::HTTP_CONFLICT,
-                );
+                $conflict = $meanwhile;
             } catch (TriggerTaken $taken) {
                 $errors = ['trigger' => [$taken->getMessage().' Take another trigger.']];
             }
         }
+        $status = $conflict === null ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_CONFLICT;
+        if ($request->expectsJson()) {
+            // The page sends the form off as it is, and shows what comes back.
+            return response()->noContent($status);
+        }
 
-        return response(
-            $this->page->view($channel, $row, $form->command, $errors, $request->integer('revision')),
-            Response::HTTP_UNPROCESSABLE_ENTITY,
-        );
+        return response($conflict === null
+            ? $this->page->view($channel, $row, $form->command, $errors, $request->integer('revision'))
+            : $this->page->conflict($channel, $row, $form->command, $conflict->theirs), $status);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
+use App\Models\CommandResponseRow;
 use App\Models\CommandRow;
 use App\Rehearse\Expectations;
 use App\Rehearse\TryChat;
@@ -53,6 +54,33 @@ final readonly class CommandPage
             'tried' => $this->try->run($channel, $this->try->begin($channel, $line), $command, $row?->trigger),
             'holdings' => $row === null ? [] : $this->expectations->check($channel, $row),
         ]);
+    }
+
+    /**
+     * What a page has to know that goes on after its command was saved.
+     *
+     * @return array{number: int, revision: int, responses: list<string>, url: string, action: string, title: string,
+     *     notice: string, expectations: string}
+     */
+    public function saved(Channel $channel, CommandRow $row): array
+    {
+        return [
+            'number' => $row->id,
+            'revision' => $row->revision,
+            'responses' => array_values(
+                $row->responses->map(static fn (CommandResponseRow $one): string => $one->stable_id)->all(),
+            ),
+            'url' => route('write.command', [$channel, $row]),
+            'action' => route('write.update', [$channel, $row]),
+            'title' => "{$row->trigger} · {$channel->name}",
+            'notice' => "{$row->trigger} is saved.",
+            'expectations' => view('rehearse.partials.expectations', [
+                'channel' => $channel,
+                'row' => $row,
+                'holdings' => $this->expectations->check($channel, $row),
+                'keptWith' => '',
+            ])->render(),
+        ];
     }
 
     /** @param  CommandRow|null  $theirs null when the command was dropped meanwhile */

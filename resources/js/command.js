@@ -1,3 +1,4 @@
+import htmx from 'htmx.org';
 import { completion } from './complete.js';
 import { choiceMatching } from './choices.js';
 import { editorFor } from './editor.js';
@@ -5,10 +6,13 @@ import { hoverHelp } from './hover.js';
 import { layNotes } from './margin.js';
 import { entriesFrom, Reference } from './reference.js';
 import { post } from './session.js';
-import { ago, Unsaved } from './unsaved.js';
+import { ago, keyOf, Unsaved } from './unsaved.js';
 
 /** A short pause, so that a burst of keys is one question; the answer to an older question is dropped. */
 const PAUSE = 50;
+
+/** What the page says that a new command leads to. */
+const NOTICE = 'notice';
 
 /** Before asking again where another page of the same person is being answered. */
 const BUSY_PAUSE = 200;
@@ -28,7 +32,7 @@ class CommandPage {
         form.addEventListener('change', (event) => event.target.matches('select') && this.changed(event));
         form.addEventListener('parrot:focus', (event) => this.focusOn(event.target));
         form.addEventListener('click', (event) => this.clicked(event));
-        form.addEventListener('submit', () => this.unsaved.keep());
+        form.addEventListener('submit', (event) => this.save(event));
         document.addEventListener('click', (event) => {
             if (event.target.closest('[data-throw-away]')) {
                 this.unsaved.forget();
@@ -42,11 +46,99 @@ class CommandPage {
         this.weights();
         this.offer();
         this.begin();
+        if (sessionStorage.getItem(NOTICE) !== null) {
+            this.tell(sessionStorage.getItem(NOTICE));
+            sessionStorage.removeItem(NOTICE);
+        }
         this.ask();
         const panel = document.getElementById('reference');
         if (panel) {
             this.reference = new Reference(panel, entriesOf, () => (this.editors.get(this.lastEditor) ?? [...this.editors.values()][0])?.view);
         }
+    }
+
+    /**
+     * In place, so that what is typed meanwhile stays and goes on. What cannot be saved is sent off as any form is, and
+     * the page that answers says why.
+     */
+    async save(event) {
+        event.preventDefault();
+        this.unsaved.keep();
+        if (this.isSaving) {
+            this.isSaveWaiting = true;
+            return;
+        }
+        this.isSaving = true;
+        const sent = this.unsaved.now();
+        const filled = this.filled();
+        let answer = null;
+        try {
+            const response = await fetch(this.form.action, { method: 'POST', body: new FormData(this.form), headers: { Accept: 'application/json' } });
+            answer = response.ok ? await response.json() : null;
+        } catch {
+            this.isSaving = false;
+            document.getElementById('save-state').textContent = 'No answer from Silver Parrot; what you type is kept on this machine.';
+            return;
+        }
+        this.isSaving = false;
+        if (answer === null) {
+            this.form.submit();
+            return;
+        }
+        this.saved(answer, this.withIds(sent, filled, answer.responses));
+        if (this.isSaveWaiting) {
+            this.isSaveWaiting = false;
+            this.form.requestSubmit();
+        }
+    }
+
+    /** A response that was new has an id now, by which the next save knows it again. */
+    withIds(sent, filled, ids) {
+        const known = {};
+        filled.forEach((area, index) => {
+            const field = area.closest('[data-response]')?.querySelector('[name$="[id]"]');
+            if (field && ids[index] !== undefined) {
+                field.value = ids[index];
+                known[field.name] = ids[index];
+            }
+        });
+        return JSON.stringify(JSON.parse(sent).map(([name, value]) => [name, known[name] ?? value]));
+    }
+
+    saved(answer, sent) {
+        const isNew = this.form.dataset.command === 'new';
+        const isWhole = this.unsaved.savedAs(sent, keyOf(this.form));
+        if (isNew && isWhole) {
+            sessionStorage.setItem(NOTICE, answer.notice);
+            location.assign(answer.url);
+            return;
+        }
+        this.form.dataset.command = answer.number;
+        this.form.elements.command.value = answer.number;
+        this.form.elements.revision.value = answer.revision;
+        this.form.action = answer.action;
+        if (!this.form.elements._method) {
+            this.form.prepend(Object.assign(document.createElement('input'), { type: 'hidden', name: '_method', value: 'put' }));
+        }
+        this.unsaved.keep();
+        history.replaceState(null, '', answer.url);
+        document.title = answer.title;
+        document.getElementById('save-state').textContent = isWhole ? 'Saved.' : 'Not saved; kept on this machine.';
+        document.querySelectorAll('.conflict, .samples, #command .problem').forEach((one) => one.remove());
+        document.querySelectorAll('#command [aria-invalid]').forEach((one) => one.removeAttribute('aria-invalid'));
+        document.getElementById('offer').hidden = true;
+        this.tell(answer.notice);
+        const expectations = document.getElementById('expectations');
+        if (expectations) {
+            expectations.outerHTML = answer.expectations;
+            htmx.process(document.getElementById('expectations'));
+        }
+    }
+
+    tell(notice) {
+        const notices = document.querySelector('.notices');
+        notices.querySelector('.notice:not(#lost-session)')?.remove();
+        notices.prepend(Object.assign(document.createElement('p'), { className: 'notice', textContent: notice }));
     }
 
     edit(area) {

@@ -4,14 +4,14 @@
  */
 const LEFT_OUT = ['_token', '_method', 'focus', 'person', 'typed', 'revision', 'command'];
 
-const keyOf = (form) => `unsaved:${document.body.dataset.person}:${form.dataset.channel}:${form.dataset.command}`;
+export const keyOf = (form) => `unsaved:${document.body.dataset.person}:${form.dataset.channel}:${form.dataset.command}`;
 
 export const fieldsOf = (form) => [...new FormData(form)].filter(([name]) => !LEFT_OUT.includes(name));
 
 export class Unsaved {
     constructor(form) {
         this.form = form;
-        this.first = JSON.stringify(fieldsOf(form));
+        this.first = this.now();
         if ('saved' in form.dataset) {
             // The save that led here may have been of a command that had no number yet.
             localStorage.removeItem(keyOf(form));
@@ -19,8 +19,20 @@ export class Unsaved {
         }
     }
 
+    now() {
+        return JSON.stringify(fieldsOf(this.form));
+    }
+
+    /** What was on its way is saved; what was typed since is not. */
+    savedAs(fields, key) {
+        localStorage.removeItem(key);
+        this.first = fields;
+        delete this.form.dataset.unsaved;
+        return !this.keep();
+    }
+
     keep() {
-        const fields = JSON.stringify(fieldsOf(this.form));
+        const fields = this.now();
         if (fields === this.first && !('unsaved' in this.form.dataset)) {
             localStorage.removeItem(keyOf(this.form));
             return false;

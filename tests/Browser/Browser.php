@@ -159,6 +159,14 @@ final class Browser
         );
     }
 
+    /** Types where the cursor is. */
+    public function type(string $text): self
+    {
+        $this->driver->switchTo()->activeElement()->sendKeys($text);
+
+        return $this;
+    }
+
     /**
      * @param  callable(): ?RemoteWebElement  $find
      * @param  callable(RemoteWebElement): mixed  $do  tried again when the page exchanged the element meanwhile

@@ -28,6 +28,34 @@ final class NothingLostTest extends BrowserTestCase
         $page->go($this->url($path))->sees('Dry for')->doesNotSee('You typed something here');
     }
 
+    public function test_what_is_typed_while_a_command_is_saved_stays_and_is_saved_next(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        foreach ([$this->commandPath('!knot'), '/channels/1/write/commands/new'] as $path) {
+            $page->go($this->url($path));
+            if (str_ends_with($path, 'new')) {
+                $page->write('[name=trigger]', '!hull');
+            }
+            $page->write('[data-response] .cm-content', 'Tied by [caller]');
+            // Answers come late, so that there is time to type.
+            $page->script(<<<'JS'
+                const quick = window.fetch;
+                window.fetch = async (...asked) => {
+                    const answer = await quick(...asked);
+                    await new Promise((resolve) => setTimeout(resolve, 400));
+                    return answer;
+                };
+                document.getElementById('command').requestSubmit();
+                JS);
+            $page->type(' and by [target]')->sees('is saved.');
+            $page->sees('Tied by [caller] and by [target]', '[data-response]')->sees('Not saved; kept on this machine.');
+            $page->press('Save')->sees('Saved.', '#save-state');
+            $page->script('location.reload()');
+            $page->sees('Tied by [caller] and by [target]', '[data-response]')->doesNotSee('You typed something here');
+        }
+    }
+
     public function test_a_reload_offers_the_text_and_forces_nothing(): void
     {
         $page = $this->browser;

@@ -185,18 +185,18 @@ final class PublishTest extends TestCase
         $this->insert(
             FactRow::factory()
                 ->for($this->cove)
-                ->count(900)
                 ->sequence($named)
                 ->state(['text' => str_repeat('knots and ropes ', 130)]),
+            900,
         );
         $list = TextListRow::factory()->for($this->cove)->create();
         $placed = static fn (Sequence $at): array => ['list_id' => $list->id, 'position' => $at->index];
         $this->insert(
             ListItem::factory()
                 ->for($this->cove)
-                ->count(2_700)
                 ->sequence($placed)
                 ->state(['text' => str_repeat('planks and nails ', 60)]),
+            2_700,
         );
         $this->post(route('publish.store', $this->cove), ['note' => 'all of it'])->assertSessionHasErrors([
             'note' => 'The pack is 5.0 MB long, and an edition holds at most 4. Drop what is no longer used, or '

@@ -180,7 +180,7 @@ final class WorkTest extends TestCase
     public function test_a_large_pack_is_looked_at_some_at_a_time_with_progress_and_publishing_waits_for_all(): void
     {
         $more = static fn (Sequence $at): array => ['trigger' => "!more{$at->index}"];
-        $this->insert(CommandRow::factory()->for($this->cove)->count(900)->sequence($more));
+        $this->insert(CommandRow::factory()->for($this->cove)->sequence($more), 900);
         DB::statement(
             'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
                 ."channel_id, id, '0', 0, CONCAT('[{\"say\":\"', `trigger`, ' [caler]\"}]'), 1 FROM commands WHERE "
@@ -248,12 +248,12 @@ final class WorkTest extends TestCase
     {
         $named = static fn (Sequence $at): array => ['name' => "d{$at->index}"];
         $told = static fn (Sequence $at): array => $named($at) + ['text' => "the text of {$at->index}"];
-        $this->insert(FactRow::factory()->for($this->cove)->count(1_000)->sequence($told));
-        $this->insert(CounterRow::factory()->for($this->cove)->count(1_000)->sequence($named));
-        $this->insert(TextListRow::factory()->for($this->cove)->count(1_000)->sequence($named));
+        $this->insert(FactRow::factory()->for($this->cove)->sequence($told), 1_000);
+        $this->insert(CounterRow::factory()->for($this->cove)->sequence($named), 1_000);
+        $this->insert(TextListRow::factory()->for($this->cove)->sequence($named), 1_000);
         $lists = $this->cove->lists()->where('name', 'like', 'd%')->pluck('id');
         $of = static fn (Sequence $at): array => ['list_id' => $lists[$at->index]];
-        $this->insert(ListItem::factory()->for($this->cove)->count(1_000)->sequence($of));
+        $this->insert(ListItem::factory()->for($this->cove)->sequence($of), 1_000);
     }
 
     /**

@@ -302,7 +302,7 @@ final class CommandsTest extends TestCase
         ];
         $few = array_map(static fn (array $page): DatabaseWork => $work(...$page), $pages);
         $more = static fn (Sequence $at): array => ['trigger' => "!more{$at->index}"];
-        $this->insert(CommandRow::factory()->for($this->cove)->count(1_982)->sequence($more));
+        $this->insert(CommandRow::factory()->for($this->cove)->sequence($more), 1_982);
         DB::statement(
             'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
                 ."channel_id, id, '0', 0, '[{\"say\":\"[caller] knows\"}]', 1 FROM commands WHERE `trigger` LIKE "
@@ -330,6 +330,25 @@ final class CommandsTest extends TestCase
             self::assertLessThanOrEqual($few[$number]->rows + $more[$number][0], $many->rows, $page[1]);
             self::assertLessThanOrEqual($few[$number]->models + $more[$number][1], $many->models, $page[1]);
         }
+    }
+
+    public function test_a_page_that_goes_on_is_told_what_was_saved_and_sends_off_what_was_not(): void
+    {
+        $answer = $this->postJson(route('write.store', $this->cove), $this->fields())->assertOk();
+        $row = $this->command('!wave');
+        $answer->assertJson([
+            'number' => $row->id,
+            'revision' => 1,
+            'responses' => [$row->responses[0]?->stable_id],
+            'url' => route('write.command', [$this->cove, $row]),
+            'notice' => '!wave is saved.',
+        ]);
+        $update = route('write.update', [$this->cove, $row]);
+        $this->putJson($update, $this->fields(['revision' => '1', 'note' => 'x']))->assertJson(['revision' => 2]);
+        $late = $this->putJson($update, $this->fields(['revision' => '1', 'note' => 'y']))->assertConflict();
+        self::assertSame('', $late->getContent());
+        $this->putJson($update, $this->fields(['revision' => '2', 'trigger' => '!tide']))->assertUnprocessable();
+        self::assertSame('x', $row->refresh()->note);
     }
 
     public function test_what_lines_reach_of_a_pack_answers_them_as_the_whole_pack_does(): void
