@@ -49,10 +49,11 @@ final class NothingLostTest extends BrowserTestCase
                 document.getElementById('command').requestSubmit();
                 JS);
             $page->type(' and by [target]')->sees('is saved.');
-            $page->sees('Tied by [caller] and by [target]', '[data-response]')->sees('Not saved; kept on this machine.');
-            $page->press('Save')->sees('Saved.', '#save-state');
+            $page->sees('Tied by [caller] and by [target]', '[data-response]');
+            $page->sees('Not saved; kept on this machine.')->press('Save')->sees('Saved.', '#save-state');
             $page->script('location.reload()');
-            $page->sees('Tied by [caller] and by [target]', '[data-response]')->doesNotSee('You typed something here');
+            $page->sees('Tied by [caller] and by [target]', '[data-response]');
+            $page->doesNotSee('You typed something here');
         }
     }
 

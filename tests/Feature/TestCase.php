@@ -127,7 +127,7 @@ abstract class TestCase extends Base
     }
 
     /**
-     * Many rows at once, without a model's events. Some at a time: the database ends whoever is silent in a transaction.
+     * Many rows at once, without a model’s events. Some at a time: the database ends whoever is silent for long.
      *
      * @param  Factory<covariant Model>  $of
      */
