@@ -212,9 +212,12 @@ class CommandPage {
         for (const [place, editor] of this.editors) {
             const area = this.form.querySelector(`[data-editor="${place}"]`);
             const counted = area?.dataset.focus === undefined ? place : `responses/${filled.indexOf(area)}/text`;
-            const findings = answer.findings[counted] ?? answer.findings[counted.replace(/text$/, 'steps/0/say')] ?? [];
+            const found = answer.findings[counted] ?? answer.findings[counted.replace(/text$/, 'steps/0/say')] ?? [];
+            const findings = [...found].sort((a, b) => Number(a.from) - Number(b.from));
             editor.show(findings);
-            findings.forEach((one) => notes.push(this.note(one, place)));
+            const own = findings.map((one) => this.note(one, place));
+            this.offerAll(own, findings, place);
+            notes.push(...own);
         }
         document.getElementById('findings').replaceChildren(...notes);
         // On a narrow screen they stand below the text, out of sight while it is written.
@@ -245,6 +248,34 @@ class CommandPage {
             note.append(mend);
         }
         return note;
+    }
+
+    /** Several mends of one text are one press as well, offered with the last of them. */
+    offerAll(notes, findings, place) {
+        const mendable = findings.filter((one) => one.replacement !== null);
+        if (mendable.length < 2) {
+            return;
+        }
+        const all = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link small', textContent: `Mend all ${mendable.length}` });
+        all.addEventListener('click', () => this.mendAll(place, mendable));
+        const line = document.createElement('p');
+        line.append(all);
+        notes[findings.lastIndexOf(mendable[mendable.length - 1])].append(line);
+    }
+
+    /** From the end, so that the places of the others stay right; what lies on another is left for the next look. */
+    mendAll(place, findings) {
+        const editor = this.editors.get(place);
+        const characters = [...editor.view.state.doc.toString()];
+        let until = characters.length + 1;
+        for (const one of [...findings].reverse()) {
+            if (Number(one.to) <= until) {
+                characters.splice(Number(one.from), Number(one.to) - Number(one.from), one.replacement);
+                until = Number(one.from);
+            }
+        }
+        editor.set(characters.join(''));
+        editor.view.focus();
     }
 
     mend(place, finding) {

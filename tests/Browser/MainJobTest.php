@@ -109,6 +109,20 @@ final class MainJobTest extends BrowserTestCase
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!wave'");
     }
 
+    public function test_what_another_template_would_fill_in_is_mended_by_one_press(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!tide')))
+            ->write('[data-response] .cm-content', 'Hi ${user}, $(touser) plays %game%] with {zorkmid}.')
+            ->sees('“${user}” is said as it stands', '#findings')
+            ->sees('This “]” closes nothing', '#findings')
+            ->press('Mend all 4')
+            ->sees('Hi [caller], [target] plays [channel.category] with {zorkmid}.', '[data-response]')
+            ->doesNotSee('Mend all', '#findings')
+            ->sees('“{zorkmid}” is said as it stands', '#findings');
+    }
+
     public function test_an_answer_is_kept_as_right_and_told_when_it_no_longer_holds(): void
     {
         $page = $this->browser;
