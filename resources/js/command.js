@@ -6,7 +6,7 @@ import { hoverHelp } from './hover.js';
 import { layNotes } from './margin.js';
 import { entriesFrom, Reference } from './reference.js';
 import { post } from './session.js';
-import { ago, keyOf, Unsaved } from './unsaved.js';
+import { ago, keyOf, standingIn, Unsaved } from './unsaved.js';
 
 /** A short pause, so that a burst of keys is one question; the answer to an older question is dropped. */
 const PAUSE = 50;
@@ -20,6 +20,7 @@ const BUSY_PAUSE = 200;
 class CommandPage {
     constructor(form) {
         this.form = form;
+        this.mayWrite = form.querySelector('fieldset:disabled') === null;
         this.editors = new Map();
         this.isAsking = false;
         this.isWaiting = false;
@@ -63,6 +64,9 @@ class CommandPage {
      */
     async save(event) {
         event.preventDefault();
+        if (!this.mayWrite) {
+            return;
+        }
         this.unsaved.keep();
         if (this.isSaving) {
             this.isSaveWaiting = true;
@@ -181,7 +185,7 @@ class CommandPage {
         this.isAsking = true;
         const typedAt = this.typedAt;
         const filled = this.filled();
-        const fields = new FormData(this.form);
+        const fields = standingIn(this.form);
         fields.delete('_method');
         fields.set('focus', String(Math.max(0, filled.indexOf(this.focused))));
         try {
@@ -238,10 +242,11 @@ class CommandPage {
         sentence.textContent = finding.sentence;
         note.append(sentence);
         if (finding.mend) {
-            const mend = document.createElement(finding.replacement === null ? 'p' : 'button');
-            mend.className = finding.replacement === null ? 'small' : 'as-link small';
+            const isPressed = finding.replacement !== null && this.mayWrite;
+            const mend = document.createElement(isPressed ? 'button' : 'p');
+            mend.className = isPressed ? 'as-link small' : 'small';
             mend.textContent = finding.mend;
-            if (finding.replacement !== null) {
+            if (isPressed) {
                 mend.type = 'button';
                 mend.addEventListener('click', () => this.mend(place, finding));
             }
@@ -253,7 +258,7 @@ class CommandPage {
     /** Several mends of one text are one press as well, offered with the last of them. */
     offerAll(notes, findings, place) {
         const mendable = findings.filter((one) => one.replacement !== null);
-        if (mendable.length < 2) {
+        if (mendable.length < 2 || !this.mayWrite) {
             return;
         }
         const all = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link small', textContent: `Mend all ${mendable.length}` });

@@ -4,6 +4,15 @@
  */
 const LEFT_OUT = ['_token', '_method', 'focus', 'person', 'typed', 'revision', 'command'];
 
+/** What stands in a form, also where it may only be read: a browser leaves out what cannot be changed. */
+export function standingIn(form) {
+    const closed = [...form.querySelectorAll('fieldset:disabled')];
+    closed.forEach((one) => (one.disabled = false));
+    const fields = new FormData(form);
+    closed.forEach((one) => (one.disabled = true));
+    return fields;
+}
+
 export const keyOf = (form) => `unsaved:${document.body.dataset.person}:${form.dataset.channel}:${form.dataset.command}`;
 
 export const fieldsOf = (form) => [...new FormData(form)].filter(([name]) => !LEFT_OUT.includes(name));

@@ -72,6 +72,19 @@ abstract class BrowserTestCase extends TestCase
         $browser->sees('Commands');
     }
 
+    /** Nell, who may read in the demo's channel and change nothing, signs in. */
+    protected function signInReader(Browser $browser): void
+    {
+        $this->database()->exec(
+            "INSERT IGNORE INTO users (name, email, password) VALUES ('Nell', 'nell@lantern-cove.example', 'x')",
+        );
+        $this->database()->exec(
+            "INSERT IGNORE INTO memberships (channel_id, user_id, role) SELECT 1, id, 'reader' FROM users WHERE email "
+                ."= 'nell@lantern-cove.example'",
+        );
+        $this->signIn($browser, 'nell@lantern-cove.example');
+    }
+
     protected function fillInDoor(Browser $browser, string $email = 'wren@lantern-cove.example'): void
     {
         $browser->write('#email', $email)->write('#password', 'the tide comes twice')->press('Sign in', 'main');

@@ -109,6 +109,30 @@ final class MainJobTest extends BrowserTestCase
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!wave'");
     }
 
+    public function test_a_reader_is_shown_a_command_as_it_is_and_no_fields(): void
+    {
+        $page = $this->browser;
+        $this->signInReader($page);
+        $page->go($this->url($this->commandPath('!tide')));
+        $page->write('[name=typed]', 'please')->waitFor(
+            fn (): bool => $page->script('return document.getElementById("preview").dataset.took !== undefined') === true,
+            'no preview came',
+        );
+        $page->doesNotSee('switched off', '#sentence')->doesNotSee('says nothing', '#sentence');
+        $page->doesNotSee('not on the public list', '#sentence');
+        foreach (['Another response to draw from', 'Mend', 'Save'] as $press) {
+            $page->doesNotSee($press, '#left-page');
+        }
+        self::assertSame(
+            [],
+            $page->script(
+                'return [...document.querySelectorAll("#command fieldset .blank")].filter((one) => '
+                    .'getComputedStyle(one).borderBottomColor !== "rgba(0, 0, 0, 0)").map((one) => one.name)',
+            ),
+        );
+        $page->press('What can stand here')->sees('What can stand in a slot', '#reference');
+    }
+
     public function test_what_another_template_would_fill_in_is_mended_by_one_press(): void
     {
         $page = $this->browser;

@@ -78,15 +78,8 @@ final class RealChatTest extends BrowserTestCase
     public function test_whoever_is_taken_out_of_a_channel_reads_no_further(): void
     {
         $database = $this->database();
-        $database->exec(
-            "INSERT IGNORE INTO users (name, email, password) VALUES ('Nell', 'nell@lantern-cove.example', 'x')",
-        );
-        $database->exec(
-            "INSERT IGNORE INTO memberships (channel_id, user_id, role) SELECT 1, id, 'reader' FROM users WHERE email "
-                ."= 'nell@lantern-cove.example'",
-        );
         $page = $this->browser;
-        $this->signIn($page, 'nell@lantern-cove.example');
+        $this->signInReader($page);
         $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
         $page->doesNotSee('The harbour', '#right-page');
         $database->exec(

@@ -52,9 +52,9 @@
                     @endforeach
                 </div>
                 @foreach ($problems['responses'] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
-                <p class="small"><button type="button" class="as-link" data-add-response>Another response to draw from</button> · <button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What can stand here</button></p>
                 <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => SilverParrot\Hearing\Steps\Say::response(''), 'several' => true])</template>
                 </fieldset>
+                <p class="small">@if ($mayWrite)<button type="button" class="as-link" data-add-response>Another response to draw from</button> · @endif<button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What can stand here</button></p>
                 <div class="preview-head small">
                     <label>Said to <select name="person" class="blank" aria-label="Said to whom">
                         <option value="">whoever may</option>
