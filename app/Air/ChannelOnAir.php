@@ -12,6 +12,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Person;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\LeaseLost;
@@ -141,7 +142,15 @@ final class ChannelOnAir
         $this->first[$line->by->id] ??= $line->at;
         $this->lines[$line->by->id] = ($this->lines[$line->by->id] ?? 0) + 1;
         $logged = $this->log(LogEntry::HEARD, $line->key, $line->by, $line->text, $line->at);
-        if ($this->paused || $this->pack === null) {
+        if ($this->pack === null) {
+            return [];
+        }
+        if ($this->paused) {
+            if (! $this->pack->isTalker($line->by) && TriggerMatch::in($this->pack, $line->text) !== null) {
+                $logged->unanswered($this->wording);
+                ($this->tell)($this, $logged);
+            }
+
             return [];
         }
         $world = new World(

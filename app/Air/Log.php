@@ -14,7 +14,7 @@ use SilverParrot\Source\Fold;
 final readonly class Log
 {
     private const COLUMNS = 'channel_id, number, at, kind, event_key, text, findable, person, edition, outcome, '
-        .'memory, readings';
+        .'silence, memory, readings';
 
     private const AT_ONCE = 200;
 
@@ -35,8 +35,8 @@ final readonly class Log
             $this->connection->insert(
                 'INSERT INTO heard_lines ('
                     .self::COLUMNS
-                    .") VALUES $marks ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), memory = VALUES(memory), "
-                    .'readings = VALUES(readings)',
+                    .") VALUES $marks ON DUPLICATE KEY UPDATE outcome = VALUES(outcome), silence = VALUES(silence), "
+                    .'memory = VALUES(memory), readings = VALUES(readings)',
                 array_merge(...$rows),
             );
         }
@@ -90,7 +90,7 @@ final readonly class Log
     {
         /**
          * @var list<object{number: int, at: string, kind: string, event_key: string, text: string, person: string,
-         *     edition: int, outcome: string, memory: string, readings: string}> $rows
+         *     edition: int, outcome: string, silence: string, memory: string, readings: string}> $rows
          */
         $rows = $this->connection->select(
             'SELECT '.self::COLUMNS." FROM heard_lines WHERE $where ORDER BY number DESC LIMIT ".$most,

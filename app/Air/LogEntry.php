@@ -11,6 +11,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\HandledEvent;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Message;
 use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 
@@ -34,6 +35,8 @@ final class LogEntry
 
     /** Why nothing was said, in a sentence; empty where there is nothing to tell. */
     public string $outcome = '';
+
+    public Silence $silence = Silence::None;
 
     /** @var array<string, null|bool|int|string|array<string, mixed>> by key id */
     public array $memory = [];
@@ -60,12 +63,20 @@ final class LogEntry
         $this->memory = $carried->memory;
         $this->readings = $carried->readings;
         if ($carried->outcome instanceof Outcome) {
+            $this->silence = Silence::of($carried->outcome);
             $this->outcome = match (true) {
                 $carried->outcome->failed !== null => 'failed: '.$wording->of($carried->outcome->failed->message()),
                 $carried->outcome->closed !== null => 'closed: '.$wording->of($carried->outcome->closed->reason),
                 default => '',
             };
         }
+    }
+
+    /** It would have been answered, had the parrot not been silenced. */
+    public function unanswered(Wording $wording): void
+    {
+        $this->silence = Silence::Parrot;
+        $this->outcome = $wording->of(new Message('why.parrot-silenced'));
     }
 
     public function line(): ChatLine
@@ -110,6 +121,7 @@ final class LogEntry
             $json($this->by->record()),
             $this->edition,
             mb_substr($this->outcome, 0, 500),
+            $this->silence->value,
             $json($this->memory),
             $json($this->readings),
         ];
@@ -117,7 +129,7 @@ final class LogEntry
 
     /**
      * @param  object{number: int, at: string, kind: string, event_key: string, text: string, person: string,
-     *     edition: int, outcome: string, memory: string, readings: string}  $row
+     *     edition: int, outcome: string, silence: string, memory: string, readings: string}  $row
      */
     public static function fromRow(object $row): self
     {
@@ -133,6 +145,7 @@ final class LogEntry
             $row->edition,
         );
         $line->outcome = $row->outcome;
+        $line->silence = Silence::tryFrom($row->silence) ?? Silence::None;
         /** @var array<string, null|bool|int|string|array<string, mixed>> $memory */
         $memory = json_decode($row->memory, true) ?: [];
         /** @var array<string, null|bool|int|string> $readings */

@@ -123,6 +123,18 @@ final class Channel extends Model
         return $this->hasMany(FieldRow::class);
     }
 
+    /** @return HasMany<HandedSaying, $this> */
+    public function sayings(): HasMany
+    {
+        return $this->hasMany(HandedSaying::class);
+    }
+
+    /** @return HasMany<LoggedLine, $this> */
+    public function loggedLines(): HasMany
+    {
+        return $this->hasMany(LoggedLine::class);
+    }
+
     /** @return HasMany<GoodsRow, $this> */
     public function goods(): HasMany
     {

@@ -4,10 +4,17 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
-/** What was handed to the chat or given up, for as long as its channel keeps lines; what is queued is not forgotten. */
+/**
+ * What was handed to the chat or given up, for as long as its channel keeps lines; what is queued is not forgotten.
+ *
+ * @property string $text
+ * @property string $state queued, handed, stale or dropped
+ * @property CarbonImmutable|null $handed_at
+ */
 final class HandedSaying extends Model
 {
     use ForgottenByDays;
@@ -17,6 +24,8 @@ final class HandedSaying extends Model
     protected $table = 'outgoing';
 
     protected $guarded = [];
+
+    protected $casts = ['handed_at' => 'immutable_datetime'];
 
     /** @return Builder<self> */
     public function prunable(): Builder

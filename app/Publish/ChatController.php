@@ -159,6 +159,7 @@ final readonly class ChatController
 
         return [
             'outcome' => $heard,
+            'deliveries' => Deliveries::to($channel, $line),
             // Where it can be taken up: with the command of the draft that it sets off, or with a new one.
             'command' => $trigger === null ? null : $channel->commands()->where('trigger', $trigger)->first(),
         ];

@@ -94,7 +94,7 @@ final readonly class Editions
         [$pack] = PackFormat::read($edition->document);
         foreach ($pack->commands as $command) {
             if (in_array(Fold::caseless($command->id), $silenced, true)) {
-                $pack = $pack->withCommand($command->gated(new Enabled(false)), $command->trigger);
+                $pack = $pack->withCommand($command->gated(Enabled::silenced()), $command->trigger);
             }
         }
 

@@ -6,14 +6,17 @@ namespace App\Publish;
 
 use App\Air\Log;
 use App\Air\LogEntry;
+use App\Air\Silence;
 use App\Models\Channel;
 use App\Models\Edition;
 use App\Storage\Assembler;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\LineRerun;
+use SilverParrot\Source\Fold;
 use SilverParrot\Source\Wording;
 
 /** Lines of the real chat, heard again: for their why, and for what a draft would have said. */
@@ -37,15 +40,19 @@ final readonly class LineReruns
         /** @var Edition|null $edition */
         $edition = $channel->editions()->where('number', $line->edition)->first();
 
-        return $edition === null
-            ? null
-            : $this->again($channel)->by(
-                Editions::packOf($edition),
-                $line->line(),
-                $line->memory,
-                $line->readings,
-                traced: true,
-            );
+        if ($edition === null) {
+            return null;
+        }
+        $pack = Editions::packOf($edition);
+        $command = $line->silence === Silence::Command ? TriggerMatch::in($pack, $line->text)?->command : null;
+
+        return $this->again($channel)->by(
+            $command === null ? $pack : Editions::packOf($edition, [Fold::caseless($command->id)]),
+            $line->line(),
+            $line->memory,
+            $line->readings,
+            traced: true,
+        );
     }
 
     /**

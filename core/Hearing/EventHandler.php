@@ -57,7 +57,7 @@ final readonly class EventHandler implements Parrot
     private function line(ChatLine $line, World $world, ?Trace $trace): Outcome|Needs
     {
         $trace?->heard($line);
-        if ($this->isTalker($line, $world)) {
+        if ($world->pack->isTalker($line->by)) {
             $trace?->fromTalker();
 
             return new Outcome(trace: $trace);
@@ -341,16 +341,5 @@ final readonly class EventHandler implements Parrot
         ?Trace $trace,
     ): Stage {
         return new Stage($command, $event, $scene, $world, $changes, $needed, $trace, $this->prepared, $command->id);
-    }
-
-    private function isTalker(ChatLine $line, World $world): bool
-    {
-        foreach ([$world->pack->parrot, ...$world->pack->talkers] as $login) {
-            if ($line->by->is($login)) {
-                return true;
-            }
-        }
-
-        return false;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Pack;
 
 use SilverParrot\Chat\Channel;
+use SilverParrot\Chat\Person;
 use SilverParrot\Source\Fold;
 
 /** The whole set of an author's definitions. */
@@ -109,6 +110,18 @@ final readonly class Pack
             $this->ladders,
             $this->emotes,
         );
+    }
+
+    /** Whoever talks by itself: the parrot, and other accounts that are known to. */
+    public function isTalker(Person $person): bool
+    {
+        foreach ([$this->parrot, ...$this->talkers] as $login) {
+            if ($person->is($login)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** The same pack with one more account that talks by itself. */

@@ -24,6 +24,10 @@ return [
         'reason' => 'it is for :needs',
         'opens' => 'speak as one of them',
     ],
+    'silenced' => [
+        'reason' => 'the command is silenced',
+        'opens' => 'let it speak again, on Publish',
+    ],
     'stream-live' => [
         'reason' => 'it is only for while the stream is live',
         'opens' => 'start the stream',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 // The account of what the parrot did for a line, one entry each; see EntryKind.
 return [
     'heard' => 'heard: “:line” from :by',
+    'parrot-silenced' => 'silent: the parrot was silenced',
     'talker' => 'silent: this is a talker’s own line, and what talkers say sets nothing off',
     'no-trigger' => 'silent: the line begins with no trigger',
     'mistyped' => 'silent: nothing is called :typed',

@@ -115,7 +115,7 @@ final class MainJobTest extends BrowserTestCase
         $this->signInReader($page);
         $page->go($this->url($this->commandPath('!tide')));
         $page->write('[name=typed]', 'please')->waitFor(
-            fn (): bool => $page->script('return document.getElementById("preview").dataset.took !== undefined') === true,
+            fn (): bool => $page->script('return "took" in document.getElementById("preview").dataset') === true,
             'no preview came',
         );
         $page->doesNotSee('switched off', '#sentence')->doesNotSee('says nothing', '#sentence');

@@ -6,11 +6,17 @@ namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Document\Document;
 
-/** Whether the command is switched on at all. */
+/** Whether the command is switched on at all, and not silenced since it was published. */
 final readonly class Enabled extends GateSetting implements Gate
 {
-    public function __construct(public bool $isOn = true)
+    /** @param  bool  $isSilenced  for now, on the air alone: no document tells it */
+    public function __construct(public bool $isOn = true, public bool $isSilenced = false)
     {
+    }
+
+    public static function silenced(): self
+    {
+        return new self(false, true);
     }
 
     public static function key(): string
@@ -72,7 +78,7 @@ final readonly class Enabled extends GateSetting implements Gate
     {
         return $this->isOn
             ? new Open
-            : new GateRefusal($this->name(), 'switched-off');
+            : new GateRefusal($this->name(), $this->isSilenced ? 'silenced' : 'switched-off');
     }
 
     public function isOn(): bool

@@ -8,6 +8,7 @@ use App\Air\CachedDetails;
 use App\Air\ChannelOnAir;
 use App\Air\Details;
 use App\Air\Log;
+use App\Air\LogEntry;
 use App\Models\Channel;
 use App\Publish\Editions;
 use App\Storage\MariaDbRanking;
@@ -62,6 +63,20 @@ final class OnAir
                 Moment::of(now())->plusMillis($this->heard * 60_000),
             ),
         );
+
+        return $this->kept();
+    }
+
+    /** What the chat says now of what was said in it. */
+    public function notice(string $text): int
+    {
+        $this->air->log(LogEntry::NOTICE, '', Person::unknown('chat'), $text, Moment::of(now()));
+
+        return $this->kept();
+    }
+
+    private function kept(): int
+    {
         [$lines, $this->air->unwritten] = [$this->air->unwritten, []];
         (new Log(DB::connection()))->keep($this->channel->id, $lines);
 

@@ -11,10 +11,12 @@ use App\Air\Streams\Token;
 use App\Models\LoggedLine;
 use App\Publish\Editions;
 use App\Storage\MariaDbStore;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Client\Request;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
+use Illuminate\Testing\TestResponse;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
@@ -84,6 +86,48 @@ final class ChatTest extends TestCase
         $this->get(route('publish.why', [$this->cove, $silent]))->assertOk()->assertSee('begins with no trigger');
         $this->get(route('publish.why', [$this->cove, 999]))->assertNotFound()->assertSee('its time is over');
         $this->get(route('publish.chat', ['channel' => $this->cove, 'line' => $number]))->assertSee($said);
+    }
+
+    public function test_the_why_of_a_silenced_line_is_that_it_was_silenced_afterwards_too(): void
+    {
+        $this->onAir->air->paused = true;
+        $number = $this->onAir->hear('pia', '!knot');
+        $this->onAir->hear('pia', 'good evening');
+        $this->onAir->hear('silver_parrot', '!knot');
+        $this->onAir->air->paused = false;
+        $page = $this->get(route('publish.why', [$this->cove, $number]))->assertOk();
+        $page->assertSee('The parrot was silenced when this line came')->assertDontSee('why-list', false);
+        self::assertSame(
+            ['silent: the parrot was silenced', '', ''],
+            array_column($this->getJson(route('publish.lines', [$this->cove]))->json(), 'outcome'),
+        );
+
+        app(Editions::class)->silence($this->cove->refresh(), '!knot', true);
+        $silenced = OnAir::of($this->cove);
+        $number = $silenced->hear('odo', '!knot');
+        app(Editions::class)->silence($this->cove->refresh(), '!knot', false);
+        $page = $this->get(route('publish.why', [$this->cove, $number]))->assertOk();
+        $page->assertSee('closed: the command is silenced')->assertDontSee('switched');
+        $page->assertDontSee('class="saying"', false);
+    }
+
+    public function test_the_why_of_an_answer_tells_what_became_of_it(): void
+    {
+        $number = $this->onAir->hear('pia', '!knot');
+        $why = fn (): TestResponse => $this->get(route('publish.why', [$this->cove, $number]))->assertOk();
+        $why()->assertSee($this->said('!knot'))->assertSee('not said yet: it waits for its turn');
+        $ours = fn (): Builder => DB::table('outgoing')->where('channel_id', $this->cove->id);
+        $ours()->update(['state' => 'dropped']);
+        $why()->assertSee('never said: the chat takes no more');
+        $ours()->update(['state' => 'stale']);
+        $why()->assertSee('never said: its turn came too late');
+        $this->travelTo('2026-11-27 17:20:00');
+        $ours()->update(['state' => 'handed', 'handed_at' => now('UTC')]);
+        $why()->assertSee('said at 17:20:00')->assertDontSee('Right after it');
+        $this->onAir->notice('you may not say links here');
+        $why()->assertSee('Right after it the chat said: you may not say links here');
+        $ours()->delete();
+        $why()->assertSee('No answer to it is kept');
     }
 
     public function test_a_page_that_cannot_read_along_asks_for_what_came_after(): void
