@@ -8,7 +8,7 @@ namespace SilverParrot\Pack;
 final readonly class CommandMetadata
 {
     /**
-     * @param  bool  $listed  on the public list or not
+     * @param  bool  $listed  whether [commands] lists it
      * @param  list<Expectation>  $expectations
      */
     public function __construct(

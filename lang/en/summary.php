@@ -17,6 +17,6 @@ return [
     'stream-live' => 'only while live',
     'stream-offline' => 'only while offline',
     'switched-off' => 'Switched off.',
-    'unlisted' => 'not on the public list',
+    'unlisted' => 'not listed by [commands]',
     'voice-streamer' => 'in the streamer’s voice',
 ];

@@ -18,6 +18,12 @@ function option(entry) {
     };
 }
 
+/** From two letters on: the plain word for something that is called otherwise here, "user" for the caller. */
+function meansBy(entry, typed) {
+    const word = typed.toLowerCase();
+    return word.length < 2 || entry.insert.startsWith(word) ? undefined : entry.also.find((one) => one.startsWith(word));
+}
+
 /** In the text around slots, the words of emotes, from two letters on. */
 function emotes(context, entries) {
     const word = context.matchBefore(/[A-Za-z0-9_]{2,}/);
@@ -51,7 +57,13 @@ export function completion(entriesOf) {
             return null;
         }
         const fit = entries.filter((one) => (isFilter ? one.heading === 'Filters' : one.heading === 'Names' || (isHead && (one.heading === 'Verbs' || one.heading === 'Phrases'))) && /^[\p{L}_]/u.test(one.insert));
-        return { from: word.from, options: fit.map(option), validFor: /^[\p{L}\p{N}_.]*$/u };
+        const meant = fit.filter((one) => meansBy(one, word.text));
+        return {
+            from: word.from,
+            options: [...fit.filter((one) => !meant.includes(one)).map(option), ...meant.map((one) => ({ ...option(one), label: meansBy(one, word.text), displayLabel: one.insert, apply: one.insert }))],
+            // Another letter may be the beginning of another plain word.
+            validFor: (text) => /^[\p{L}\p{N}_.]*$/u.test(text) && !fit.some((one) => meansBy(one, text)),
+        };
     };
     // A list that is seen takes keys at once: whoever is quick means what is shown.
     return autocompletion({ override: [source], icons: false, maxRenderedOptions: 60, interactionDelay: 0 });

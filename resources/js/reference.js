@@ -49,7 +49,7 @@ export class Reference {
 
     show() {
         const words = this.search.value.toLowerCase().split(/\s+/).filter(Boolean);
-        const has = (entry) => words.every((word) => `${entry.insert} ${entry.sentence} ${entry.gives} ${entry.heading}`.toLowerCase().includes(word));
+        const has = (entry) => words.every((word) => `${entry.insert} ${entry.sentence} ${entry.gives} ${entry.heading} ${entry.also.join(' ')}`.toLowerCase().includes(word));
         this.shown = (this.entries ?? []).filter(has);
         let heading = '';
         const rows = [];

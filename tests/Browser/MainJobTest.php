@@ -119,7 +119,7 @@ final class MainJobTest extends BrowserTestCase
             'no preview came',
         );
         $page->doesNotSee('switched off', '#sentence')->doesNotSee('says nothing', '#sentence');
-        $page->doesNotSee('not on the public list', '#sentence');
+        $page->doesNotSee('not listed', '#sentence');
         foreach (['Another response to draw from', 'Mend', 'Save'] as $press) {
             $page->doesNotSee($press, '#left-page');
         }
@@ -280,6 +280,18 @@ final class MainJobTest extends BrowserTestCase
         );
         $page->sees('planks on Planking the port side', '#preview');
         self::assertSame([], $page->barriers());
+    }
+
+    public function test_plain_words_lead_to_the_names_that_are_used_here(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!tide')))->write('[data-response] .cm-content', 'Ahoy [user');
+        $page->sees('caller', '.cm-tooltip-autocomplete');
+        $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
+        $page->sees('Ahoy [caller]', '[data-response] .cm-content');
+        $page->press('What can stand here')->write('#reference input', 'random')->sees('roll', '#reference');
+        $page->sees('list.knots', '#reference')->doesNotSee('channel.title', '#reference');
     }
 
     public function test_a_slot_that_is_opened_is_closed_and_a_doubled_bracket_is_none(): void

@@ -36,6 +36,7 @@ final class Phrases
                 'a value',
                 '[target or "shore crew"]',
                 'The left one where there is a value, else the right one; also where a look-up or a division fails.',
+                also: ['default', 'fallback', 'otherwise'],
             ),
             new Description(
                 'when',
@@ -43,6 +44,7 @@ final class Phrases
                 'one of the texts',
                 '[when counter.planks > 10]Fetch help![else]Not bad.[end]',
                 'Says one text where the condition holds, another where it does not; ends with [end].',
+                also: ['if', 'condition', 'else', 'unless'],
             ),
             new Description(
                 'is',
@@ -50,6 +52,7 @@ final class Phrases
                 'yes or no',
                 '[when channel.category is one of "Planking", "Caulking"]At work.[end]',
                 'Compares without case: is, is not, is one of, <, <=, >, >=, contains, starts with, ends with.',
+                also: ['equals', 'compare'],
             ),
             new Description(
                 'and',
@@ -57,6 +60,7 @@ final class Phrases
                 'yes or no',
                 '[when caller.pebbles > 5 and not caller.boat]Buy a boat![end]',
                 'Both hold; with “or”, either; with “not” before it, the opposite.',
+                also: ['not', 'both'],
             ),
             new Description(
                 'roll',
@@ -64,6 +68,7 @@ final class Phrases
                 'a whole number',
                 'You rolled [roll 1 to 6]',
                 'A number by luck, each equally likely.',
+                also: ['random', 'dice', 'chance', 'percent', 'luck', 'number'],
             ),
             new Description(
                 'either',
@@ -71,6 +76,7 @@ final class Phrases
                 'one of the values',
                 '[either "port", "starboard"]',
                 'One of several by luck, each equally likely.',
+                also: ['random', 'pick', 'choose', 'choice'],
             ),
             new Description(
                 'since',
@@ -78,6 +84,7 @@ final class Phrases
                 'a span',
                 '[since occasion.leak] without a leak',
                 'How long it is since then; counted in one unit with “in days”.',
+                also: ['elapsed', 'days', 'passed'],
             ),
             new Description(
                 'until',
@@ -85,6 +92,7 @@ final class Phrases
                 'a span',
                 '[until occasion.launch] until the launch',
                 'How long it is until then.',
+                also: ['countdown'],
             ),
             new Description(
                 'top',
@@ -92,6 +100,7 @@ final class Phrases
                 'a list of persons',
                 'The richest: [top 3 by pebbles | scores]',
                 'Who has the most of something, best first; “points” is another name for the first unit.',
+                also: ['leaderboard', 'ranking', 'best', 'most'],
             ),
             new Description(
                 'as',
@@ -99,6 +108,7 @@ final class Phrases
                 'the value',
                 '[roll 1 to 100 as luck]%[when luck > 90], a fair wind![end]',
                 'Names a slot’s value for the rest of the response.',
+                also: ['variable', 'remember'],
             ),
             new Description(
                 '+',
@@ -107,6 +117,7 @@ final class Phrases
                 '[counter.planks * 2 + 1]',
                 'Counts exactly: + - * / and % for what is left of a division. A moment moves by a length like "2 '
                     .'days": days and longer by the calendar, hours exactly.',
+                also: ['math', 'calculate', 'minus', 'times', 'divide'],
             ),
         ];
     }

@@ -65,6 +65,12 @@ final class PlainWords
         return $nearest === null ? null : $own[$nearest] ?? $nearest;
     }
 
+    /** @return list<string> the plain words for a name, as it is typed */
+    public static function for(string $insert): array
+    {
+        return self::MEANT[$insert] ?? [];
+    }
+
     /** @return array<string, string> what the pack declares, by its name alone: "planks" => "counter.planks" */
     private static function named(Pack $pack): array
     {

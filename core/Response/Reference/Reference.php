@@ -44,6 +44,9 @@ final readonly class Reference
                 $entries[] = new ReferenceEntry($heading, $described->name, $described, false);
             }
             foreach ($heading === 'Names' ? $vocabulary->names : [] as $name) {
+                if (! $name->isOffered()) {
+                    continue;
+                }
                 $described = $name->describe();
                 foreach (self::paths($described->name, $name, $pack) as $path) {
                     $entries[] = new ReferenceEntry($heading, $path, $described, true);

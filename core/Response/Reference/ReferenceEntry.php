@@ -30,6 +30,15 @@ final readonly class ReferenceEntry
         return $this->described->later === '' ? $sentence : "$sentence Comes later: {$this->described->later}";
     }
 
+    /** @return list<string> other plain words by which one would look for it */
+    public function also(): array
+    {
+        // Those of a name are no words for each of its parts, but a pack's own counters are all counters.
+        $isWhole = $this->described->tells === [] || $this->part() === '';
+
+        return [...$isWhole ? $this->described->also : [], ...PlainWords::for($this->insert)];
+    }
+
     private function part(): string
     {
         return explode('.', $this->insert)[1] ?? '';

@@ -17,6 +17,7 @@ final readonly class Description
      * @param  list<string>  $parts  what may stand after a dot
      * @param  array<string, array{string, string}>  $tells  of a part: what it gives, and a sentence
      * @param  string  $later  what is still to come before it has a value on the air; empty where it has one
+     * @param  list<string>  $also  other plain words by which one would look for it
      */
     public function __construct(
         public string $name,
@@ -28,6 +29,7 @@ final readonly class Description
         public array $parts = [],
         public array $tells = [],
         public string $later = '',
+        public array $also = [],
     ) {
     }
 }

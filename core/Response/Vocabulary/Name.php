@@ -64,6 +64,12 @@ abstract readonly class Name
         return $this->describe()->parts;
     }
 
+    /** Whether the reference and completion name it: what has no value anywhere yet is not offered. */
+    public function isOffered(): bool
+    {
+        return true;
+    }
+
     /** Whether it has a value without a part. */
     public function standsAlone(): bool
     {

@@ -70,7 +70,7 @@
                     @endforeach
                     @include('write.partials.reply', ['name' => 'if_it_fails', 'place' => 'if_it_fails', 'when' => 'If it fails', 'text' => $command->ifItFails])
                 </div>
-                <p class="settings">It is <label><input type="checkbox" name="listed" value="1" @checked($command->about->listed)> on the public list</label>;
+                <p class="settings">It is <label><input type="checkbox" name="listed" value="1" @checked($command->about->listed)> listed by [commands]</label>;
                     spoken by <select name="voice" class="blank" aria-label="Voice" data-shows><option value="parrot" @selected($command->delivery->voice->value === 'parrot')>the parrot</option><option value="streamer" @selected($command->delivery->voice->value === 'streamer')>the streamer’s account</option></select>
                     <select name="place" class="blank" aria-label="Place"><option value="chat" @selected($command->delivery->place->value === 'chat')>in the chat</option><option value="reply" @selected($command->delivery->place->value === 'reply')>as a reply</option><option value="whisper" @selected($command->delivery->place->value === 'whisper')>as a whisper</option></select>;
                     group <input name="group" value="{{ $command->about->group }}" class="blank" size="12" maxlength="60" placeholder="none" aria-label="Group">.

@@ -10,6 +10,7 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Reference\Reference;
+use SilverParrot\Response\Reference\ReferenceEntry;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\Segments;
 use SilverParrot\Response\SyntaxErrorCode;
@@ -51,6 +52,28 @@ final class VocabularyTest extends TestCase
         foreach ((new Vocabulary)->filters as $name => $filter) {
             self::assertNotSame('', $filter->describe()->withNothing, "$name says what it does with nothing");
         }
+    }
+
+    public function test_plain_words_lead_to_what_is_meant_and_what_has_no_value_anywhere_is_not_offered(): void
+    {
+        $by = [];
+        $entries = Reference::of(World::pack());
+        foreach ($entries as $entry) {
+            foreach ($entry->also() as $word) {
+                $by[$word][] = $entry->insert;
+            }
+        }
+        $leads = [
+            'random' => 'roll', 'chance' => 'roll', 'if' => 'when', 'user' => 'caller', 'count' => 'counter.planks',
+            'game' => 'channel.category', 'name' => 'caller', 'fallback' => 'or', 'uppercase' => 'upper',
+        ];
+        foreach ($leads as $word => $insert) {
+            self::assertContains($insert, $by[$word] ?? [], $word);
+        }
+        self::assertNotContains('caller.link', $by['user']);
+        $offered = array_map(static fn (ReferenceEntry $one): string => $one->insert, $entries);
+        self::assertContains('commands', $offered);
+        self::assertNotContains('page', $offered);
     }
 
     public function test_every_name_verb_filter_and_mistake_is_met_by_a_language_case(): void

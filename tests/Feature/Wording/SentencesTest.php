@@ -95,7 +95,7 @@ final class SentencesTest extends TestCase
                 ->delivered(new Delivery(voice: Voice::Streamer, place: Place::Whisper))
                 ->described(new CommandMetadata(listed: false)),
             'Switched off. Anyone, only while live, every 90 s, each person once in 2 hours, as a whisper, in the '
-                .'streamer’s voice, not on the public list.',
+                .'streamer’s voice, not listed by [commands].',
             'the command is switched off',
         ];
         yield 'while offline' => [

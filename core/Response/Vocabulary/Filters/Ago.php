@@ -30,6 +30,7 @@ final readonly class Ago implements Filter
             'The last leak was [occasion.leak | ago].',
             'Says how far a moment is from now, in its largest unit: 9 days ago, in 5 months.',
             'passes it on',
+            also: ['elapsed'],
         );
     }
 

@@ -21,6 +21,7 @@ final readonly class Count extends ListFilter
             '[commands | count] commands',
             'How many there are in a list; of a text, how many words.',
             'gives 0',
+            also: ['length', 'many'],
         );
     }
 

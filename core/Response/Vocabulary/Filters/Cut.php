@@ -28,6 +28,7 @@ final readonly class Cut implements Filter
             '[words | cut 20]',
             'Shortens it to so many characters as people count them, the last being “…” where something was cut off.',
             'passes it on',
+            also: ['shorten', 'truncate', 'limit'],
         );
     }
 

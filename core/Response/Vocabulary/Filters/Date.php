@@ -32,6 +32,7 @@ final readonly class Date implements Filter
             '[occasion.leak | date "d MMM y"]',
             'Writes a moment by a pattern, in the channel’s language and zone; without a pattern, the day.',
             'passes it on',
+            also: ['format', 'time', 'clock'],
         );
     }
 

@@ -25,6 +25,7 @@ final readonly class DefaultTo implements Filter, HandlesGaps
             '[words | upper | default "NOBODY"]',
             'Takes something else where there is no value; like “or”, but behind filters.',
             'takes the other value',
+            also: ['fallback', 'or'],
         );
     }
 

@@ -21,6 +21,7 @@ final readonly class First extends ListFilter
             '[channel.tags | first]',
             'The first of a list; of a text, its first word.',
             'gives nothing',
+            also: ['begin'],
         );
     }
 

@@ -27,6 +27,7 @@ final readonly class Grouped implements Filter
             '[channel.followers | number] follow the cove',
             'Writes a number as the channel’s language groups it: 12,345.',
             'passes it on',
+            also: ['format', 'thousands'],
         );
     }
 

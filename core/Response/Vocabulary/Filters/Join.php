@@ -25,6 +25,7 @@ final readonly class Join implements Filter
             '[channel.tags | join " · "]',
             'Writes a list with a text of your own between its parts.',
             'passes it on',
+            also: ['separator'],
         );
     }
 

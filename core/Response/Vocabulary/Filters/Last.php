@@ -21,6 +21,7 @@ final readonly class Last extends ListFilter
             '[channel.tags | last]',
             'The last of a list; of a text, its last word.',
             'gives nothing',
+            also: ['end'],
         );
     }
 

@@ -15,7 +15,15 @@ final readonly class Lower extends TextFilter
 {
     public function describe(): Description
     {
-        return new Description('lower', '', 'a text', '[words | lower]', 'Writes it in small letters.', 'passes it on');
+        return new Description(
+            'lower',
+            '',
+            'a text',
+            '[words | lower]',
+            'Writes it in small letters.',
+            'passes it on',
+            also: ['lowercase', 'small'],
+        );
     }
 
     protected function changed(ValueEstimate $text): ValueEstimate

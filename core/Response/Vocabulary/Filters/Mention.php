@@ -19,6 +19,7 @@ final readonly class Mention extends TextFilter
             '[target | mention], the kettle is on.',
             'Writes a name so that its owner is told.',
             'passes it on',
+            also: ['ping', 'tag', 'at'],
         );
     }
 

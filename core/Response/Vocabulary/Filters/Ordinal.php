@@ -25,6 +25,7 @@ final readonly class Ordinal implements Filter
             'The [caller.lines | ordinal] line of [caller]!',
             'Writes a whole number as a place in a row, as the channel’s language does: 3rd.',
             'passes it on',
+            also: ['1st'],
         );
     }
 

@@ -28,6 +28,7 @@ final readonly class Plural implements Filter, TakesNamed
             '[counter.planks | plural "# plank" "# planks"]',
             'Chooses the text that fits the number in the channel’s language.',
             'passes it on',
+            also: ['singular'],
         );
     }
 

@@ -24,6 +24,7 @@ final readonly class Quiet implements Filter, PrintsNothing
             '[add 1 to counter.planks | quiet]Noted.',
             'Prints nothing, and keeps the value for “as”.',
             'passes it on',
+            also: ['silent', 'hide'],
         );
     }
 

@@ -25,6 +25,7 @@ final readonly class Replace implements Filter
             '[words | replace "gull" "duck"]',
             'Writes another text wherever the first stands, letter for letter.',
             'passes it on',
+            also: ['swap'],
         );
     }
 

@@ -21,6 +21,7 @@ final readonly class Reverse extends ListFilter
             '[channel.tags | reverse]',
             'A list from its end to its beginning; of a text, its words.',
             'passes it on',
+            also: ['backwards'],
         );
     }
 

@@ -28,6 +28,7 @@ final readonly class Round implements Filter
             '[counter.planks / 3 | round 1] planks a day',
             'Rounds a number, halves away from zero.',
             'passes it on',
+            also: ['decimals'],
         );
     }
 

@@ -23,6 +23,7 @@ final readonly class Sort extends ListFilter implements Laborious
             '[channel.tags | sort]',
             'A list in the order of the channel’s language, numbers by their size; of a text, its words.',
             'passes it on',
+            also: ['order'],
         );
     }
 

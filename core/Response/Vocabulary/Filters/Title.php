@@ -21,6 +21,7 @@ final readonly class Title extends TextFilter implements Laborious
             '[words | title]',
             'Begins each word with a capital and goes on in small letters.',
             'passes it on',
+            also: ['capitalize'],
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class Trim extends TextFilter
             '[words 2 | trim]',
             'Takes the spaces at both ends away.',
             'passes it on',
+            also: ['spaces', 'strip'],
         );
     }
 

@@ -12,7 +12,15 @@ final readonly class Upper extends TextFilter
 {
     public function describe(): Description
     {
-        return new Description('upper', '', 'a text', '[words | upper]', 'Writes it in capitals.', 'passes it on');
+        return new Description(
+            'upper',
+            '',
+            'a text',
+            '[words | upper]',
+            'Writes it in capitals.',
+            'passes it on',
+            also: ['uppercase', 'capitals'],
+        );
     }
 
     protected function changed(ValueEstimate $text): ValueEstimate

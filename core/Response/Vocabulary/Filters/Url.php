@@ -21,6 +21,7 @@ final readonly class Url extends TextFilter
             'https://charts.lantern-cove.example/find?q=[words | url]',
             'Makes it fit for a place in an address.',
             'passes it on',
+            also: ['encode', 'escape', 'address'],
         );
     }
 

@@ -82,6 +82,7 @@ final readonly class ChannelName extends Name
             'The channel: its name, and what the streaming service says of it now.',
             parts: self::PARTS,
             tells: self::TELLS,
+            also: ['stream'],
         );
     }
 

@@ -29,8 +29,8 @@ final readonly class CommandsName extends Name
             'for a person',
             'a list',
             'You may use [commands for caller].',
-            'The triggers of all commands that are switched on and on the public list; for a person, those that this '
-                .'person may use.',
+            'The triggers of all commands that are switched on and may be listed; for a person, those that this person '
+                .'may use.',
         );
     }
 

@@ -44,6 +44,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
             'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all '
                 .'categories.',
             parts: ['total'],
+            also: ['count', 'tally', 'number'],
         );
     }
 

@@ -26,6 +26,7 @@ final readonly class FactName extends Name
             'a text',
             'The shed is at [fact.workshop].',
             'A text that is kept in one place and used in many responses.',
+            also: ['text', 'note', 'variable'],
         );
     }
 

@@ -35,6 +35,7 @@ final readonly class GoodsName extends Name implements Remembering, Writable
             'a whole number',
             '[caller] owns [goods.lantern | plural "# lantern" "# lanterns"].',
             'How many of a thing the caller owns; “for target” asks for somebody else.',
+            also: ['shop', 'item'],
         );
     }
 

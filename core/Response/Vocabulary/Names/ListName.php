@@ -36,6 +36,7 @@ final readonly class ListName extends Name implements Remembering
             'Today’s knot: [list.knots]',
             'Draws an item of a list in its draw order; with a number, that item; .size is how many there are.',
             parts: ['size'],
+            also: ['random', 'pick', 'draw'],
         );
     }
 

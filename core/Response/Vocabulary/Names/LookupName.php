@@ -31,6 +31,7 @@ final readonly class LookupName extends Name
             'High water at [lookup.tide.high port=words or "an hour nobody knows"].',
             'A reading from a web source.',
             later: 'no web source is asked yet, so on the air it has no value; rehearsals have canned results.',
+            also: ['web', 'api', 'fetch'],
         );
     }
 

@@ -32,6 +32,7 @@ final readonly class OccasionName extends Name implements Remembering, Writable
             'a moment',
             '[since occasion.leak | in days] days dry',
             'A moment that lasts, like the last leak.',
+            also: ['event', 'day'],
         );
     }
 

@@ -42,6 +42,11 @@ final readonly class PageName extends SimpleName
         return static fn (EvaluationContext $run): null|bool|int|string|Value => $run->read($request);
     }
 
+    public function isOffered(): bool
+    {
+        return false;
+    }
+
     public function saysOwnText(): bool
     {
         return true;

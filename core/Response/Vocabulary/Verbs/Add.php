@@ -20,6 +20,7 @@ final readonly class Add implements Verb
             'the new value',
             '[add 1 to counter.planks]',
             'Adds to a counter, a number field or points, and says the new value.',
+            also: ['plus', 'increase', 'increment', 'count'],
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class Clear implements Verb
             'nothing',
             '[clear counter.planks]',
             'Puts a counter, field or occasion back to its start, and says nothing.',
+            also: ['delete', 'reset', 'empty'],
         );
     }
 

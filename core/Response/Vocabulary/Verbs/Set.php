@@ -25,6 +25,7 @@ final readonly class Set implements Verb
             'the new value',
             '[set caller.boat to words]',
             'Puts a value in place of what was kept, and says it.',
+            also: ['change', 'assign'],
         );
     }
 

@@ -24,6 +24,7 @@ final readonly class Take implements Verb
             'the new value',
             '[take 5 from caller.pebbles]',
             'Takes from a counter, a number field or points, and says the new value.',
+            also: ['minus', 'subtract', 'decrease', 'spend'],
         );
     }
 
