@@ -13,10 +13,13 @@ use App\Border\WellFormed;
 use App\Models\HandedSaying;
 use App\Models\LoggedLine;
 use App\Models\TakenEvent;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Session\Middleware\StartSession as LaravelStartSession;
 
 // What is passed to functions can be what people wrote: it stands in no trace, and so in no log.
@@ -46,6 +49,12 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['secret']);
         $exceptions->render(new SessionEnded);
+        // A part of a page is never filled with the page for signing in.
+        $exceptions->render(
+            fn (AuthenticationException $ended, Request $request): ?Response => $request->hasHeader('HX-Request')
+                ? response('', Response::HTTP_UNAUTHORIZED)
+                : null,
+        );
         $exceptions->render(new SameMoment);
         $exceptions->report(new QueryReport);
     })

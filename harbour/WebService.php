@@ -89,7 +89,8 @@ final readonly class WebService
     /** @return array{string, array<array-key, mixed>} */
     private function route(RequestInterface $request): array
     {
-        if ($this->troubles->has('refuse') && $request->getMethod() === 'GET') {
+        // Whoever owns the harbour goes on steering it.
+        if ($this->troubles->has('refuse') && ! $this->isOwners($request)) {
             return ['503 Service Unavailable', ['error' => 'refused']];
         }
         $path = explode('/', trim($request->getUri()->getPath(), '/'));
@@ -107,11 +108,7 @@ final readonly class WebService
 
             return $found === null ? ['404 Not Found', ['error' => 'not found']] : ['200 OK', $found];
         }
-        if (
-            $request->getMethod() !== 'POST'
-            || $this->key === ''
-            || ! hash_equals("Bearer {$this->key}", $request->getHeaderLine('Authorization'))
-        ) {
+        if ($request->getMethod() !== 'POST' || ! $this->isOwners($request)) {
             return ['403 Forbidden', ['error' => 'not allowed']];
         }
         $asked = json_decode((string) $request->getBody(), true);
@@ -125,6 +122,11 @@ final readonly class WebService
         };
 
         return $isDone ? ['200 OK', ['done' => true]] : ['422 Unprocessable Content', ['error' => 'not understood']];
+    }
+
+    private function isOwners(RequestInterface $request): bool
+    {
+        return $this->key !== '' && hash_equals("Bearer {$this->key}", $request->getHeaderLine('Authorization'));
     }
 
     /** @return array<string, mixed> */

@@ -11,6 +11,7 @@ use App\Accounts\SessionController;
 use App\Accounts\SignInLinkController;
 use App\Publish\ChatController;
 use App\Publish\ConnectionController;
+use App\Publish\HealthController;
 use App\Publish\PublishController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\TryController;
@@ -107,6 +108,9 @@ Route::prefix('/channels/{channel}')
                 ->middleware('throttle:trying')
                 ->name('publish.differently');
             Route::get('/publish/chat', [ChatController::class, 'index'])->name('publish.chat');
+            Route::get('/publish/health', HealthController::class)
+                ->middleware('throttle:watching')
+                ->name('publish.health');
             Route::get('/publish/chat/lines', [ChatController::class, 'lines'])
                 ->middleware('throttle:watching')
                 ->name('publish.lines');

@@ -8,6 +8,7 @@ use App\Models\Channel;
 use Illuminate\Contracts\Config\Repository;
 use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Factory;
+use Illuminate\Http\Client\PendingRequest;
 
 /**
  * The simulated service, as whoever owns the machine may use it: write as one of its people, change the channel, cause
@@ -66,7 +67,7 @@ final readonly class HarbourTown
     private function get(string $path): ?array
     {
         try {
-            $answer = $this->http->timeout(self::SECONDS)->get($this->url($path));
+            $answer = $this->asOwner()->get($this->url($path));
         } catch (ConnectionException) {
             return null;
         }
@@ -79,14 +80,16 @@ final readonly class HarbourTown
     private function post(string $path, array $body): bool
     {
         try {
-            return $this->http
-                ->timeout(self::SECONDS)
-                ->withToken($this->config->string('air.harbour_key'))
-                ->post($this->url($path), $body)
-                ->successful();
+            return $this->asOwner()->post($this->url($path), $body)->successful();
         } catch (ConnectionException) {
             return false;
         }
+    }
+
+    /** Its troubles are for the parrot, and not for whoever causes them. */
+    private function asOwner(): PendingRequest
+    {
+        return $this->http->timeout(self::SECONDS)->withToken($this->config->string('air.harbour_key'));
     }
 
     private function url(string $path): string

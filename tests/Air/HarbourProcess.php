@@ -56,12 +56,14 @@ final class HarbourProcess
         proc_close($this->process);
     }
 
-    public function ask(string $path): string
+    public function ask(string $path, string $key = ''): string
     {
         return (string) file_get_contents(
             "http://127.0.0.1:{$this->details}$path",
             false,
-            stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 10]]),
+            stream_context_create([
+                'http' => ['header' => "Authorization: Bearer $key", 'ignore_errors' => true, 'timeout' => 10],
+            ]),
         );
     }
 

@@ -179,6 +179,11 @@ final class HarbourTest extends TestCase
         self::assertGreaterThan(1.9e9, hrtime(true) - $start);
         $this->harbour->post('/troubles', ['kind' => 'refuse', 'seconds' => 60]);
         self::assertSame('{"error":"refused"}', $this->harbour->ask('/channels/lantern_cove'));
+        self::assertSame('{"error":"refused"}', $this->harbour->ask('/channels/lantern_cove', 'guessed'));
+        self::assertStringContainsString(
+            '"refuse":',
+            $this->harbour->ask('/channels/lantern_cove/people', HarbourProcess::KEY),
+        );
         $refused = stream_socket_client("tcp://127.0.0.1:{$this->port}");
         self::assertIsResource($refused);
         stream_set_timeout($refused, 5);

@@ -1,4 +1,3 @@
-@inject('health', App\Publish\ConnectionHealth::class)
 @php
     $mayWrite = auth()->user()->can('write', $channel);
     $zone = new DateTimeZone($channel->zone);
@@ -8,7 +7,7 @@
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="The real chat">
             <div class="page-head"><h1>The real chat</h1><span class="small" id="reading-along" role="status"></span><a class="plain" href="{{ route('publish', $channel) }}">Back to the draft</a></div>
-            <p class="health">{{ $health->inWords($channel) }}</p>
+            <x-health :$channel/>
             <form method="get" action="{{ route('publish.chat', $channel) }}" class="find-lines" role="search"><input type="search" name="find" value="{{ $find }}" class="find" placeholder="find by any word" aria-label="Find in the real chat" maxlength="200"> @if ($find !== '')<span class="small">{{ count($lines) === 1 ? 'one line' : count($lines).' lines' }} with “{{ $find }}”</span> <a class="plain" href="{{ route('publish.chat', $channel) }}">All of the chat</a>@endif</form>
             <ol class="lines is-tall" id="{{ $find === '' ? 'air-lines' : 'found-lines' }}" tabindex="-1" data-air-lines="{{ route('publish.lines', $channel) }}" @if ($find === '') data-air-stream="{{ route('publish.stream', $channel) }}" @endif data-air-emotes="{{ json_encode((object) array_column(array_filter(App\Storage\Assembler::emotes($channel), fn ($emote) => $emote->picture !== ''), 'picture', 'word')) }}" data-air-after="{{ $lines === [] ? 0 : end($lines)->number }}">
                 @foreach ($lines as $line)

@@ -1,4 +1,3 @@
-@inject('health', App\Publish\ConnectionHealth::class)
 <x-book :title="'Where it speaks · '.$channel->name" :channel="$channel" room="publish">
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Where the parrot speaks">
@@ -33,7 +32,7 @@
         </section>
         <section class="page facing" id="right-page" aria-label="What to know">
             <div class="page-head"><h2>What to know</h2></div>
-            <p class="health">{{ $health->inWords($channel) }}</p>
+            <x-health :$channel/>
             <p>With TLS the server must prove its name by a certificate that somebody known vouches for. If it cannot, the parrot sends it nothing and says so here.</p>
             <p>The secret is kept encrypted and never shown again. It goes to this server only: change the server or the account, and it must be given anew.</p>
             <p>In the harbour, and in chats that have accounts, people are known by these. In other chats they are known by their names alone: whoever takes another’s name there is taken for them, points and all.</p>

@@ -1,5 +1,4 @@
 @inject('sentences', App\Wording\Sentences::class)
-@inject('health', App\Publish\ConnectionHealth::class)
 @php
     $mayWrite = auth()->user()->can('write', $channel);
     $count = fn (int $n, string $one, string $many) => $n === 1 ? "one $one" : "$n $many";
@@ -60,7 +59,7 @@
         </section>
         <section class="page facing" id="right-page" aria-label="On the air">
             <div class="page-head"><h2>On the air</h2></div>
-            <p class="health">{{ $health->inWords($channel) }}</p>
+            <x-health :$channel/>
             <p><a class="plain" href="{{ route('publish.chat', $channel) }}">Watch the real chat</a>
                 @can('manage', $channel)<a class="as-link" href="{{ route('publish.connection', $channel) }}">{{ $channel->chat_server === null ? 'It speaks in the harbour' : 'It speaks at '.$channel->chat_server['host'] }}</a>@endcan</p>
             <p>@if ($channel->paused)The parrot is <strong>silent</strong>: it hears and answers nothing.@elseif ($onAir !== null)Edition {{ $channel->edition_on_air }} is on the air.@endif

@@ -50,6 +50,7 @@ final class StrangersTest extends TestCase
         'publish',
         'publish.differently',
         'publish.chat',
+        'publish.health',
         'publish.lines',
         'publish.why',
         'publish.twice',

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature\Publish;
 
 use App\Accounts\Role;
+use App\Air\ConnectionState;
 use App\Air\Log;
 use App\Air\LogEntry;
 use App\Air\Streams\Token;
 use App\Models\LoggedLine;
+use App\Publish\ConnectionHealth;
 use App\Publish\Editions;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Query\Builder;
@@ -128,6 +130,20 @@ final class ChatTest extends TestCase
         $why()->assertSee('Right after it the chat said: you may not say links here');
         $ours()->delete();
         $why()->assertSee('No answer to it is kept');
+    }
+
+    public function test_the_state_of_the_connection_is_asked_for_while_the_page_is_looked_at(): void
+    {
+        $health = route('publish.health', $this->cove);
+        $this->get(route('publish.chat', $this->cove))->assertSee("hx-get=\"$health\"", false);
+        $this->get($health)->assertOk()->assertContent(app(ConnectionHealth::class)->inWords($this->cove->refresh()));
+        $this->cove->update(['air_seen_at' => now('UTC'), 'air_state' => ConnectionState::Moderator]);
+        $this->get($health)->assertSee('Connected to the chat, with the rights it needs.');
+        $this->cove->update(['air_state' => ConnectionState::Away]);
+        $this->get($health)->assertSee('Not in the chat');
+        auth()->logout();
+        $this->get($health, ['HX-Request' => 'true'])->assertUnauthorized()->assertContent('');
+        $this->get($health)->assertRedirect('/sign-in');
     }
 
     public function test_a_page_that_cannot_read_along_asks_for_what_came_after(): void
