@@ -145,7 +145,7 @@ final readonly class ChatController
             throw ValidationException::withMessages(['harbour' => 'The harbour did not take it: is it running?']);
         }
 
-        return redirect()->route('publish.chat', $channel)->with('notice', 'The harbour has it so.');
+        return redirect()->route('publish.chat', $channel)->with('notice', 'Done.');
     }
 
     /** @return array<string, mixed> */

@@ -7,4 +7,7 @@ return [
     'hours' => '{1} an hour|[2,*] :count hours',
     'minutes' => '{1} a minute|[2,*] :count minutes',
     'seconds' => ':count s',
+    'once-hours' => '{1} once an hour|[2,*] once every :count hours',
+    'once-minutes' => '{1} once a minute|[2,*] once every :count minutes',
+    'once-seconds' => 'once every :count s',
 ];

@@ -6,19 +6,19 @@ declare(strict_types=1);
 return [
     'cooldown' => [
         'reason' => 'the channel cooldown runs another :seconds s',
-        'opens' => 'turn the clock on by :seconds s',
+        'opens' => 'move the clock forward :seconds s',
     ],
     'cooldown-of-person' => [
         'reason' => 'this person’s cooldown runs another :seconds s',
-        'opens' => 'turn the clock on by :seconds s',
+        'opens' => 'move the clock forward :seconds s',
     ],
     'flood' => [
         'reason' => 'the channel has had as many answers as there may be in half a minute; the next in :seconds s',
-        'opens' => 'turn the clock on by :seconds s',
+        'opens' => 'move the clock forward :seconds s',
     ],
     'flood-of-person' => [
         'reason' => 'this person has had as many answers as there may be in half a minute; the next in :seconds s',
-        'opens' => 'turn the clock on by :seconds s',
+        'opens' => 'move the clock forward :seconds s',
     ],
     'level' => [
         'reason' => 'it is for :needs',

@@ -9,7 +9,7 @@ return [
     'changes' => 'changes :places',
     'comma' => ', ',
     'cooldown' => 'every :length',
-    'cooldown-of-person' => 'each person once in :length',
+    'cooldown-of-person' => 'each person :length',
     'levels' => ':levels',
     'no-cooldown' => 'as often as they like',
     'place-reply' => 'as a reply',

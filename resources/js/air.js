@@ -110,7 +110,7 @@ async function readAlong() {
         return;
     }
     const source = new EventSource(`${address.url}&after=${after}`);
-    source.onopen = () => say('reading along');
+    source.onopen = () => say('live updates');
     source.addEventListener('line', (event) => take(JSON.parse(event.data)));
     source.addEventListener('outcome', (event) => take(JSON.parse(event.data)));
     source.onerror = async () => {

@@ -75,12 +75,12 @@ final class MainJobTest extends BrowserTestCase
         $page->sees('Jonah waves at Odo, wave 42.', '#lines')->sees('counter.planks (channel) 41 → 42', '#lines');
         $this->say('!wave', 'pia');
         $page->sees('closed: the channel cooldown runs another 9 s', '#lines');
-        $page->sees('closed: the channel cooldown runs another 9 s; to open it, turn the clock on by 9 s', '#whys');
+        $page->sees('closed: the channel cooldown runs another 9 s; to open it, move the clock forward 9 s', '#whys');
         $page->press('+10 s');
         $this->say('!wave', 'pia');
         $page->sees('Pia waves at the sea, wave 43.', '#lines');
         $this->say('!wafe', 'pia');
-        $page->sees('nothing is called !wafe: did you mean !wave?', '#whys');
+        $page->sees('there is no command !wafe: did you mean !wave?', '#whys');
         $page->click('#line-0 .said-by')->sees('[target or "the sea"] said “Odo”', '#whys');
 
         $page->press('Save')->sees('!wave is saved.');
@@ -88,7 +88,7 @@ final class MainJobTest extends BrowserTestCase
             ->go($this->url('/channels/1/write'))
             ->write('[data-find]', 'waves at')
             ->sees('1 of 19 commands has “waves at”.')
-            ->sees('Anyone, every 10 s, each person once in a minute, changes counter.planks.', '#entries');
+            ->sees('Anyone, every 10 s, each person once a minute, changes counter.planks.', '#entries');
         self::assertSame(
             41,
             $this->database()->query("SELECT number FROM counter_numbers WHERE counter = 'planks'")->fetchColumn(),
@@ -120,7 +120,7 @@ final class MainJobTest extends BrowserTestCase
         );
         $page->doesNotSee('switched off', '#sentence')->doesNotSee('says nothing', '#sentence');
         $page->doesNotSee('not listed', '#sentence');
-        foreach (['Another response to draw from', 'Mend', 'Save'] as $press) {
+        foreach (['Add a random reply', 'Mend', 'Save'] as $press) {
             $page->doesNotSee($press, '#left-page');
         }
         self::assertSame(
@@ -130,7 +130,7 @@ final class MainJobTest extends BrowserTestCase
                     .'getComputedStyle(one).borderBottomColor !== "rgba(0, 0, 0, 0)").map((one) => one.name)',
             ),
         );
-        $page->press('What can stand here')->sees('What can stand in a slot', '#reference');
+        $page->press('What you can use here')->sees('What you can use in a slot', '#reference');
     }
 
     public function test_what_another_template_would_fill_in_is_mended_by_one_press(): void
@@ -201,7 +201,7 @@ final class MainJobTest extends BrowserTestCase
             ->go($this->url('/channels/1/write/commands/new'))
             ->write('[name=trigger]', '!many')
             ->write('[data-response] .cm-content', 'one');
-        $page->press('Another response to draw from')->write('[data-response]:nth-child(2) .cm-content', 'two [caler]');
+        $page->press('Add a random reply')->write('[data-response]:nth-child(2) .cm-content', 'two [caler]');
         $page->sees('Nothing is named caler.', '#findings')->sees('silent', '#preview .answer');
         $page
             ->write('[data-response]:nth-child(2) .cm-content', 'two')
@@ -269,7 +269,7 @@ final class MainJobTest extends BrowserTestCase
         $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
         $page->find('[data-response] .cm-content')->sendKeys(' "# plank" "# planks"] on ');
         $page
-            ->press('What can stand here')
+            ->press('What you can use here')
             ->write('#reference input', 'stream is called')
             ->sees('channel.title', '#reference')
             ->doesNotSee('counter.planks', '#reference');
@@ -290,7 +290,7 @@ final class MainJobTest extends BrowserTestCase
         $page->sees('caller', '.cm-tooltip-autocomplete');
         $page->find('[data-response] .cm-content')->sendKeys("\u{E007}");
         $page->sees('Ahoy [caller]', '[data-response] .cm-content');
-        $page->press('What can stand here')->write('#reference input', 'random')->sees('roll', '#reference');
+        $page->press('What you can use here')->write('#reference input', 'random')->sees('roll', '#reference');
         $page->sees('list.knots', '#reference')->doesNotSee('channel.title', '#reference');
     }
 

@@ -21,7 +21,7 @@ final class NothingLostTest extends BrowserTestCase
         $this->fillInDoor($page);
         $page->sees('You typed something here')->sees('since the last leak', '#left-page');
         $page
-            ->press('Take it up')
+            ->press('Restore it')
             ->sees('Dry for [since occasion.leak], [caller].', '[data-response]')
             ->sees('Dry for ', '#preview');
         $page->press('Save')->sees('!dry is saved.')->doesNotSee('You typed something here');
@@ -64,17 +64,17 @@ final class NothingLostTest extends BrowserTestCase
         $path = $this->commandPath('!chart');
         $page->go($this->url($path))->write('[data-response] .cm-content', 'See [words | upper].');
         $page
-            ->press('Another response to draw from')
+            ->press('Add a random reply')
             ->write('[data-response]:nth-child(2) .cm-content', 'Or ask [caller].');
         $page->write('[name=aliases]', '!map')->click('[name=listed]');
         $page
             ->go($this->url($path))
             ->sees('You typed something here just now')
             ->sees('charts.lantern-cove.example', '[data-response]');
-        $page->press('Take it up')->sees('See [words | upper].')->sees('Or ask [caller].');
+        $page->press('Restore it')->sees('See [words | upper].')->sees('Or ask [caller].');
         self::assertSame('!map', $page->value('[name=aliases]'));
         self::assertFalse($page->find('[name=listed]')->isSelected());
-        $page->go($this->url($path))->press('throw it away')->doesNotSee('You typed something here');
+        $page->go($this->url($path))->press('discard it')->doesNotSee('You typed something here');
         $page
             ->go($this->url($path))
             ->sees('charts.lantern-cove.example', '[data-response]')
@@ -93,7 +93,7 @@ final class NothingLostTest extends BrowserTestCase
         $page->press('sign in again');
         $this->fillInDoor($page);
         // Signing in leads back to where one was.
-        $page->press('Take it up')->sees('Still typing.', '[data-response]');
+        $page->press('Restore it')->sees('Still typing.', '[data-response]');
         self::assertStringEndsWith($this->commandPath('!knot'), (string) $page->script('return location.pathname'));
     }
 

@@ -14,14 +14,14 @@ final class RealChatTest extends BrowserTestCase
         $page
             ->go($this->url('/channels/1/publish'))
             ->press('Watch the real chat')
-            ->sees('reading along', '#reading-along');
+            ->sees('live updates', '#reading-along');
         $this->sayAs('quill', '!luck');
         $said = $page->waitFor(fn (): ?string => $this->saidLast(), 'the parrot answers');
         $page->script(
             '[...document.querySelectorAll("[data-air-why]")].filter((one) => '
                 .'one.textContent.includes("!luck")).pop().click()',
         );
-        $page->sees('!luck was set off', '#air-why')->sees($said, '#air-why');
+        $page->sees('!luck was triggered', '#air-why')->sees($said, '#air-why');
         $page
             ->press('Take it into Write, with !luck')
             ->sees('Begins with a line of the real chat')
@@ -34,7 +34,7 @@ final class RealChatTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
+        $page->go($this->url('/channels/1/publish/chat'))->sees('live updates', '#reading-along');
         $page->script(<<<'JS'
             const [form, text] = ['air-say', 'air-text'].map((id) => document.getElementById(id));
             for (const line of ['the first of two', 'the second of two']) {
@@ -57,14 +57,14 @@ final class RealChatTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
+        $page->go($this->url('/channels/1/publish/chat'))->sees('live updates', '#reading-along');
         $epoch = $this->epoch();
         posix_kill($this->server('air'), SIGKILL);
         $page->sees('asking every two seconds', '#reading-along');
         $this->awaitTalker($epoch);
         $this->sayAs('maren', 'still afloat?');
         $page->sees('still afloat?', '#air-lines');
-        $page->waitFor(fn (): bool => $page->text('#reading-along') === 'reading along', 'it reads along again', 25);
+        $page->waitFor(fn (): bool => $page->text('#reading-along') === 'live updates', 'it reads along again', 25);
         self::assertSame(
             1,
             $page->script(
@@ -80,7 +80,7 @@ final class RealChatTest extends BrowserTestCase
         $database = $this->database();
         $page = $this->browser;
         $this->signInReader($page);
-        $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
+        $page->go($this->url('/channels/1/publish/chat'))->sees('live updates', '#reading-along');
         $page->doesNotSee('The harbour', '#right-page');
         $database->exec(
             'DELETE memberships FROM memberships JOIN users ON users.id = user_id WHERE email = '

@@ -83,7 +83,7 @@ final class AdditionsTest extends TestCase
                 'summary.quietly',
                 'summary.anyone',
                 'summary.cooldown length.seconds 10',
-                'summary.cooldown-of-person length.minutes 1',
+                'summary.cooldown-of-person length.once-minutes 1',
             ],
             'schema' => ['type' => 'boolean'],
             'refusal' => 'When it is loud',

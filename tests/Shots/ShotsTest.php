@@ -38,7 +38,7 @@ final class ShotsTest extends BrowserTestCase
         $page->go($this->url('/channels/1/publish'))->sees('Connected to the chat')->sees('of the real chat');
         $this->take("$folder/publish.png");
 
-        $page->go($this->url('/channels/1/publish/chat'))->sees('reading along', '#reading-along');
+        $page->go($this->url('/channels/1/publish/chat'))->sees('live updates', '#reading-along');
         foreach (
             [
                 ['odo', 'is the tide in?'],
@@ -56,7 +56,7 @@ final class ShotsTest extends BrowserTestCase
             '[...document.querySelectorAll("[data-air-why]")].filter((one) => '
                 .'one.textContent.includes("!luck")).pop().click()',
         );
-        $page->sees('!luck was set off', '#air-why');
+        $page->sees('!luck was triggered', '#air-why');
         $this->take("$folder/chat.png");
         $page->go($this->url('/channels/1/remember'))->sees('counter.planks');
         $this->take("$folder/remember.png");
@@ -96,7 +96,7 @@ final class ShotsTest extends BrowserTestCase
 
         $page->size(1280, 800);
         $page->driver->manage()->deleteAllCookies();
-        $page->go($this->url('/sign-in'))->sees('Mail address');
+        $page->go($this->url('/sign-in'))->sees('Email address');
         $this->take("$folder/sign-in.png");
     }
 

@@ -16,7 +16,7 @@ final readonly class Cooldown extends GateSetting
     public const LONGEST = 86_400;
 
     /**
-     * @param  int  $channel  seconds before anybody may set it off again; 0: at once
+     * @param  int  $channel  seconds before anybody may use it again; 0: at once
      * @param  int  $person  seconds before the same person may
      */
     public function __construct(public int $channel = 10, public int $person = 60)
@@ -82,7 +82,7 @@ final readonly class Cooldown extends GateSetting
     public function summary(): array
     {
         $channel = new Message('summary.cooldown', ['length' => self::length($this->channel)]);
-        $person = new Message('summary.cooldown-of-person', ['length' => self::length($this->person)]);
+        $person = new Message('summary.cooldown-of-person', ['length' => self::length($this->person, 'once-')]);
 
         return [
             ...($this->channel > 0 ? [$channel] : []),
@@ -109,12 +109,13 @@ final readonly class Cooldown extends GateSetting
         return [new NoCooldown];
     }
 
-    private static function length(int $seconds): Message
+    /** @param  string  $as  "once-" where it tells how often something may be */
+    private static function length(int $seconds, string $as = ''): Message
     {
         return match (true) {
-            $seconds % 3600 === 0 => new Message('length.hours', ['count' => intdiv($seconds, 3600)]),
-            $seconds % 60 === 0 => new Message('length.minutes', ['count' => intdiv($seconds, 60)]),
-            default => new Message('length.seconds', ['count' => $seconds]),
+            $seconds % 3600 === 0 => new Message("length.{$as}hours", ['count' => intdiv($seconds, 3600)]),
+            $seconds % 60 === 0 => new Message("length.{$as}minutes", ['count' => intdiv($seconds, 60)]),
+            default => new Message("length.{$as}seconds", ['count' => $seconds]),
         };
     }
 }

@@ -15,7 +15,7 @@ final readonly class GateRefusal
     /** Why, in a few words: “it is for moderators and up”. */
     public Message $reason;
 
-    /** What would open it, as one says to somebody who tries: “turn the clock on by 7 s”. */
+    /** What would open it, as one says to somebody who tries: “move the clock forward 7 s”. */
     public Message $opens;
 
     /** @var array<string, null|bool|int|string|Message|Value> what the refusal reply may name */

@@ -158,7 +158,7 @@ final class Trace implements SlotTrace
         $this->add(EntryKind::Fitted, ['note' => $note]);
     }
 
-    /** @return Entry|null why nothing was set off; null where something was */
+    /** @return Entry|null why nothing was triggered; null where something was */
     public function silence(): ?Entry
     {
         foreach ($this->entries() as $entry) {

@@ -67,7 +67,7 @@ final class Phrases
                 'a whole number, or two with “to” between',
                 'a whole number',
                 'You rolled [roll 1 to 6]',
-                'A number by luck, each equally likely.',
+                'A random number, each equally likely.',
                 also: ['random', 'dice', 'chance', 'percent', 'luck', 'number'],
             ),
             new Description(
@@ -75,7 +75,7 @@ final class Phrases
                 'values with commas between',
                 'one of the values',
                 '[either "port", "starboard"]',
-                'One of several by luck, each equally likely.',
+                'One of several at random, each equally likely.',
                 also: ['random', 'pick', 'choose', 'choice'],
             ),
             new Description(

@@ -1,7 +1,7 @@
 <x-door title="Sign in">
     <form method="post" action="{{ route('sign-in') }}">
         @csrf
-        <x-line-field name="email" label="Mail address" type="email" required autofocus autocomplete="username" />
+        <x-line-field name="email" label="Email address" type="email" required autofocus autocomplete="username" />
         <x-line-field name="password" label="Password" type="password" required autocomplete="current-password" />
         <p><label><input type="checkbox" name="remember" value="1"> Stay signed in on this machine</label></p>
         <p><button class="strong">Sign in</button></p>

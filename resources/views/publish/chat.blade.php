@@ -58,7 +58,7 @@
                     @if (auth()->user()->is_operator)
                     <form method="post" action="{{ route('publish.harbour', $channel) }}" class="settings">@csrf<input type="hidden" name="what" value="trouble">
                         For <x-blank name="seconds" label="Seconds, from 1 to 120" value="20" class="short" inputmode="numeric" />&nbsp;s it shall <select name="trouble" class="blank" aria-label="Trouble">@foreach ($troubles as $kind => $words)<option value="{{ $kind }}">{{ $words }}</option>@endforeach</select>. <button class="as-link">cause this trouble</button><x-problem name="seconds" /><x-problem name="trouble" />
-                        @foreach ($harbour['troubles'] as $kind => $seconds)<span class="problem-text">For {{ $seconds }} s more: {{ $troubles[$kind] ?? $kind }}.</span>@endforeach</form>
+                        @foreach ($harbour['troubles'] as $kind => $seconds)<span class="problem-text">For {{ $seconds }} s more: {{ $troubles[$kind] ?? $kind }}.</span> @endforeach</form>
                     @endif
                 </div>
             @endif

@@ -64,7 +64,7 @@
                 @can('manage', $channel)<a class="as-link" href="{{ route('publish.connection', $channel) }}">{{ $channel->chat_server === null ? 'It speaks in the harbour' : 'It speaks at '.$channel->chat_server['host'] }}</a>@endcan</p>
             <p>@if ($channel->paused)The parrot is <strong>silent</strong>: it hears and answers nothing.@elseif ($onAir !== null)Edition {{ $channel->edition_on_air }} is on the air.@endif
                 @if ($mayWrite && $onAir !== null)
-                    <form method="post" action="{{ route('publish.pause', $channel) }}" class="inline">@csrf<input type="hidden" name="paused" value="{{ $channel->paused ? 0 : 1 }}"><button class="plain">{{ $channel->paused ? 'Let it speak' : 'Silence the parrot' }}</button></form>
+                    <form method="post" action="{{ route('publish.pause', $channel) }}" class="inline">@csrf<input type="hidden" name="paused" value="{{ $channel->paused ? 0 : 1 }}"><button class="plain">{{ $channel->paused ? 'Resume replies' : 'Stop replies' }}</button></form>
                 @endif</p>
             <h3>Editions</h3>
             <ul class="ruled">

@@ -23,7 +23,7 @@
                 </div>
             @endif
             <div class="offer" id="offer" hidden role="status">
-                <p>You typed something here <span data-offer-when></span> that was never saved. <button type="button" class="as-link" data-take-up>Take it up</button> or <button type="button" class="as-link" data-throw-away>throw it away</button>.</p>
+                <p>You typed something here <span data-offer-when></span> that was never saved. <button type="button" class="as-link" data-take-up>Restore it</button> or <button type="button" class="as-link" data-throw-away>discard it</button>.</p>
             </div>
             @if ($isNew && $problems === [] && ! $conflict)
                 <p class="samples">Begin with @foreach (SilverParrot\Hearing\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}" data-throw-away>{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
@@ -54,7 +54,7 @@
                 @foreach ($problems['responses'] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => SilverParrot\Hearing\Steps\Say::response(''), 'several' => true])</template>
                 </fieldset>
-                <p class="small">@if ($mayWrite)<button type="button" class="as-link" data-add-response>Another response to draw from</button> · @endif<button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What can stand here</button></p>
+                <p class="small">@if ($mayWrite)<button type="button" class="as-link" data-add-response>Add a random reply</button> · @endif<button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What you can use here</button></p>
                 <div class="preview-head small">
                     <label>Said to <select name="person" class="blank" aria-label="Said to whom">
                         <option value="">whoever may</option>
@@ -75,7 +75,7 @@
                     <select name="place" class="blank" aria-label="Place"><option value="chat" @selected($command->delivery->place->value === 'chat')>in the chat</option><option value="reply" @selected($command->delivery->place->value === 'reply')>as a reply</option><option value="whisper" @selected($command->delivery->place->value === 'whisper')>as a whisper</option></select>;
                     group <input name="group" value="{{ $command->about->group }}" class="blank" size="12" maxlength="60" placeholder="none" aria-label="Group">.
                     <span class="small" data-shown-for="streamer" @if ($command->delivery->voice->value !== 'streamer') hidden @endif>On the air the parrot says it itself: only its own account is signed in to the chat.</span></p>
-                <p class="row-line"><label class="label" for="note">A note for yourselves</label> <input id="note" name="note" value="{{ $command->about->note }}" class="blank wide" maxlength="2000" placeholder="nothing"></p>
+                <p class="row-line"><label class="label" for="note">Private note</label> <input id="note" name="note" value="{{ $command->about->note }}" class="blank wide" maxlength="2000" placeholder="nothing"></p>
                 </fieldset>
                 <p class="sentence" id="sentence">{{ $sentence }}</p>
                 @if ($mayWrite)
@@ -99,8 +99,8 @@
         </aside>
         <section class="page facing" id="right-page" aria-label="Reference and simulated chat">
             <section id="reference" class="reference" hidden aria-label="Reference">
-                <div class="page-head"><h2>What can stand in a slot</h2><input type="search" class="find" placeholder="find by any word" aria-label="Find in the reference"></div>
-                <div data-reference-list class="reference-list" tabindex="0" role="region" aria-label="What can stand in a slot"></div>
+                <div class="page-head"><h2>What you can use in a slot</h2><input type="search" class="find" placeholder="find by any word" aria-label="Find in the reference"></div>
+                <div data-reference-list class="reference-list" tabindex="0" role="region" aria-label="What you can use in a slot"></div>
             </section>
             @include('rehearse.partials.chat', ['canKeep' => ! $isNew, 'withDraft' => true, 'isAnswer' => false])</section>
     </main>

@@ -239,7 +239,7 @@ final class DriverTest extends TestCase
             (new MessageKeys)->of(...),
             CommandSummary::of($command)->parts,
         );
-        $usual = ['summary.cooldown length.seconds 10', 'summary.cooldown-of-person length.minutes 1'];
+        $usual = ['summary.cooldown length.seconds 10', 'summary.cooldown-of-person length.once-minutes 1'];
         self::assertSame(['summary.anyone', ...$usual], $parts(Say::on('!a', 'x')));
         $counting = Say::on('!a', '[add 1 to counter.planks]', '[take 1 from counter.planks][clear counter.oars]')
             ->gated(new ForLevels(new LevelRule([], \SilverParrot\Chat\Level::Moderator)), Cooldown::none());
@@ -263,7 +263,7 @@ final class DriverTest extends TestCase
             [
                 'summary.levels the streamer',
                 'summary.cooldown length.seconds 90',
-                'summary.cooldown-of-person length.hours 2',
+                'summary.cooldown-of-person length.once-hours 2',
                 'summary.place-whisper',
                 'summary.voice-streamer',
             ],

@@ -112,7 +112,7 @@ final class CommandLineTest extends TestCase
     {
         $told = $this->artisan('parrot:say', '--response=<info>a</info> <fg=red>b')[1];
         self::assertStringStartsWith("<info>a</info> <fg=red>b\n", $told);
-        self::assertStringContainsString('“<info>” looks as if', $told, 'nor what is found in it');
+        self::assertStringContainsString('“<info>” is said as it stands', $told, 'nor what is found in it');
     }
 
     public function test_check_exits_1_on_errors_and_points_to_them(): void

@@ -83,7 +83,7 @@ final class ChatTest extends TestCase
         $this->get(route('publish.why', [$this->cove, $number]))
             ->assertOk()
             ->assertSee($said)
-            ->assertSee('!knot was set off')
+            ->assertSee('!knot was triggered')
             ->assertSee('edition 1');
         $this->get(route('publish.why', [$this->cove, $silent]))->assertOk()->assertSee('begins with no trigger');
         $this->get(route('publish.why', [$this->cove, 999]))->assertNotFound()->assertSee('its time is over');
@@ -215,7 +215,7 @@ final class ChatTest extends TestCase
             'what' => 'trouble',
             'trouble' => 'drop',
             'seconds' => '20',
-        ])->assertSessionHas('notice', 'The harbour has it so.');
+        ])->assertSessionHas('notice', 'Done.');
         $drop = ['kind' => 'drop', 'seconds' => 20];
         Http::assertSent(static fn (Request $request): bool => $request->data() === $drop);
         $this->post(route('publish.harbour', $this->cove), ['what' => 'nonsense'])->assertSessionHasErrors('what');
@@ -305,7 +305,7 @@ final class ChatTest extends TestCase
         self::assertSame(1, preg_match('~lines/(\d+)/twice~', (string) $page->getContent(), $link));
         $this->get(route('publish.twice', [$this->cove, (int) $link[1]]))
             ->assertOk()
-            ->assertSeeInOrder(['on the air', '!tide was set off', 'in the draft', 'Low water, Quill.']);
+            ->assertSeeInOrder(['on the air', '!tide was triggered', 'in the draft', 'Low water, Quill.']);
         $this->get(route('publish.twice', [$this->cove, 999]))->assertNotFound();
     }
 

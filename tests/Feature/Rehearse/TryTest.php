@@ -69,10 +69,10 @@ final class TryTest extends TestCase
         $chat = $this->say('tamsin', '!knot');
         $again = $this->say('tamsin', '!knot', [], $chat)
             ->assertSee('closed: the channel cooldown runs another 9 s')
-            ->assertSee('to open it, turn the clock on by 9 s');
+            ->assertSee('to open it, move the clock forward 9 s');
         $turned = $this->turn($again, 10);
         $this->say('pia', '!knot', [], $turned)->assertSee('Pia, tie us a');
-        $this->say('tamsin', '!tidee')->assertSee('nothing is called !tidee: did you mean !tide?');
+        $this->say('tamsin', '!tidee')->assertSee('there is no command !tidee: did you mean !tide?');
     }
 
     public function test_the_same_seed_says_the_same_words_and_starting_over_empties_the_chat(): void

@@ -242,7 +242,7 @@ final class BackupTest extends TestCase
         );
         self::assertEquals($draft, $air, 'an edition of then and the draft have the same ids');
         self::assertSame(
-            'Anyone, every 15 s, each person once in a minute.',
+            'Anyone, every 15 s, each person once a minute.',
             app(Sentences::class)->summary(CommandSummary::of($draft->command('!tide') ?? Say::on(''))),
         );
         $planks = fn (): mixed => $this->remembered(Key::counter('planks'), $cove);

@@ -80,7 +80,7 @@ final class SentencesTest extends TestCase
         $say = static fn (string ...$texts): Command => Say::on('!a', ...$texts);
         yield 'a plain one' => [
             $say('[1 / 0]'),
-            'Anyone, every 10 s, each person once in a minute.',
+            'Anyone, every 10 s, each person once a minute.',
             'It would divide by zero.',
         ];
         yield 'for moderators' => [
@@ -94,13 +94,13 @@ final class SentencesTest extends TestCase
                 ->gated(new Enabled(false), new Cooldown(90, 7200), new WhileStream(StreamState::Live))
                 ->delivered(new Delivery(voice: Voice::Streamer, place: Place::Whisper))
                 ->described(new CommandMetadata(listed: false)),
-            'Switched off. Anyone, only while live, every 90 s, each person once in 2 hours, as a whisper, in the '
+            'Switched off. Anyone, only while live, every 90 s, each person once every 2 hours, as a whisper, in the '
                 .'streamer’s voice, not listed by [commands].',
             'the command is switched off',
         ];
         yield 'while offline' => [
             $say('x')->gated(new WhileStream(StreamState::Offline)),
-            'Anyone, only while offline, every 10 s, each person once in a minute.',
+            'Anyone, only while offline, every 10 s, each person once a minute.',
             'it is only for while the stream is offline',
         ];
         yield 'with an amount from nobody' => [

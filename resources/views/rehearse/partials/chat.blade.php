@@ -21,5 +21,5 @@
         <input id="say-line" name="line" class="blank wide" placeholder="{{ $row ? $row->trigger : 'a chat line' }}" maxlength="500">
         <button type="submit" class="strong" name="do" value="say">Say</button>
     </div>
-    <p class="small seed"><label>Luck from the seed <input name="seed" value="{{ $tried->state->seed }}" class="blank" size="14" maxlength="100"></label></p>
+    <p class="small seed"><label>Random seed <input name="seed" value="{{ $tried->state->seed }}" class="blank" size="14" maxlength="100"></label></p>
 </form>

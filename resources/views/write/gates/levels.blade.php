@@ -2,7 +2,7 @@
     use SilverParrot\Chat\Level;
     $who = $setting->rule->atLeast?->word() ?? ($setting->rule->anyOf === [] ? 'everyone' : 'any_of');
 @endphp
-<select name="gates[levels][who]" class="blank" aria-label="Who may set it off" data-shows>
+<select name="gates[levels][who]" class="blank" aria-label="Who may use it" data-shows>
     @foreach (Level::cases() as $level)
         <option value="{{ $level->word() }}" @selected($who === $level->word())>{{ $level === Level::Everyone ? 'everyone' : ($level === Level::Streamer ? 'the streamer' : $level->plural().' and up') }}</option>
     @endforeach
@@ -11,4 +11,4 @@
     @foreach (array_slice(Level::cases(), 1) as $level)
         <label><input type="checkbox" name="gates[levels][any_of][]" value="{{ $level->word() }}" @checked(in_array($level, $setting->rule->anyOf, true))> {{ $level->plural() }}</label>
     @endforeach
-</span> may set it off,
+</span> may use it,
