@@ -48,6 +48,7 @@ export function editorFor(area, extensions = []) {
                 EditorView.contentAttributes.of({
                     'aria-label': area.getAttribute('aria-label') ?? document.getElementById(area.getAttribute('aria-labelledby'))?.textContent ?? 'Response',
                     spellcheck: 'true',
+                    dir: 'auto',
                     autocapitalize: 'off',
                 }),
                 placeholder(area.placeholder || 'Ahoy [caller]!'),

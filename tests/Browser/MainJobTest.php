@@ -294,6 +294,26 @@ final class MainJobTest extends BrowserTestCase
         $page->sees('list.knots', '#reference')->doesNotSee('channel.title', '#reference');
     }
 
+    public function test_what_is_written_from_right_to_left_is_shown_so(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!tide')));
+        $direction = static fn (string $of): mixed => $page->script(
+            "return [...document.querySelectorAll('$of')].map((one) => getComputedStyle(one).direction).at(-1)",
+        );
+        self::assertSame('ltr', $direction('#preview .saying'));
+        $page->write('[data-response] .cm-content', 'ברוך הבא')->sees('ברוך הבא', '#preview');
+        $this->say('!tide שלום');
+        $page->sees('ברוך הבא', '#lines');
+        $this->say('שלום לכולם');
+        $page->sees('שלום לכולם', '#lines');
+        foreach (['[data-response] .cm-content', '#preview .saying', '#lines .saying', '#lines .text'] as $of) {
+            self::assertSame('rtl', $direction($of), $of);
+        }
+        self::assertSame('ltr', $direction('#lines b'));
+    }
+
     public function test_a_slot_that_is_opened_is_closed_and_a_doubled_bracket_is_none(): void
     {
         $page = $this->browser;

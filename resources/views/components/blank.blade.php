@@ -4,4 +4,4 @@
     $isTyped = $type !== 'password' && ($bag === 'default' || $errors->getBag($bag)->isNotEmpty());
     $id = $bag === 'default' ? "$name-problem" : 'problem-'.hash('xxh32', "$bag $name");
 @endphp
-<input name="{{ $name }}" type="{{ $type }}" value="{{ $isTyped ? old($name, $value) : $value }}" aria-label="{{ $label }}" {{ $attributes->class('blank') }} @error($name, $bag) autofocus aria-invalid="true" aria-describedby="{{ $id }}" @enderror>
+<input dir="auto" name="{{ $name }}" type="{{ $type }}" value="{{ $isTyped ? old($name, $value) : $value }}" aria-label="{{ $label }}" {{ $attributes->class('blank') }} @error($name, $bag) autofocus aria-invalid="true" aria-describedby="{{ $id }}" @enderror>

@@ -25,7 +25,7 @@
                         @endforeach
                     </select></p>
                     <label class="visually-hidden" for="air-text">A line for the real chat</label>
-                    <input id="air-text" name="text" class="blank wide" placeholder="a line for the real chat" maxlength="500" value="{{ old('text') }}" aria-describedby="air-problem" @error('text') aria-invalid="true" @enderror>
+                    <input dir="auto" id="air-text" name="text" class="blank wide" placeholder="a line for the real chat" maxlength="500" value="{{ old('text') }}" aria-describedby="air-problem" @error('text') aria-invalid="true" @enderror>
                     <button class="strong">Say</button>
                 </form>
                 <p class="problem" id="air-problem" role="status">{{ $errors->first('text') ?: $errors->first('as') }}</p>

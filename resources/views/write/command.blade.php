@@ -60,7 +60,7 @@
                         <option value="">whoever may</option>
                         @foreach ($tried->cast as $member)<option value="{{ $member->login }}">{{ $member->name }}</option>@endforeach
                     </select></label>
-                    <label>who typed <input name="typed" class="blank" size="14" placeholder="nothing more" aria-label="What they typed after the trigger"></label>
+                    <label>who typed <input dir="auto" name="typed" class="blank" size="14" placeholder="nothing more" aria-label="What they typed after the trigger"></label>
                 </div>
                 <div id="preview" class="preview" aria-live="polite">@include('write.partials.preview')</div>
                 <fieldset @disabled(! $mayWrite)>
@@ -73,9 +73,9 @@
                 <p class="settings">It is <label><input type="checkbox" name="listed" value="1" @checked($command->about->listed)> listed by [commands]</label>;
                     spoken by <select name="voice" class="blank" aria-label="Voice" data-shows><option value="parrot" @selected($command->delivery->voice->value === 'parrot')>the parrot</option><option value="streamer" @selected($command->delivery->voice->value === 'streamer')>the streamer’s account</option></select>
                     <select name="place" class="blank" aria-label="Place"><option value="chat" @selected($command->delivery->place->value === 'chat')>in the chat</option><option value="reply" @selected($command->delivery->place->value === 'reply')>as a reply</option><option value="whisper" @selected($command->delivery->place->value === 'whisper')>as a whisper</option></select>;
-                    group <input name="group" value="{{ $command->about->group }}" class="blank" size="12" maxlength="60" placeholder="none" aria-label="Group">.
+                    group <input dir="auto" name="group" value="{{ $command->about->group }}" class="blank" size="12" maxlength="60" placeholder="none" aria-label="Group">.
                     <span class="small" data-shown-for="streamer" @if ($command->delivery->voice->value !== 'streamer') hidden @endif>On the air the parrot says it itself: only its own account is signed in to the chat.</span></p>
-                <p class="row-line"><label class="label" for="note">Private note</label> <input id="note" name="note" value="{{ $command->about->note }}" class="blank wide" maxlength="2000" placeholder="nothing"></p>
+                <p class="row-line"><label class="label" for="note">Private note</label> <input dir="auto" id="note" name="note" value="{{ $command->about->note }}" class="blank wide" maxlength="2000" placeholder="nothing"></p>
                 </fieldset>
                 <p class="sentence" id="sentence">{{ $sentence }}</p>
                 @if ($mayWrite)

@@ -1,5 +1,5 @@
 <div class="page-head"><h2>Why</h2><span class="small">edition {{ $line->edition }}</span></div>
-<p><b>{{ $line->by->name }}</b> {{ $line->text }}</p>
+<p><b dir="auto">{{ $line->by->name }}</b> <span dir="auto">{{ $line->text }}</span></p>
 @foreach ($deliveries->all as $delivery)
     <div @class(['not-said' => ! $delivery->isSaid()])><x-saying :text="$delivery->text" :$channel/> <span class="small">@told($delivery->message())</span></div>
 @endforeach

@@ -18,7 +18,7 @@
             @endforeach
         </select></p>
         <label class="visually-hidden" for="say-line">A chat line</label>
-        <input id="say-line" name="line" class="blank wide" placeholder="{{ $row ? $row->trigger : 'a chat line' }}" maxlength="500">
+        <input dir="auto" id="say-line" name="line" class="blank wide" placeholder="{{ $row ? $row->trigger : 'a chat line' }}" maxlength="500">
         <button type="submit" class="strong" name="do" value="say">Say</button>
     </div>
     <p class="small seed"><label>Random seed <input name="seed" value="{{ $tried->state->seed }}" class="blank" size="14" maxlength="100"></label></p>

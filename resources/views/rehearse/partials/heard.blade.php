@@ -15,9 +15,9 @@
             <li class="line" id="line-{{ $index }}">
                 <button type="button" class="said-by" data-why="{{ $index }}" aria-controls="why-{{ $index }}" aria-pressed="false">
                     <time>{{ $state->start->plusMillis($one->line->millis)->in($zone)->format('H:i:s') }}</time>
-                    <b>{{ $one->by?->name }}</b>
+                    <b dir="auto">{{ $one->by?->name }}</b>
                     @if ($one->by !== null && $one->by->levels->highest() !== SilverParrot\Chat\Level::Everyone)<span class="badge-word">{{ $one->by->levels->highest()->label() }}</span>@endif
-                    <span class="text">{{ $one->number === null ? '…' : $one->line->text }}</span>
+                    <span class="text" dir="auto">{{ $one->number === null ? '…' : $one->line->text }}</span>
                 </button>
                 @foreach ($one->outcome->texts() as $text)
                     <div class="saying-line"><x-saying :$text :$channel/>
