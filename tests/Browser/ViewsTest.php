@@ -87,7 +87,15 @@ final class ViewsTest extends BrowserTestCase
             $page->go($this->url($path))->find('#left-page');
             self::assertLessThanOrEqual(390, $page->script('return document.documentElement.scrollWidth'), $path);
         }
-        $page->go($this->url('/channels/1/write'))->press('Chat', '.turn');
+        $page->go($this->url('/channels/1/write'))->click('.me summary')->sees('Sign out', '.me-sheet');
+        [$left, $right, $head] = $page->script(
+            'const box = document.querySelector(".me-sheet").getBoundingClientRect(); return [box.left, box.right, '
+                .'document.querySelector(".edge").offsetHeight]',
+        );
+        self::assertGreaterThanOrEqual(0, $left, 'the menu is cut at the left');
+        self::assertLessThanOrEqual(390, $right, 'the menu is cut at the right');
+        self::assertLessThan(100, $head, 'more than two rows of head');
+        $page->click('.me summary')->press('Chat', '.turn');
         $this->say('!knot', 'tamsin');
         $page->sees('tie us a', '#lines');
         $page->go($this->url($this->commandPath('!splinter')))->press('Chat', '.turn');

@@ -16,7 +16,7 @@
 <body @auth data-person="{{ auth()->id() }}" @endauth>
     <a class="skip" href="#left-page">To the text</a>
     <header class="edge">
-        <a class="name" href="{{ route('home') }}"><img src="{{ asset('assets/parrot.svg') }}" alt="" width="22" height="22">Silver Parrot</a>
+        <a class="name" href="{{ route('home') }}"><img src="{{ asset('assets/parrot.svg') }}" alt="" width="22" height="22"><span>Silver Parrot</span></a>
         @if ($channel)
             <span class="channel">{{ $channel->name }}</span>
             <nav class="tabs" aria-label="Rooms">
