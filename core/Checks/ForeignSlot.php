@@ -22,8 +22,8 @@ final readonly class ForeignSlot extends AbstractCheck
         '/\{\{'.self::INSIDE.'\}\}/u',
         '/\$?\{'.self::INSIDE.'\}/u',
         '/\$\('.self::INSIDE.'\)/u',
-        '/%(?![0-9A-Fa-f]{2}%)([\p{L}_][\p{L}\p{N}_]{1,30}+)%/u',
-        '/<([\p{L}_][\p{L}\p{N}_]{0,30}+)(?: [\p{L}_]{1,20}+)?>/u',
+        '/%(?![0-9A-Fa-f]{2}%)([\p{L}_][\p{L}\p{N}_]{1,30})%/u',
+        '/<([\p{L}_][\p{L}\p{N}_]{0,30})(?: [\p{L}_]{1,20})?>/u',
     ];
 
     public function code(): string

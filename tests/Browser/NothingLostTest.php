@@ -32,7 +32,7 @@ final class NothingLostTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        foreach ([$this->commandPath('!knot'), '/channels/1/write/commands/new'] as $path) {
+        foreach ([$this->commandPath('!crew'), '/channels/1/write/commands/new'] as $path) {
             $page->go($this->url($path));
             if (str_ends_with($path, 'new')) {
                 $page->write('[name=trigger]', '!hull');
