@@ -57,7 +57,7 @@ final readonly class ForeignSlot extends AbstractCheck
         foreach ($at->texts as $text) {
             foreach ($text->literals() as [$literal, $from]) {
                 foreach (self::in($literal) as $offset => [$written, $word]) {
-                    // “random.1-100” is a “random” with something behind it.
+                    // “user.name” is a “user” with something behind it.
                     $meant = PlainWords::meantBy($word, $at->pack)
                         ?? PlainWords::meantBy(explode('.', $word)[0], $at->pack);
                     $start = $from + mb_strlen(substr($literal, 0, $offset));

@@ -138,13 +138,13 @@ final class MainJobTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!tide')))
-            ->write('[data-response] .cm-content', 'Hi ${user}, $(touser) plays %game%] with {zorkmid}.')
+            ->write('[data-response] .cm-content', 'Hi ${user}, $(recipient) plays %game%] with {gullwax}.')
             ->sees('“${user}” is said as it stands', '#findings')
             ->sees('This “]” closes nothing', '#findings')
             ->press('Mend all 4')
-            ->sees('Hi [caller], [target] plays [channel.category] with {zorkmid}.', '[data-response]')
+            ->sees('Hi [caller], [target] plays [channel.category] with {gullwax}.', '[data-response]')
             ->doesNotSee('Mend all', '#findings')
-            ->sees('“{zorkmid}” is said as it stands', '#findings');
+            ->sees('“{gullwax}” is said as it stands', '#findings');
     }
 
     public function test_an_answer_is_kept_as_right_and_told_when_it_no_longer_holds(): void
@@ -182,6 +182,11 @@ final class MainJobTest extends BrowserTestCase
             ->sees('VIPs, every 10 s', '#sentence')
             ->sees('Pia, tie us a', '#preview');
         $page->click('[name=person] option[value=tamsin]')->sees('silent: it is for VIPs', '#preview');
+        self::assertSame(
+            'none',
+            $page->script('return getComputedStyle(document.querySelector("#preview .because")).textDecorationLine'),
+            'a reason is to be read, not struck out',
+        );
         $this->say('!knot', 'tamsin');
         $page->sees('closed: it is for VIPs; to open it, speak as one of them', '#whys');
         $page->press('Save')->sees('!knot is saved.');

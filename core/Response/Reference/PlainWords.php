@@ -12,31 +12,32 @@ use SilverParrot\Source\Suggestions;
 /** What is meant here by a plain English word: whoever writes “user” or “game” means the caller or the category. */
 final class PlainWords
 {
-    /** Of the trade at large. */
+    /** Plain English, or of the trade at large. Two words are met in whatever way they are joined. */
     private const MEANT = [
         'caller' => [
-            'user', 'username', 'name', 'displayname', 'nick', 'nickname', 'person', 'sender', 'author', 'viewer', 'me',
+            'user', 'username', 'name', 'display name', 'nick', 'nickname', 'person', 'sender', 'author', 'viewer',
+            'me',
         ],
-        'caller.login' => ['login', 'userlogin'],
-        'caller.level' => ['level', 'role', 'userlevel'],
+        'caller.login' => ['login', 'login name'],
+        'caller.level' => ['level', 'role', 'user level'],
         'caller.rank' => ['rank'],
         'caller.points' => ['points', 'balance', 'currency'],
-        'target' => ['touser', 'recipient', 'somebody', 'someone', 'other', 'mentioned', 'targetuser'],
+        'target' => ['recipient', 'somebody', 'someone', 'other', 'other person', 'mentioned'],
         'words' => ['text', 'args', 'arguments', 'input', 'query', 'rest', 'content'],
-        'word 1' => ['arg', 'argument', 'firstword'],
-        'message' => ['msg', 'line', 'fulltext'],
-        'trigger' => ['command', 'cmd'],
-        'roll 1 to 100' => ['random', 'rand', 'dice', 'die', 'chance', 'luck', 'randomnumber', 'percent'],
-        'channel.name' => ['streamer', 'host', 'broadcaster', 'owner', 'channelname'],
+        'word 1' => ['arg', 'argument', 'first word'],
+        'message' => ['line', 'full text'],
+        'trigger' => ['command'],
+        'roll 1 to 100' => ['random', 'dice', 'die', 'chance', 'luck', 'random number', 'percent'],
+        'channel.name' => ['streamer', 'host', 'broadcaster', 'owner', 'channel name'],
         'channel.category' => ['game', 'category', 'activity', 'playing'],
-        'channel.title' => ['title', 'topic', 'status', 'streamtitle'],
-        'channel.uptime' => ['uptime', 'streamtime'],
-        'channel.viewers' => ['viewers', 'watching', 'viewercount'],
-        'channel.followers' => ['followers', 'followercount'],
-        'channel.subscribers' => ['subscribers', 'subs'],
-        'now | date "HH:mm"' => ['time', 'clock', 'localtime'],
+        'channel.title' => ['title', 'topic', 'status', 'stream title'],
+        'channel.uptime' => ['uptime'],
+        'channel.viewers' => ['viewers', 'watching', 'viewer count'],
+        'channel.followers' => ['followers', 'follower count'],
+        'channel.subscribers' => ['subscribers', 'subscriber count'],
+        'now | date "HH:mm"' => ['time', 'clock', 'local time'],
         'today' => ['date', 'day'],
-        'commands' => ['commandlist', 'allcommands'],
+        'commands' => ['command list', 'all commands'],
     ];
 
     /** @return string|null what to write into a slot for it; null where nobody could say */
@@ -49,7 +50,7 @@ final class PlainWords
         }
         $own = self::named($pack);
         foreach (self::MEANT as $insert => $words) {
-            if (in_array($letters, $words, true)) {
+            if (in_array($letters, str_replace(' ', '', $words), true)) {
                 return isset($own[$letters]) && $insert !== 'caller' ? $own[$letters] : $insert;
             }
         }

@@ -255,13 +255,14 @@ final class ChecksTest extends TestCase
             'Ask {user} about https://example.com' => 'placeholder 17-36; foreign-slot 4-10 [caller]',
             'What??? is {count} of XXX' => 'placeholder 4-7; placeholder 22-25; foreign-slot 11-18',
             // foreign-slot
-            'Hi ${user}, $(touser) and {{ sender }}!'
-                => 'foreign-slot 3-10 [caller]; foreign-slot 12-21 [target]; foreign-slot 26-38 [caller]',
-            '%game% with <viewers> at $(random.1-100) {planks} {1} {2: }'
+            'Hi ${user}, $(recipient) and {{ sender }}!'
+                => 'foreign-slot 3-10 [caller]; foreign-slot 12-24 [target]; foreign-slot 29-41 [caller]',
+            '%game% with <viewers> at $(random 1-100) {planks} {1} {2: }'
                 => 'foreign-slot 0-6 [channel.category]; foreign-slot 12-21 [channel.viewers]; '
                     .'foreign-slot 25-40 [roll 1 to 100]; foreign-slot 41-49 [counter.planks]; '
                     .'foreign-slot 50-53 [word 1]; foreign-slot 54-59 [word 2]',
-            '{zorkmid} {user.name} $(eval x)' => 'foreign-slot 0-9; foreign-slot 10-21 [caller]; foreign-slot 22-31',
+            '{display_name} {viewerCount}' => 'foreign-slot 0-14 [caller]; foreign-slot 15-28 [channel.viewers]',
+            '{gullwax} {user.name} $(eval x)' => 'foreign-slot 0-9; foreign-slot 10-21 [caller]; foreign-slot 22-31',
             '100% of 5%, <3, a < b > c, {} () $5 https://cove.example/%D0%B0%20x' => '',
             // level-is-highest
             '[when caller.level is "subscriber"]x[end][when target.level is not "VIP"]y[end]'
