@@ -32,7 +32,7 @@ final readonly class LevelIsHighest extends AbstractCheck
 
     public function sentence(): string
     {
-        return 'This leaves out whoever is {level} and more: {name} is the highest level alone.';
+        return 'This leaves out {level} who hold a higher level too: {name} is only the highest.';
     }
 
     public function mend(): string
@@ -58,7 +58,7 @@ final readonly class LevelIsHighest extends AbstractCheck
                         $this,
                         $one->span(),
                         $text->at,
-                        ['level' => $level->label(), 'name' => $name, 'instead' => $instead],
+                        ['level' => $level->plural(), 'name' => $name, 'instead' => $instead],
                         $instead,
                     );
                 }

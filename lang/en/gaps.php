@@ -19,5 +19,5 @@ return [
     'too-long-a-text' => 'the text would have more than :limit characters',
     'too-many-parts' => 'the list would have more than :limit parts',
     'too-far' => 'the moment would lie outside the years 1 to 9999',
-    'wrong-kind' => ':text cannot be used here, :wanted is needed',
+    'wrong-kind' => ':text cannot be used here: expected :wanted',
 ];

@@ -33,7 +33,7 @@
                     @endif
                 </p>
             @endif
-            <p class="notice is-finding" id="lost-session" hidden>Your session has ended. What you typed is kept on this machine: <a href="{{ $address }}">sign in again</a> and take it up.</p>
+            <p class="notice is-finding" id="lost-session" hidden>Your session has ended. What you typed is kept on this machine: <a href="{{ $address }}">sign in again</a> and restore it.</p>
         </div>
         <button type="button" class="quiet" data-theme-switch aria-label="Light or dark"><span aria-hidden="true">◐</span></button>
         <button type="button" class="quiet" data-help aria-label="Keys and help"><span aria-hidden="true">?</span></button>

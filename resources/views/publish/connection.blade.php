@@ -20,7 +20,7 @@
                         secret <x-blank name="secret" type="password" label="Secret" size="16" maxlength="500" autocomplete="new-password" :placeholder="$channel->chat_secret === null ? 'none' : 'kept, and not shown'" />.</p>
                     <x-problem name="sign_in" /><x-problem name="account" /><x-problem name="secret" />
                 </div>
-                <p><button class="strong">Resume replies there</button></p>
+                <p><button class="strong">Save</button></p>
             </form>
             @include('partials.changes', ['kind' => 'connection'])
             <h2>How long lines are kept</h2>
