@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publish;
 
 use Illuminate\Foundation\Http\FormRequest;
+use SilverParrot\Source\Limits;
 
 /** A line for the real chat, as it was typed. */
 final class LineRequest extends FormRequest
@@ -19,7 +20,7 @@ final class LineRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['text' => ['required', 'string', 'max:'.self::LONGEST], 'as' => ['required', 'string']];
+        return ['text' => ['required', 'string', 'max:'.self::LONGEST], 'as' => ['required', 'string', 'max:'.Limits::NAME]];
     }
 
     /** @return array<string, string> */

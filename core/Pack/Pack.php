@@ -94,22 +94,7 @@ final readonly class Pack
     /** @param  list<Command>  $commands */
     public function withCommands(array $commands): self
     {
-        return new self(
-            $this->channel,
-            $this->parrot,
-            $this->talkers,
-            $commands,
-            $this->facts,
-            $this->lists,
-            $this->counters,
-            $this->occasions,
-            $this->fields,
-            $this->cast,
-            $this->flood,
-            $this->goods,
-            $this->ladders,
-            $this->emotes,
-        );
+        return $this->with($commands, $this->talkers);
     }
 
     /** Whoever talks by itself: the parrot, and other accounts that are known to. */
@@ -127,22 +112,7 @@ final readonly class Pack
     /** The same pack with one more account that talks by itself. */
     public function withTalker(string $login): self
     {
-        return new self(
-            $this->channel,
-            $this->parrot,
-            [...$this->talkers, $login],
-            $this->commands,
-            $this->facts,
-            $this->lists,
-            $this->counters,
-            $this->occasions,
-            $this->fields,
-            $this->cast,
-            $this->flood,
-            $this->goods,
-            $this->ladders,
-            $this->emotes,
-        );
+        return $this->with($this->commands, [...$this->talkers, $login]);
     }
 
     /** @param  string  $name  folded; "points" is another name for the first unit of points */
@@ -158,5 +128,29 @@ final readonly class Pack
         }
 
         return null;
+    }
+
+    /**
+     * @param  list<Command>  $commands
+     * @param  list<string>  $talkers
+     */
+    private function with(array $commands, array $talkers): self
+    {
+        return new self(
+            $this->channel,
+            $this->parrot,
+            $talkers,
+            $commands,
+            $this->facts,
+            $this->lists,
+            $this->counters,
+            $this->occasions,
+            $this->fields,
+            $this->cast,
+            $this->flood,
+            $this->goods,
+            $this->ladders,
+            $this->emotes,
+        );
     }
 }

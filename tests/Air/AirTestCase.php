@@ -106,21 +106,31 @@ abstract class AirTestCase extends TestCase
     /** The harbour makes it, for so many seconds. */
     protected function trouble(string $kind, int $seconds = 60): void
     {
-        $told = file_get_contents(
-            "http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}/troubles",
+        $told = $this->toHarbour('/troubles', ['kind' => $kind, 'seconds' => $seconds]);
+        self::assertSame('{"done":true}', $told);
+    }
+
+    /**
+     * @param  array<string, int|string>  $body
+     * @return string its answer, empty where there was none
+     */
+    protected function toHarbour(string $path, array $body): string
+    {
+        $key = $this->air->setting('HARBOUR_KEY');
+
+        return (string) file_get_contents(
+            "http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}$path",
             false,
             stream_context_create([
                 'http' => [
                     'method' => 'POST',
-                    'header' => "Authorization: Bearer {$this->air->setting(
-                        'HARBOUR_KEY',
-                    )}\r\nContent-Type: application/json",
-                    'content' => json_encode(['kind' => $kind, 'seconds' => $seconds], JSON_THROW_ON_ERROR),
+                    'header' => "Authorization: Bearer $key\r\nContent-Type: application/json",
+                    'content' => json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+                    'ignore_errors' => true,
                     'timeout' => 10,
                 ],
             ]),
         );
-        self::assertSame('{"done":true}', $told);
     }
 
     protected function isThere(int $after): bool

@@ -129,25 +129,7 @@ final class HostileViewerTest extends AirTestCase
     /** As one of the harbour's people, who are not held to a viewer's pace. */
     private function write(string $as, string $text): void
     {
-        $json = json_encode(
-            ['as' => $as, 'text' => mb_substr($text, 0, 500)],
-            JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
-        );
-        $told = file_get_contents(
-            "http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}/channels/lantern_cove/lines",
-            false,
-            stream_context_create([
-                'http' => [
-                    'method' => 'POST',
-                    'header' => "Authorization: Bearer {$this->air->setting(
-                        'HARBOUR_KEY',
-                    )}\r\nContent-Type: application/json",
-                    'content' => $json,
-                    'ignore_errors' => true,
-                    'timeout' => 10,
-                ],
-            ]),
-        );
-        self::assertNotFalse($told);
+        $told = $this->toHarbour('/channels/lantern_cove/lines', ['as' => $as, 'text' => mb_substr($text, 0, 500)]);
+        self::assertNotSame('', $told);
     }
 }

@@ -7,6 +7,7 @@ namespace SilverParrot\Response\Syntax;
 use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
@@ -83,7 +84,7 @@ final readonly class PersonByLogin extends Expression
         return false;
     }
 
-    public function whenNothing(\SilverParrot\Pack\Pack $pack): string
+    public function whenNothing(Pack $pack): string
     {
         return 'nobody is named';
     }
