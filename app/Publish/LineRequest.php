@@ -20,7 +20,10 @@ final class LineRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['text' => ['required', 'string', 'max:'.self::LONGEST], 'as' => ['required', 'string', 'max:'.Limits::NAME]];
+        return [
+            'text' => ['required', 'string', 'max:'.self::LONGEST],
+            'as' => ['required', 'string', 'max:'.Limits::NAME],
+        ];
     }
 
     /** @return array<string, string> */

@@ -22,6 +22,14 @@ final class RealChatTest extends BrowserTestCase
                 .'one.textContent.includes("!luck")).pop().click()',
         );
         $page->sees('!luck was triggered', '#air-why')->sees($said, '#air-why');
+        $page->size(1280, 800);
+        self::assertSame(
+            0,
+            $page->script(
+                'const page = document.getElementById("left-page"); return page.scrollHeight - page.clientHeight',
+            ),
+            'the lines scroll, and the page does not',
+        );
         $page
             ->press('Take it into Write, with !luck')
             ->sees('Begins with a line of the real chat')
