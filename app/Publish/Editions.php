@@ -8,6 +8,7 @@ use App\Models\Channel;
 use App\Models\Edition;
 use App\Models\User;
 use App\Storage\Assembler;
+use Closure;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Enabled;
@@ -25,31 +26,60 @@ final readonly class Editions
     /**
      * The draft becomes the next edition, and that one is on the air.
      *
-     * @throws PackTooLarge when nobody could read it back
+     * @throws CannotPublish when nobody could read it back
      */
     public function publish(Channel $channel, string $note, User $by): Edition
     {
-        return DB::transaction(function () use ($channel, $note, $by): Edition {
-            $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
-            $document = PackFormat::write($this->assembler->document($channel));
-            if (strlen($document) > Limits::PACK) {
-                throw PackTooLarge::of(strlen($document));
-            }
-            $number = ($channel->editions()->orderByDesc('number')->first()->number ?? 0) + 1;
-            $edition = Edition::query()->create([
-                'channel_id' => $channel->id,
-                'number' => $number,
-                'note' => $note,
-                'document' => $document,
-                'user_id' => $by->id,
-            ]);
-            $channel
-                ->newQuery()
-                ->whereKey($channel->id)
-                ->update(['edition_on_air' => $number, 'silenced' => '[]']);
+        return self::locked($channel, fn (): Edition => self::put(
+            $channel,
+            $this->assembler->document($channel),
+            $note,
+            $by,
+        ));
+    }
 
-            return $edition;
+    /**
+     * One writer of definitions at a time: what is looked at stays so until it is published.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $then
+     * @return T
+     */
+    public static function locked(Channel $channel, Closure $then): mixed
+    {
+        return DB::transaction(static function () use ($channel, $then): mixed {
+            $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
+
+            return $then();
         });
+    }
+
+    /**
+     * A pack becomes the next edition, and that one is on the air.
+     *
+     * @throws CannotPublish when nobody could read it back
+     */
+    public static function put(Channel $channel, Pack $pack, string $note, User $by): Edition
+    {
+        $document = PackFormat::write($pack);
+        if (strlen($document) > Limits::PACK) {
+            throw CannotPublish::tooLarge(strlen($document));
+        }
+        $number = ($channel->editions()->orderByDesc('number')->first()->number ?? 0) + 1;
+        $edition = Edition::query()->create([
+            'channel_id' => $channel->id,
+            'number' => $number,
+            'note' => $note,
+            'document' => $document,
+            'user_id' => $by->id,
+        ]);
+        $channel
+            ->newQuery()
+            ->whereKey($channel->id)
+            ->update(['edition_on_air' => $number, 'silenced' => '[]']);
+
+        return $edition;
     }
 
     /** An older edition, or a newer one, is on the air from now on. */

@@ -26,6 +26,7 @@ final readonly class PublishController
             'between' => $look->at($channel),
             'editions' => $channel->editions()->with('user')->orderByDesc('number')->limit(50)->get(),
             'onAir' => $this->editions->onAir($channel),
+            'said' => SaidThisWeek::in($channel),
         ]);
     }
 
@@ -45,17 +46,15 @@ final readonly class PublishController
         PublishRequest $request,
         Channel $channel,
         Findings $findings,
+        PublishChanges $publish,
         #[CurrentUser] User $user,
     ): RedirectResponse {
-        if ($findings->of($channel, null)->hasErrors()) {
-            return back()
-                ->withInput()
-                ->withErrors(['note' => 'There are findings that keep these commands from working. Mend them first.']);
-        }
+        // Kept from here on: nobody who saves meanwhile waits for all commands to be looked at.
+        $findings->of($channel, null);
         try {
-            $edition = $this->editions->publish($channel, $request->note(), $user);
-        } catch (PackTooLarge $tooLarge) {
-            return back()->withInput()->withErrors(['note' => $tooLarge->getMessage()]);
+            $edition = $publish($channel, $request->note(), $request->chosen(), $user);
+        } catch (CannotPublish $refused) {
+            return back()->withInput()->withErrors(['changes' => $refused->getMessage()]);
         }
 
         return redirect()->route('publish', $channel)->with('notice', "Edition {$edition->number} is on the air.");

@@ -51,8 +51,8 @@ final readonly class PublishPreview
         return $this->findings->left > 0 || $this->left > 0;
     }
 
-    public function hasErrors(): bool
+    public function blocked(): BlockedChanges
     {
-        return $this->findings->hasErrors();
+        return new BlockedChanges($this->differences, $this->findings);
     }
 }

@@ -255,6 +255,7 @@ final readonly class MariaDbStore implements Store
             return;
         }
         $isTaken = $this->takes !== null && ($this->takes)($sayings);
+        $command = $turn->cause()->command;
         $rows = array_map(
             fn (int $position, Saying $saying): array => [
                 $this->channel,
@@ -265,6 +266,7 @@ final readonly class MariaDbStore implements Store
                 $saying->place->value,
                 $saying->answerTo,
                 $saying->to,
+                $command,
                 $isTaken ? 'handed' : 'queued',
             ],
             array_keys($sayings),
@@ -272,7 +274,18 @@ final readonly class MariaDbStore implements Store
         );
         $this->insert(
             'outgoing',
-            ['channel_id', 'event_key', 'position', 'text', 'voice', 'place', 'answer_to', 'to_login', 'state'],
+            [
+                'channel_id',
+                'event_key',
+                'position',
+                'text',
+                'voice',
+                'place',
+                'answer_to',
+                'to_login',
+                'command',
+                'state',
+            ],
             $rows,
             $isTaken ? ['queued_at', 'handed_at'] : ['queued_at'],
         );

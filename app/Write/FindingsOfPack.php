@@ -26,16 +26,20 @@ final readonly class FindingsOfPack
         return array_sum(array_map(static fn (array $group): int => count($group['findings']), $this->groups));
     }
 
-    public function hasErrors(): bool
+    /**
+     * @return list<array{number: int, command: Command|null, findings: list<Finding>}> errors alone, of what is
+     *     switched on: nothing else comes to harm on the air
+     */
+    public function errors(): array
     {
+        $errors = [];
         foreach ($this->groups as $group) {
-            foreach ($group['findings'] as $finding) {
-                if ($finding->isError()) {
-                    return true;
-                }
+            $own = array_filter($group['findings'], static fn (Finding $finding): bool => $finding->isError());
+            if ($own !== [] && ($group['command'] === null || $group['command']->isOn())) {
+                $errors[] = ['findings' => array_values($own)] + $group;
             }
         }
 
-        return false;
+        return $errors;
     }
 }

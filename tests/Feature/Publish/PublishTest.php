@@ -6,6 +6,7 @@ namespace Tests\Feature\Publish;
 
 use App\Air\ConnectionState;
 use App\Models\Channel;
+use App\Models\CommandRow;
 use App\Models\FactRow;
 use App\Models\ListItem;
 use App\Models\TextListRow;
@@ -18,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Value\Moment;
+use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
 
 final class PublishTest extends TestCase
@@ -32,7 +34,7 @@ final class PublishTest extends TestCase
     {
         $this->get(route('publish', $this->cove))
             ->assertOk()
-            ->assertSee('Nothing is on the air yet')
+            ->assertSee('What publishing would change')
             ->assertSee('!tide');
         $draft = app(Assembler::class)->document($this->cove);
         $this->post(route('publish.store', $this->cove), ['note' => 'The first one'])
@@ -50,13 +52,13 @@ final class PublishTest extends TestCase
         );
         self::assertEquals($draft, $this->air(), 'the air follows editions, not the draft');
         $this->get(route('publish', $this->cove))
-            ->assertSee('What would change')
+            ->assertSee('What publishing would change')
             ->assertSee('<ins>Low water</ins>', false)
             ->assertSee('<del>[fact.tide] Now it is [now]</del>', false)
             ->assertSee('The first one');
         $this->post(route('publish.store', $this->cove), ['note' => '']);
         self::assertSame('Low water.', $this->air()?->command('!tide')?->responses[0]->text());
-        $this->get(route('publish', $this->cove))->assertSee('The draft and the air are the same');
+        $this->get(route('publish', $this->cove))->assertSee('Nothing to publish');
     }
 
     public function test_an_older_edition_is_put_back_with_one_action(): void
@@ -89,8 +91,99 @@ final class PublishTest extends TestCase
             ->assertSee('2 findings')
             ->assertSee('Nothing is named caler.')
             ->assertSee('fact.tide is declared, and no response uses it.');
-        $this->post(route('publish.store', $this->cove), ['note' => 'x'])->assertSessionHasErrors('note');
+        $this->get(route('publish', $this->cove))->assertSee('one change with errors left out');
+        $this->post(route('publish.store', $this->cove), [
+            'chosen' => '1',
+            'rest' => '1',
+            'changes' => [$row->stable_id],
+        ])->assertSessionHasErrors(['changes' => 'Fix 1 error first, or leave the change out: !tide.']);
         self::assertSame(0, $this->cove->editions()->count());
+        $this->post(route('publish.store', $this->cove), ['note' => 'x'])->assertSessionHasNoErrors();
+        self::assertNull($this->air()?->command('!tide'), 'the others are published without it');
+        self::assertNotNull($this->air()?->command('!knot'));
+    }
+
+    public function test_an_error_in_what_is_switched_off_keeps_nothing_off_the_air(): void
+    {
+        $row = $this->save('!tide', ['responses' => [['text' => '[caler]', 'weight' => '1']], 'gates' => [
+            'levels' => ['who' => 'everyone'],
+            'cooldown' => ['channel' => '10', 'person' => '60'],
+        ]]);
+        $this->post(route('publish.store', $this->cove), [
+            'chosen' => '1',
+            'changes' => [$row->stable_id],
+        ])->assertSessionHasNoErrors();
+        self::assertFalse($this->air()?->command('!tide')?->isOn());
+    }
+
+    public function test_chosen_changes_are_published_and_the_others_wait_in_the_draft(): void
+    {
+        $editions = app(Editions::class);
+        $editions->publish($this->cove, '', $this->wren);
+        $this->save('!tide', ['responses' => [['text' => 'Low water.', 'weight' => '1']]]);
+        $this->save('!dry', ['responses' => [['text' => 'Dry.', 'weight' => '1']]]);
+        $knot = $this->command('!knot')->stable_id;
+        $tide = $this->command('!tide')->stable_id;
+        $this->delete(route('write.drop', [$this->cove, $this->command('!knot')]));
+        $this->cove->facts()->where('name', 'tide')->update(['text' => 'Another tide.']);
+        $was = $this->air();
+        $publish = fn (array $fields) => $this->post(route('publish.store', $this->cove), $fields + ['chosen' => '1']);
+        $publish([])->assertSessionHasErrors(['changes' => 'Choose what to publish.']);
+        $publish(['changes' => [$tide]])->assertSessionHasNoErrors();
+        $is = $this->air();
+        self::assertSame('Low water.', $is?->command('!tide')?->responses[0]->text());
+        self::assertEquals($was?->command('!dry'), $is->command('!dry'));
+        self::assertNotNull($is->command('!knot'), 'its deletion waits');
+        self::assertEquals($was->facts, $is->facts);
+        $publish(['rest' => '1', 'changes' => [$knot]])->assertSessionHasNoErrors();
+        self::assertNull($this->air()?->command('!knot'));
+        self::assertSame('Another tide.', $this->air()?->facts['tide']->text);
+        $this->get(route('publish', $this->cove))->assertSee('<b>!dry</b>', false)->assertDontSee('<b>!tide</b>', false);
+        self::assertEquals(
+            app(Assembler::class)->document($this->cove)->command('!tide'),
+            $this->air()?->command('!tide'),
+        );
+    }
+
+    public function test_what_a_change_needs_must_come_along(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $tide = $this->command('!tide')->stable_id;
+        FactRow::factory()->for($this->cove)->create(['name' => 'shed', 'name_folded' => 'shed', 'text' => 'By the slipway.']);
+        $this->save('!tide', ['responses' => [['text' => '[fact.shed]', 'weight' => '1']]]);
+        $publish = fn (array $fields) => $this->post(route('publish.store', $this->cove), $fields + ['chosen' => '1']);
+        $publish(['changes' => [$tide]])->assertSessionHasErrors([
+            'changes' => 'Fix 1 error first, or leave the change out: !tide.',
+        ]);
+        $publish(['changes' => [$tide], 'rest' => '1'])->assertSessionHasNoErrors();
+        $this->cove->facts()->where('name', 'shed')->delete();
+        $this->get(route('publish', $this->cove))->assertSee('Fix the error first.');
+        $publish(['rest' => '1'])->assertSessionHasErrors([
+            'changes' => 'Fix 1 error first, or leave the change out: !tide.',
+        ]);
+    }
+
+    public function test_two_commands_are_never_on_the_air_under_one_trigger(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $this->delete(route('write.drop', [$this->cove, $this->command('!knot')]));
+        $tide = $this->save('!tide', ['trigger' => '!knot'])->stable_id;
+        $this->post(route('publish.store', $this->cove), ['chosen' => '1', 'changes' => [$tide]])
+            ->assertSessionHasErrors([
+                'changes' => '!knot and !knot would have the same trigger. Publish both changes, or neither.',
+            ]);
+    }
+
+    public function test_what_a_command_said_last_stands_with_it(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $air = OnAir::of($this->cove);
+        $air->hear('pia', '!chart');
+        $this->get(route('publish', $this->cove))->assertSee('not used this week')->assertDontSee('once this week');
+        DB::table('outgoing')->update(['state' => 'handed', 'handed_at' => now('UTC')]);
+        $this->get(route('publish', $this->cove))->assertSee('once this week')->assertSee('place=lantern%20cove');
+        DB::table('outgoing')->update(['handed_at' => now('UTC')->subDays(8)]);
+        $this->get(route('publish', $this->cove))->assertDontSee('once this week');
     }
 
     public function test_what_is_no_longer_right_is_shown_before_it_is_published(): void
@@ -100,7 +193,7 @@ final class PublishTest extends TestCase
             new Expectation('!chart', 'pia', ['another answer'], new Moment(1_795_597_200_000), '1', 'e'),
         );
         $this->get(route('publish', $this->cove))
-            ->assertSee('No longer right')
+            ->assertSee('No longer as expected')
             ->assertSee('another answer')
             ->assertSee('place=lantern%20cove');
     }
@@ -199,8 +292,8 @@ final class PublishTest extends TestCase
             2_700,
         );
         $this->post(route('publish.store', $this->cove), ['note' => 'all of it'])->assertSessionHasErrors([
-            'note' => 'The pack is 5.0 MB long, and an edition holds at most 4. Drop what is no longer used, or '
-                .'pictures of emotes.',
+            'changes' => 'The pack is 5.0 MB long, and an edition holds at most 4. Delete what is no longer used, '
+                .'or pictures of emotes.',
         ]);
         self::assertSame(0, $this->cove->editions()->count());
     }
@@ -255,6 +348,18 @@ final class PublishTest extends TestCase
             ],
         );
         self::assertNull($this->air()?->command('!bell'));
+    }
+
+    /** @param  array<string, mixed>  $changed fields */
+    private function save(string $trigger, array $changed): CommandRow
+    {
+        $row = $this->command($trigger);
+        $this->put(
+            route('write.update', [$this->cove, $row]),
+            $this->fields($changed + ['trigger' => $trigger, 'revision' => (string) $row->revision]),
+        )->assertRedirect();
+
+        return $row->refresh();
     }
 
     private function air(): ?Pack
