@@ -19,6 +19,7 @@ use App\Remember\EmotesController;
 use App\Remember\MemoryController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
+use App\Write\DeletedCommandsController;
 use App\Write\FindingsController;
 use App\Write\FloodController;
 use App\Write\ImportController;
@@ -94,6 +95,7 @@ Route::prefix('/channels/{channel}')
         Route::middleware('can:view,channel')->group(function (): void {
             Route::get('/write', [CommandsController::class, 'index'])->name('write');
             Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->name('write.command');
+            Route::get('/write/deleted', [DeletedCommandsController::class, 'index'])->name('write.deleted');
             Route::get('/write/findings', [FindingsController::class, 'index'])->name('write.findings');
             Route::get('/write/reference', ReferenceController::class)->name('write.reference');
             Route::post('/write/preview', PreviewController::class)
@@ -134,7 +136,7 @@ Route::prefix('/channels/{channel}')
             Route::get('/write/commands/{command}/copy', [CommandController::class, 'duplicate'])->name('write.copy');
             Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
             Route::put('/write/flood', FloodController::class)->name('write.flood');
-            Route::post('/write/undo/{change}', [CommandController::class, 'undo'])->name('write.undo');
+            Route::post('/write/undo/{change}', [DeletedCommandsController::class, 'restore'])->name('write.undo');
             Route::post('/definitions/{definitionChange}/undo', UndoDefinitionController::class)->name(
                 'definitions.undo',
             );

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 
 /**
  * One change of a definition, which can be undone.
@@ -15,6 +17,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $kind "made", "saved", "dropped"
  * @property array<string, mixed>|null $before
  * @property array<string, mixed>|null $after
+ * @property Carbon|null $undone_at
+ * @property Carbon $created_at
+ * @property User|null $user
  */
 final class CommandChange extends Model
 {
@@ -25,4 +30,10 @@ final class CommandChange extends Model
     protected $guarded = [];
 
     protected $casts = ['before' => 'array', 'after' => 'array', 'undone_at' => 'datetime'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
 }

@@ -128,26 +128,35 @@ final class CommandRepository
         });
     }
 
-    /** Brings a dropped command back as it was, its expectations too. */
+    /**
+     * Brings a dropped command back as it was, its expectations too.
+     *
+     * @throws TriggerTaken when another command has its trigger now; it can still be brought back later
+     */
     public function undoDrop(Channel $channel, CommandChange $change, User $by): ?CommandRow
     {
-        if (
-            $change->kind !== 'dropped'
-            || $channel
-                ->changes()
-                ->whereKey($change->id)
-                ->whereNull('undone_at')
-                ->update(['undone_at' => now()]) !== 1
-        ) {
+        if ($change->kind !== 'dropped') {
             return null;
         }
-        $command = CommandFormat::read(Document::of($change->before ?? []));
-        $row = $this->save($channel, null, $command, $by, null);
-        foreach ($command->about->expectations as $expectation) {
-            $this->expect($row, $expectation);
-        }
 
-        return $row;
+        return DB::transaction(function () use ($channel, $change, $by): ?CommandRow {
+            $isTaken =
+                $channel
+                    ->changes()
+                    ->whereKey($change->id)
+                    ->whereNull('undone_at')
+                    ->update(['undone_at' => now()]) !== 1;
+            if ($isTaken) {
+                return null;
+            }
+            $command = CommandFormat::read(Document::of($change->before ?? []));
+            $row = $this->save($channel, null, $command, $by, null);
+            foreach ($command->about->expectations as $expectation) {
+                $this->expect($row, $expectation);
+            }
+
+            return $row;
+        });
     }
 
     public function expect(CommandRow $row, Expectation $expectation): ExpectationRow

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
-use App\Models\CommandChange;
 use App\Models\CommandRow;
 use App\Models\User;
 use App\Storage\Assembler;
@@ -25,7 +24,7 @@ use SilverParrot\Hearing\Steps\Say;
 /** One command's page. */
 final readonly class CommandController
 {
-    public function __construct(private CommandRepository $rows, private CommandPage $page)
+    public function __construct(private CommandRepository $rows, private CommandPage $page, private CommandList $list)
     {
     }
 
@@ -69,20 +68,21 @@ final readonly class CommandController
         return $this->save($request, $channel, $command, $user);
     }
 
-    public function switch(Channel $channel, CommandRow $command, #[CurrentUser] User $user): RedirectResponse
-    {
+    public function switch(
+        Request $request,
+        Channel $channel,
+        CommandRow $command,
+        #[CurrentUser] User $user,
+    ): View|RedirectResponse {
         $core = CommandRepository::toCore($command);
-        $switched = $core->gated(new Enabled(! $core->isOn()));
+        $notice = "{$command->trigger} is switched ".($core->isOn() ? 'off.' : 'on.');
         try {
-            $this->rows->save($channel, $command, $switched, $user, $command->revision);
+            $this->rows->save($channel, $command, $core->gated(new Enabled(! $core->isOn())), $user, $command->revision);
         } catch (StaleRevision) {
-            return back()->with(
-                'notice',
-                "Somebody saved {$command->trigger} at this moment; look at it and press again.",
-            );
+            $notice = "Somebody saved {$command->trigger} at this moment; look at it and press again.";
         }
 
-        return back()->with('notice', "{$command->trigger} is switched ".($core->isOn() ? 'off.' : 'on.'));
+        return $this->list->after($request, $channel, $notice);
     }
 
     public function duplicate(Channel $channel, CommandRow $command): View
@@ -90,27 +90,15 @@ final readonly class CommandController
         return $this->page->view($channel, null, CommandRepository::toCore($command)->copied());
     }
 
-    public function destroy(Channel $channel, CommandRow $command, #[CurrentUser] User $user): RedirectResponse
-    {
+    public function destroy(
+        Request $request,
+        Channel $channel,
+        CommandRow $command,
+        #[CurrentUser] User $user,
+    ): View|RedirectResponse {
         $change = $this->rows->drop($command, $user);
 
-        return redirect()
-            ->route('write', $channel)
-            ->with('notice', "{$command->trigger} was dropped.")
-            ->with('undo', $change->id);
-    }
-
-    public function undo(Channel $channel, CommandChange $change, #[CurrentUser] User $user): RedirectResponse
-    {
-        try {
-            $row = $this->rows->undoDrop($channel, $change, $user);
-        } catch (TriggerTaken $taken) {
-            return redirect()->route('write', $channel)->with('notice', "It cannot come back: {$taken->getMessage()}");
-        }
-
-        return redirect()
-            ->route('write', $channel)
-            ->with('notice', $row === null ? 'There is nothing to undo.' : "{$row->trigger} is back.");
+        return $this->list->after($request, $channel, "{$command->trigger} was deleted.", $change->id);
     }
 
     private function save(

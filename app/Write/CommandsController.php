@@ -12,17 +12,16 @@ use Illuminate\Http\Request;
 /** All commands of a channel, found by any text. */
 final class CommandsController
 {
-    public function index(Request $request, Channel $channel, FindCommands $find, TryChat $try): View
+    public function index(Request $request, Channel $channel, CommandList $list, TryChat $try): View
     {
-        $text = $request->string('find')->value();
-        $found = ['channel' => $channel, 'find' => $text] + $find->in($channel, $text);
+        $shown = $list->shown($request, $channel);
         if ($request->hasHeader('HX-Request')) {
-            return view('write.partials.entries', $found);
+            return view('write.partials.entries', $shown);
         }
 
         return view(
             'write.commands',
-            $found + ['tried' => $try->run($channel, $try->begin($channel, $request->integer('line')))],
+            $shown + ['tried' => $try->run($channel, $try->begin($channel, $request->integer('line')))],
         );
     }
 }

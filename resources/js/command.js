@@ -35,9 +35,13 @@ class CommandPage {
         form.addEventListener('click', (event) => this.clicked(event));
         form.addEventListener('submit', (event) => this.save(event));
         document.addEventListener('click', (event) => {
-            if (event.target.closest('[data-throw-away]')) {
+            const thrown = event.target.closest('[data-throw-away]');
+            if (thrown) {
                 this.unsaved.forget();
                 document.getElementById('offer').hidden = true;
+            }
+            if (thrown?.matches('a')) {
+                this.unsaved.discard();
             }
             if (event.target.closest('[data-take-up]')) {
                 this.takeUp();
@@ -130,7 +134,6 @@ class CommandPage {
         document.getElementById('save-state').textContent = isWhole ? 'Saved.' : 'Not saved; kept on this machine.';
         document.querySelectorAll('.conflict, .samples, #command .problem').forEach((one) => one.remove());
         document.querySelectorAll('#command [aria-invalid]').forEach((one) => one.removeAttribute('aria-invalid'));
-        document.getElementById('offer').hidden = true;
         this.tell(answer.notice);
         const expectations = document.getElementById('expectations');
         if (expectations) {
@@ -140,9 +143,7 @@ class CommandPage {
     }
 
     tell(notice) {
-        const notices = document.querySelector('.notices');
-        notices.querySelector('.notice:not(#lost-session)')?.remove();
-        notices.prepend(Object.assign(document.createElement('p'), { className: 'notice', textContent: notice }));
+        document.getElementById('notice').replaceChildren(Object.assign(document.createElement('p'), { className: 'notice', textContent: notice }));
     }
 
     edit(area) {
@@ -368,6 +369,7 @@ class CommandPage {
             }
         }
         this.putResponses(Object.values(responses));
+        this.unsaved.forget();
         document.getElementById('offer').hidden = true;
         this.form.dispatchEvent(new Event('input'));
     }

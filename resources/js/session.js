@@ -34,7 +34,8 @@ function startSigningOut() {
         const asked = document.getElementById('sign-out');
         if (kept.length > 0 && asked.returnValue !== 'clear') {
             event.preventDefault();
-            asked.querySelector('[data-count]').textContent = kept.length === 1 ? 'One command has text' : `${kept.length} commands have text`;
+            const commands = new Set(kept.map((key) => key.replace(/:aside$/, ''))).size;
+            asked.querySelector('[data-count]').textContent = commands === 1 ? 'One command has text' : `${commands} commands have text`;
             asked.addEventListener('close', () => asked.returnValue === 'clear' && form.requestSubmit(), { once: true });
             asked.showModal();
             return;
@@ -44,8 +45,19 @@ function startSigningOut() {
     });
 }
 
+/** Whoever comes back to a long page finds it where they left it. */
+function keepPlace() {
+    const page = document.querySelector('[data-keeps-place]');
+    if (page) {
+        const key = `place:${location.pathname}${location.search}`;
+        page.scrollTop = Number(sessionStorage.getItem(key));
+        window.addEventListener('pagehide', () => sessionStorage.setItem(`place:${location.pathname}${location.search}`, page.scrollTop));
+    }
+}
+
 export function startSession() {
     startSigningOut();
+    keepPlace();
     // What is there to be copied is chosen whole as soon as one goes there.
     document.querySelector('[data-select]')?.addEventListener('focus', (event) => event.target.select());
     document.body.addEventListener('htmx:responseError', (event) => {

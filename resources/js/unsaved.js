@@ -15,6 +15,16 @@ export function standingIn(form) {
 
 export const keyOf = (form) => `unsaved:${document.body.dataset.person}:${form.dataset.channel}:${form.dataset.command}`;
 
+const asideOf = (form) => `${keyOf(form)}:aside`;
+
+function read(key) {
+    try {
+        return JSON.parse(localStorage.getItem(key) ?? 'null');
+    } catch {
+        return null;
+    }
+}
+
 export const fieldsOf = (form) => [...new FormData(form)].filter(([name]) => !LEFT_OUT.includes(name));
 
 export class Unsaved {
@@ -25,6 +35,16 @@ export class Unsaved {
             // The save that led here may have been of a command that had no number yet.
             localStorage.removeItem(keyOf(form));
             localStorage.removeItem(`${keyOf(form).slice(0, keyOf(form).lastIndexOf(':'))}:new`);
+        }
+        this.putAside();
+    }
+
+    /** What an earlier page left unsaved waits beside what is typed from now on, until it is restored or discarded. */
+    putAside() {
+        const kept = read(keyOf(this.form));
+        if (kept && JSON.stringify(kept.fields) !== this.first) {
+            localStorage.setItem(asideOf(this.form), JSON.stringify(kept));
+            localStorage.removeItem(keyOf(this.form));
         }
     }
 
@@ -50,18 +70,20 @@ export class Unsaved {
         return true;
     }
 
-    /** What was kept and differs from what the page shows; null for nothing. */
+    /** What was left unsaved and differs from what the page shows; null for nothing. */
     kept() {
-        try {
-            const kept = JSON.parse(localStorage.getItem(keyOf(this.form)) ?? 'null');
-            return kept && JSON.stringify(kept.fields) !== this.first ? kept : null;
-        } catch {
-            return null;
-        }
+        const kept = read(asideOf(this.form));
+        return kept && JSON.stringify(kept.fields) !== this.first ? kept : null;
     }
 
-    forget() {
+    /** What is typed now is wanted no more: somebody else's text is taken instead. */
+    discard() {
         localStorage.removeItem(keyOf(this.form));
+    }
+
+    /** It was restored, or is wanted no more. */
+    forget() {
+        localStorage.removeItem(asideOf(this.form));
     }
 }
 

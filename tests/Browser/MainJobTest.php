@@ -103,9 +103,9 @@ final class MainJobTest extends BrowserTestCase
 
         $page
             ->go($this->url('/channels/1/write'))
-            ->press('drop', '#entries li:has(a.trigger[href$="/'.basename($this->commandPath('!wave')).'"])')
-            ->sees('!wave was dropped.');
-        $page->press('Undo')->sees('!wave is back.')->sees('waves at');
+            ->press('delete', '#entries li:has(a.trigger[href$="/'.basename($this->commandPath('!wave')).'"])')
+            ->sees('!wave was deleted.');
+        $page->press('Undo')->sees('!wave is restored.')->sees('waves at');
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!wave'");
     }
 

@@ -57,6 +57,50 @@ final class NothingLostTest extends BrowserTestCase
         }
     }
 
+    public function test_a_sample_puts_what_was_typed_aside_and_offers_it(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page
+            ->go($this->url('/channels/1/write/commands/new'))
+            ->write('[name=trigger]', '!oakum')
+            ->write('[data-response] .cm-content', 'Oakum for [caller].')
+            ->sees('Not saved; kept on this machine.')
+            ->press('links')
+            ->sees('charts.lantern-cove.example', '[data-response]')
+            ->sees('You typed something here');
+        // What is typed into the sample leaves it waiting.
+        $page->write('[name=trigger]', '!maps')->sees('Not saved; kept on this machine.');
+        $page->press('Restore it')->sees('Oakum for [caller].', '[data-response]')->doesNotSee('You typed something');
+        self::assertSame('!oakum', $page->value('[name=trigger]'));
+    }
+
+    public function test_pressing_in_the_list_keeps_what_was_searched_for_and_the_place(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/write'))->write('[data-find]', 'pebbles')->doesNotSee('!regatta', '#entries');
+        $page->press('switch off', '#entries')->sees('is switched off.')->doesNotSee('!regatta', '#entries');
+        self::assertSame('pebbles', $page->value('[data-find]'));
+        $page->press('switch on', '#entries')->sees('is switched on.');
+        $page->write('[data-find]', 'every')->sees('!splinter', '#entries');
+        $place = 'return document.getElementById("left-page").scrollTop';
+        $was = $page->script(<<<JS
+            const button = [...document.querySelectorAll('#entries form button')].at(-2);
+            button.scrollIntoView();
+            button.click();
+            {$place}
+            JS);
+        self::assertGreaterThan(100, $was);
+        $page->sees('is switched');
+        self::assertSame($was, $page->script($place));
+        $page->script('[...document.querySelectorAll("#entries form button")].at(-2).click()');
+        $page->sees('is switched on.');
+        $page->go($this->url('/channels/1/write?find=pebbles'));
+        $page->press('delete', '#entries')->sees('was deleted.')->press('Undo')->sees('is restored.');
+        self::assertSame('pebbles', $page->value('[data-find]'));
+    }
+
     public function test_a_reload_offers_the_text_and_forces_nothing(): void
     {
         $page = $this->browser;

@@ -26,13 +26,7 @@
             </nav>
         @endif
         <div class="notices" role="status" aria-live="polite">
-            @if (session('notice'))
-                <p class="notice">{{ session('notice') }}
-                    @if (session('undo') && $channel)
-                        <form method="post" action="{{ route('write.undo', [$channel, session('undo')]) }}" class="inline">@csrf<button class="as-link">Undo</button></form>
-                    @endif
-                </p>
-            @endif
+            <div id="notice">@include('partials.notice', ['notice' => session('notice'), 'undo' => session('undo')])</div>
             <p class="notice is-finding" id="lost-session" hidden>Your session has ended. What you typed is kept on this machine: <a href="{{ $address }}">sign in again</a> and restore it.</p>
         </div>
         <button type="button" class="quiet" data-theme-switch aria-label="Light or dark"><span aria-hidden="true">◐</span></button>

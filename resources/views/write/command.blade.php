@@ -10,7 +10,7 @@
             @if ($conflict)
                 <div class="conflict" role="alert">
                     @if ($conflict['dropped'])
-                        <p><strong>Somebody dropped this command while you wrote.</strong> Saving now makes it anew, as it stands below.</p>
+                        <p><strong>Somebody deleted this command while you wrote.</strong> Saving now makes it again, as it stands below.</p>
                     @else
                         <p><strong>Somebody saved this command while you wrote.</strong> Nothing was overwritten. Here is where the two differ; yours is in the fields below, and saving now keeps yours.</p>
                         <table class="differences"><thead><tr><th scope="col">what</th><th scope="col">theirs, saved</th><th scope="col">yours, not saved</th></tr></thead><tbody>
@@ -26,7 +26,7 @@
                 <p>You typed something here <span data-offer-when></span> that was never saved. <button type="button" class="as-link" data-take-up>Restore it</button> or <button type="button" class="as-link" data-throw-away>discard it</button>.</p>
             </div>
             @if ($isNew && $problems === [] && ! $conflict)
-                <p class="samples">Begin with @foreach (SilverParrot\Hearing\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}" data-throw-away>{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
+                <p class="samples">Begin with @foreach (SilverParrot\Hearing\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}">{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
             @endif
             <form id="command" method="post" action="{{ $isNew ? route('write.store', $channel) : route('write.update', [$channel, $row]) }}" data-command="{{ $row?->id ?? 'new' }}" data-channel="{{ $channel->id }}" data-revision="{{ $revision }}"
                 data-preview="{{ route('write.preview', $channel) }}" data-reference="{{ route('write.reference', $channel) }}" @if (session('saved')) data-saved @endif @if ($conflict || $problems !== []) data-unsaved @endif autocomplete="off">

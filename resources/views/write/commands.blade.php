@@ -1,11 +1,11 @@
 <x-book :title="'Write · '.$channel->name" :channel="$channel" room="write">
     <main class="book">
-        <section class="page" id="left-page" aria-label="Commands">
+        <section class="page" id="left-page" data-keeps-place aria-label="Commands">
             <div class="page-head">
                 <h1>Commands</h1>
-                <input type="search" class="find" name="find" value="{{ $find }}" placeholder="find by any word" aria-label="Find a command" data-find
+                <input type="search" class="find" name="find" value="{{ $find }}" placeholder="search by any word" aria-label="Find a command" data-find
                     hx-get="{{ route('write', $channel) }}" hx-trigger="input changed delay:120ms, search" hx-target="#entries" hx-swap="outerHTML" hx-sync="this:replace" hx-push-url="true">
-                @can('write', $channel)<a class="strong" href="{{ route('write.new', $channel) }}" data-new>New command</a> <a class="plain" href="{{ route('write.bring', $channel) }}">Bring what you have</a>@endcan
+                @can('write', $channel)<a class="strong" href="{{ route('write.new', $channel) }}" data-new>New command</a> <a class="plain" href="{{ route('write.bring', $channel) }}">Import</a>@endcan
                 <a class="plain" href="{{ route('write.findings', $channel) }}">Findings</a>
             </div>
             @include('write.partials.entries')
@@ -13,7 +13,7 @@
                 @csrf @method('put') <x-seen :channel="$channel" kind="limits" />
                 <h2 class="group">Over all commands</h2>
                 @can('write', $channel)
-                    <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most <x-blank name="person" label="Answers to one person; 0 for no limit" :value="$channel->flood_person" class="short" inputmode="numeric" maxlength="4" /> times, and everybody together <x-blank name="channel" label="Answers to everybody together; 0 for no limit" :value="$channel->flood_channel" class="short" inputmode="numeric" maxlength="4" /> times. <button class="as-link">keep it so</button></p>
+                    <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most <x-blank name="person" label="Answers to one person; 0 for no limit" :value="$channel->flood_person" class="short" inputmode="numeric" maxlength="4" /> times, and everybody together <x-blank name="channel" label="Answers to everybody together; 0 for no limit" :value="$channel->flood_channel" class="short" inputmode="numeric" maxlength="4" /> times. <button class="as-link">Save</button></p>
                     <x-problem name="person" /><x-problem name="channel" />
                 @else
                     <p>Within {{ SilverParrot\Pack\Flood::WINDOW_SECONDS }} s the parrot answers one person at most {{ $channel->flood_person }} times, and everybody together {{ $channel->flood_channel }} times.</p>

@@ -188,6 +188,35 @@ final class CommandsTest extends TestCase
         self::assertNull(CommandRow::query()->find($row->id));
     }
 
+    public function test_deleted_commands_wait_a_month_to_be_restored(): void
+    {
+        $this->actingAs($this->wren);
+        $crew = $this->command('!crew');
+        $this->get(route('write', $this->cove))->assertDontSee('Deleted commands');
+        $this->delete(route('write.drop', [$this->cove, $crew]));
+        $this->get(route('write', $this->cove))->assertSee('Deleted commands (1)');
+        $this->get(route('write.deleted', $this->cove))->assertSee('!crew')->assertSee('deleted by Wren');
+        $undo = route('write.undo', [$this->cove, $this->cove->changes()->where('kind', 'dropped')->firstOrFail()]);
+        $dry = $this->command('!dry');
+        $this->put(route('write.update', [$this->cove, $dry]), $this->fields([
+            'trigger' => '!crew',
+            'revision' => (string) $dry->revision,
+        ]))->assertRedirect();
+        $this->post($undo)->assertSessionHas('notice', fn (string $told): bool => str_contains($told, '!crew'));
+        $this->get(route('write.deleted', $this->cove))->assertSee('restore', false);
+        $this->put(route('write.update', [$this->cove, $dry]), $this->fields([
+            'trigger' => '!dry',
+            'revision' => (string) ($dry->revision + 1),
+        ]))->assertRedirect();
+        $this->post($undo)->assertSessionHas('notice', '!crew is restored.');
+        $this->delete(route('write.drop', [$this->cove, $this->command('!crew')]));
+        $this->travel(31)->days();
+        $this->get(route('write.deleted', $this->cove))->assertSee('Nothing was deleted')->assertDontSee('deleted by');
+        $this->actingAs($this->member('Rue', Role::Reader));
+        $this->travelBack();
+        $this->get(route('write.deleted', $this->cove))->assertOk()->assertDontSee('>restore<', false);
+    }
+
     public function test_a_dropped_command_comes_back_with_all_it_had(): void
     {
         $row = $this->command('!crew');
@@ -199,9 +228,9 @@ final class CommandsTest extends TestCase
         $this->delete(route('write.drop', [$this->cove, $row]))->assertSessionHas('undo');
         self::assertSame(17, $this->cove->commands()->count());
         $undo = route('write.undo', [$this->cove, (int) session('undo')]);
-        $this->post($undo)->assertSessionHas('notice', '!crew is back.');
+        $this->post($undo)->assertSessionHas('notice', '!crew is restored.');
         self::assertEquals($before, CommandRepository::toCore($this->command('!crew')));
-        $this->post($undo)->assertSessionHas('notice', 'There is nothing to undo.');
+        $this->post($undo)->assertSessionHas('notice', 'It is restored already.');
     }
 
     public function test_what_was_kept_as_right_is_asked_under_the_new_name(): void

@@ -21,9 +21,9 @@
                     @if ($entry->findings > 0)<span class="tally">{{ $entry->findings === 1 ? 'one finding' : $entry->findings.' findings' }}</span>@endif
                     @if ($mayWrite)
                         <span class="controls">
-                            <form method="post" action="{{ route('write.switch', [$channel, $entry->id]) }}" class="inline">@csrf<button class="as-link" aria-label="switch {{ $entry->command->isOn() ? 'off' : 'on' }} {{ $entry->command->trigger }}">switch {{ $entry->command->isOn() ? 'off' : 'on' }}</button></form>
+                            <form method="post" action="{{ $at = route('write.switch', [$channel, $entry->id]) }}" class="inline" hx-post="{{ $at }}" hx-include="[data-find]" hx-target="#entries" hx-swap="outerHTML">@csrf<button class="as-link" aria-label="switch {{ $entry->command->isOn() ? 'off' : 'on' }} {{ $entry->command->trigger }}">switch {{ $entry->command->isOn() ? 'off' : 'on' }}</button></form>
                             <a href="{{ route('write.copy', [$channel, $entry->id]) }}" aria-label="duplicate {{ $entry->command->trigger }}">duplicate</a>
-                            <form method="post" action="{{ route('write.drop', [$channel, $entry->id]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="drop {{ $entry->command->trigger }}">drop</button></form>
+                            <form method="post" action="{{ $at = route('write.drop', [$channel, $entry->id]) }}" class="inline" hx-post="{{ $at }}" hx-include="[data-find]" hx-target="#entries" hx-swap="outerHTML">@csrf @method('delete')<button class="as-link" aria-label="delete {{ $entry->command->trigger }}">delete</button></form>
                         </span>
                     @endif
                     @foreach ($entry->command->responses as $response)
@@ -34,5 +34,7 @@
             @endforeach
         </ul>
     @endforeach
-    @if ($count > 200)<p class="small">The first 200 are shown; find narrows it.</p>@endif
+    @if ($count > 200)<p class="small">The first 200 are shown; search to narrow it down.</p>@endif
+    @if ($deleted > 0)<p class="small"><a class="plain" href="{{ route('write.deleted', $channel) }}">Deleted commands ({{ $deleted }})</a></p>@endif
 </div>
+@isset($notice)<div id="notice" hx-swap-oob="innerHTML">@include('partials.notice')</div>@endisset
