@@ -127,8 +127,11 @@ Route::prefix('/channels/{channel}')
         });
         Route::middleware('can:write,channel')->group(function (): void {
             Route::get('/write/commands/new', [CommandController::class, 'create'])->name('write.new');
-            Route::get('/write/bring', [ImportController::class, 'create'])->name('write.bring');
-            Route::post('/write/bring', [ImportController::class, 'store']);
+            Route::get('/write/import', [ImportController::class, 'create'])->name('write.import');
+            Route::post('/write/import', [ImportController::class, 'store']);
+            Route::post('/write/import/{batch}/undo', [ImportController::class, 'undo'])
+                ->where('batch', '[0-9A-Za-z]{26}')
+                ->name('write.import.undo');
             Route::post('/write/commands', [CommandController::class, 'store'])->name('write.store');
             Route::put('/write/commands/{command}', [CommandController::class, 'update'])->name('write.update');
             Route::post('/write/commands/{command}/mend', [FindingsController::class, 'mend'])->name('write.mend');

@@ -15,7 +15,17 @@ use Symfony\Component\HttpFoundation\Response;
 final class WellFormed
 {
     /** Fields that may be lists; all others are one text. */
-    private const LISTS = ['responses', 'gates', 'refusals', 'leave', 'texts', 'changes'];
+    private const LISTS = [
+        'responses',
+        'gates',
+        'refusals',
+        'leave',
+        'texts',
+        'triggers',
+        'columns',
+        'units',
+        'changes',
+    ];
 
     /** Lists inside each other: responses[0][text]. */
     private const DEEPEST = 3;

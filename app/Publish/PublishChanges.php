@@ -93,7 +93,10 @@ final readonly class PublishChanges
         if ($errors !== []) {
             throw CannotPublish::errors(
                 array_sum(array_map(static fn (array $group): int => count($group['findings']), $errors)),
-                array_map(static fn (array $group): string => $group['command']->trigger ?? 'what belongs to no command', $errors),
+                array_map(
+                    static fn (array $group): string => $group['command']->trigger ?? 'what belongs to no command',
+                    $errors,
+                ),
             );
         }
     }

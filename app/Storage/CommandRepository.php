@@ -68,13 +68,20 @@ final class CommandRepository
 
     /**
      * @param  int|null  $seen  the revision that the person had before them; null for a new command
+     * @param  string  $batch  that it is saved in; empty for one by itself
      *
      * @throws StaleRevision when somebody else has saved since
      * @throws TriggerTaken when another command has a trigger
      */
-    public function save(Channel $channel, ?CommandRow $row, Command $command, User $by, ?int $seen): CommandRow
-    {
-        return DB::transaction(function () use ($channel, $row, $command, $by, $seen): CommandRow {
+    public function save(
+        Channel $channel,
+        ?CommandRow $row,
+        Command $command,
+        User $by,
+        ?int $seen,
+        string $batch = '',
+    ): CommandRow {
+        return DB::transaction(function () use ($channel, $row, $command, $by, $seen, $batch): CommandRow {
             // The channel's row first: one writer of definitions at a time, so what is looked at stays so.
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
             $current =
@@ -106,9 +113,50 @@ final class CommandRepository
                 'kind' => $before === null ? 'made' : 'saved',
                 'before' => $before,
                 'after' => CommandFormat::write($command),
+                'batch' => $batch,
             ]);
 
             return $saved;
+        });
+    }
+
+    /**
+     * New commands, all of them or none.
+     *
+     * @param  list<Command>  $commands
+     * @return string by which they can be taken back together
+     *
+     * @throws TriggerTaken when another command has a trigger
+     */
+    public function saveAll(Channel $channel, array $commands, User $by): string
+    {
+        $batch = (string) Str::ulid();
+        DB::transaction(function () use ($channel, $commands, $by, $batch): void {
+            foreach ($commands as $command) {
+                $this->save($channel, null, $command, $by, null, $batch);
+            }
+        });
+
+        return $batch;
+    }
+
+    /**
+     * Takes new commands back that were saved together; those that somebody changed since stay.
+     *
+     * @return array{int, int} how many were deleted, and how many stay
+     */
+    public function undoAll(Channel $channel, string $batch, User $by): array
+    {
+        return DB::transaction(function () use ($channel, $batch, $by): array {
+            $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
+            $made = $channel->changes()->where('batch', $batch)->where('kind', 'made')->select('command_id');
+            $rows = $channel->commands()->whereIn('id', $made)->get();
+            $own = $rows->where('revision', 1);
+            foreach ($own as $row) {
+                $this->drop($row, $by);
+            }
+
+            return [$own->count(), $rows->count() - $own->count()];
         });
     }
 

@@ -77,7 +77,8 @@ final readonly class CommandController
         $core = CommandRepository::toCore($command);
         $notice = "{$command->trigger} is switched ".($core->isOn() ? 'off.' : 'on.');
         try {
-            $this->rows->save($channel, $command, $core->gated(new Enabled(! $core->isOn())), $user, $command->revision);
+            $switched = $core->gated(new Enabled(! $core->isOn()));
+            $this->rows->save($channel, $command, $switched, $user, $command->revision);
         } catch (StaleRevision) {
             $notice = "Somebody saved {$command->trigger} at this moment; look at it and press again.";
         }
@@ -98,7 +99,12 @@ final readonly class CommandController
     ): View|RedirectResponse {
         $change = $this->rows->drop($command, $user);
 
-        return $this->list->after($request, $channel, "{$command->trigger} was deleted.", $change->id);
+        return $this->list->after(
+            $request,
+            $channel,
+            "{$command->trigger} was deleted.",
+            route('write.undo', [$channel, $change]),
+        );
     }
 
     private function save(

@@ -31,10 +31,14 @@ final readonly class CommandList
     /**
      * What a press in the list leads to: in place where the page asks so, and back to it where it cannot.
      *
-     * @param  int|null  $undo  the number of the change that can be taken back
+     * @param  string|null  $undo  the address that takes it back
      */
-    public function after(Request $request, Channel $channel, string $notice, ?int $undo = null): View|RedirectResponse
-    {
+    public function after(
+        Request $request,
+        Channel $channel,
+        string $notice,
+        ?string $undo = null,
+    ): View|RedirectResponse {
         if ($request->hasHeader('HX-Request')) {
             return view(
                 'write.partials.entries',

@@ -9,29 +9,35 @@ use App\Models\User;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use App\Storage\TriggerTaken;
+use App\Wording\Sentences;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use SilverParrot\Source\Limits;
 
-/** Bring what you have: lines or a table from elsewhere, looked at before anything is kept. */
+/** Importing commands: lines or a table from elsewhere, looked at before anything is kept. */
 final readonly class ImportController
 {
-    public function __construct(private Assembler $assembler, private CommandRepository $rows)
-    {
+    public function __construct(
+        private Assembler $assembler,
+        private CommandRepository $rows,
+        private Sentences $sentences,
+    ) {
     }
 
+    /** Empty, or with what an import has left behind. */
     public function create(Request $request, Channel $channel): View
     {
-        return $this->page($channel, ImportForm::read($request));
+        $form = ImportForm::read($request->merge((array) $request->session()->getOldInput()));
+
+        return $this->page($request, $channel, $form, $this->rowsOf($channel, $form));
     }
 
     public function store(Request $request, Channel $channel, #[CurrentUser] User $user): View|RedirectResponse
     {
         $form = ImportForm::read($request);
-        $rows = $form->rows($channel, $this->assembler);
+        $rows = $this->rowsOf($channel, $form);
         $mend = $request->string('mend')->value();
         if ($mend !== '') {
             $mended = array_filter(
@@ -40,54 +46,107 @@ final readonly class ImportController
                     && ($mend === 'all' || $mend === $key),
                 ARRAY_FILTER_USE_BOTH,
             );
+            $form = $form->with(array_map(static fn (ImportRow $row): string => $row->mended(), $mended));
 
-            return $this->page(
-                $channel,
-                $form->with(array_map(static fn (ImportRow $row): string => $row->mended(), $mended)),
-            );
+            return $this->page($request, $channel, $form, $this->rowsOf($channel, $form));
         }
-        if (! $request->has('bring')) {
-            return $this->page($channel, $form);
+        if (! $request->has('import')) {
+            return $this->page($request, $channel, $form, $rows);
         }
-        $left = array_filter((array) $request->input('leave', []), is_string(...));
+        $left = self::left($request);
         $wanted = array_filter(
             $rows,
-            static fn (ImportRow $row, string $key): bool => $row->problem === '' && ! in_array($key, $left, true),
+            static fn (ImportRow $row, string $key): bool => $row->canBeKept() && ! in_array($key, $left, true),
             ARRAY_FILTER_USE_BOTH,
         );
         if ($channel->commands()->count() + count($wanted) > Limits::COMMANDS) {
-            return $this->page($channel, $form)->with(
+            $most = number_format(Limits::COMMANDS);
+
+            return $this->page($request, $channel, $form, $rows)->with(
                 'problem',
-                'A channel has at most '.number_format(Limits::COMMANDS).' commands; leave some out.',
+                "A channel has at most $most commands; leave some out.",
             );
         }
         try {
-            DB::transaction(function () use ($wanted, $channel, $user): void {
-                foreach ($wanted as $row) {
-                    $this->rows->save($channel, null, $row->command, $user, null);
-                }
-            });
+            $batch = $this->rows->saveAll(
+                $channel,
+                array_values(array_map(static fn (ImportRow $row) => $row->command, $wanted)),
+                $user,
+            );
         } catch (TriggerTaken $taken) {
             // Somebody saved one of them at this moment; nothing was kept, and the page says which.
-            return $this->page($channel, $form)->with('problem', $taken->getMessage().' Nothing was kept yet.');
+            return $this->page($request, $channel, $form, $rows)->with(
+                'problem',
+                $taken->getMessage().' Nothing was imported.',
+            );
         }
+
+        return $this->after($request, $channel, $form, array_keys($wanted), count($rows) - count($wanted))->with(
+            'undo',
+            route('write.import.undo', [$channel, $batch]),
+        );
+    }
+
+    public function undo(Channel $channel, string $batch, #[CurrentUser] User $user): RedirectResponse
+    {
+        [$deleted, $kept] = $this->rows->undoAll($channel, $batch, $user);
 
         return redirect()
             ->route('write', $channel)
-            ->with(
-                'notice',
-                count($wanted) === 1
-                    ? 'One command was brought along.'
-                    : count($wanted).' commands were brought along.',
-            );
+            ->with('notice', match (true) {
+                $kept === 0 => 'The import was undone: '.self::commands($deleted).' deleted.',
+                default => ucfirst(self::commands($deleted)).' deleted; '
+                    .self::commands($kept).' changed since, and kept.',
+            });
     }
 
-    private function page(Channel $channel, ImportForm $form): View
+    /** @param  list<string>  $imported  keys of rows */
+    private function after(
+        Request $request,
+        Channel $channel,
+        ImportForm $form,
+        array $imported,
+        int $behind,
+    ): RedirectResponse {
+        $notice = ucfirst(self::commands(count($imported))).' imported.';
+        if ($behind === 0) {
+            return redirect()->route('write', $channel)->with('notice', $notice);
+        }
+
+        return redirect()
+            ->route('write.import', $channel)
+            ->withInput(
+                ['pasted' => $form->pastedWithout($imported)]
+                    + $request->only(['columns', 'units', 'has_heading', 'triggers', 'texts', 'leave']),
+            )
+            ->with('notice', "$notice ".ucfirst(self::commands($behind)).' stayed behind.');
+    }
+
+    private static function commands(int $count): string
     {
-        return view('write.bring', [
+        return $count === 1 ? 'one command' : "$count commands";
+    }
+
+    /** @return list<string> keys of rows that are not to be imported */
+    private static function left(Request $request): array
+    {
+        return array_values(array_filter((array) $request->input('leave', []), is_string(...)));
+    }
+
+    /** @return array<string, ImportRow> by key */
+    private function rowsOf(Channel $channel, ImportForm $form): array
+    {
+        return $form->rows($channel, $this->assembler, $this->sentences);
+    }
+
+    /** @param  array<string, ImportRow>  $rows */
+    private function page(Request $request, Channel $channel, ImportForm $form, array $rows): View
+    {
+        return view('write.import', [
             'channel' => $channel,
             'form' => $form,
-            'rows' => $form->rows($channel, $this->assembler),
+            'rows' => $rows,
+            'leave' => self::left($request),
             'problem' => '',
         ]);
     }

@@ -8,21 +8,37 @@ use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Command;
 use SilverParrot\Source\Finding;
 
-/** One command that is brought along, before anything is kept. */
+/** One command that is to be imported, before anything is kept. */
 final readonly class ImportRow
 {
     /**
      * @param  list<Finding>  $findings  their places counted from the command
-     * @param  string  $problem  why it cannot be kept; empty where it can
+     * @param  list<string>  $problems  why it cannot be kept; empty where it can
+     * @param  string  $sentence  what the command is, in one
      */
-    public function __construct(public Command $command, public array $findings, public string $problem)
-    {
+    public function __construct(
+        public Command $command,
+        public array $findings,
+        public array $problems,
+        public string $sentence,
+    ) {
     }
 
     /** Of its one response. */
     public function text(): string
     {
         return ($this->command->responses[0] ?? Say::response(''))->text();
+    }
+
+    public function canBeKept(): bool
+    {
+        return $this->problems === [];
+    }
+
+    /** It is worth a look before it is kept. */
+    public function isInOrder(): bool
+    {
+        return $this->problems === [] && $this->findings === [];
     }
 
     public function canBeMended(): bool

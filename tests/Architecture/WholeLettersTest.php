@@ -67,7 +67,7 @@ final class WholeLettersTest extends TestCase
         'Lookup/NearNetworks.php' => 'bytes of an address',
         'Source/Truncator.php' => 'cuts at ends of graphemes, and at ASCII spaces',
         'Outbox/MessageFragment.php' => 'cuts where addresses begin and end',
-        'Pack/CommandImport.php' => 'mb_strcut cuts between letters',
+        'Pack/Import/PastedTable.php' => 'mb_strcut cuts between letters',
         'Format/Differences.php' => 'a digest',
         'Rehearsal/ChatFile.php' => 'takes an ASCII sign away',
         'Rehearsal/LongestAnswer.php' => 'a name of our own',

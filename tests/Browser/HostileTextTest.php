@@ -48,7 +48,7 @@ final class HostileTextTest extends BrowserTestCase
             foreach (array_slice($texts, 0, 12) as $text) {
                 $page->go($this->url('/channels/1/write?find='.rawurlencode($text)));
                 $this->isClean("found by $text");
-                $page->go($this->url('/channels/1/write/bring?pasted='.rawurlencode("!bell,$text")));
+                $page->go($this->url('/channels/1/write/import?pasted='.rawurlencode("!bell,$text")));
                 $this->isClean("brought: $text");
             }
             $this->typed($texts);

@@ -31,7 +31,7 @@ final class ViewsTest extends BrowserTestCase
                     '/channels/1/write?find=tide',
                     '/channels/1/write/commands/new',
                     '/channels/1/write/findings',
-                    '/channels/1/write/bring?pasted=%21bell%2Cding+%5Bcaler%5D',
+                    '/channels/1/write/import?pasted=%21bell%2Cding+%5Bcaler%5D',
                     '/channels/1/nowhere',
                     '/channels/1/remember',
                     '/channels/1/publish',
@@ -73,7 +73,7 @@ final class ViewsTest extends BrowserTestCase
             [
                 '/channels/1/write',
                 '/channels/1/write/findings',
-                '/channels/1/write/bring?pasted=%21bell%2Cding',
+                '/channels/1/write/import?pasted=%21bell%2Cding',
                 '/channels/1/write/commands/new',
                 $this->commandPath('!splinter'),
                 '/channels',

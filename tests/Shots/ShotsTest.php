@@ -64,7 +64,7 @@ final class ShotsTest extends BrowserTestCase
         $page
             ->go(
                 $this->url(
-                    '/channels/1/write/bring?pasted='
+                    '/channels/1/write/import?pasted='
                         .rawurlencode(
                             "!bell,Ding dong, [caler]!\n!rope,\"coveWav Rope is at https://cove.example/rope, ask "
                                 ."[target or \"\"Bram\"\"].\"\n!tea,The kettle is on.",
@@ -72,7 +72,7 @@ final class ShotsTest extends BrowserTestCase
                 ),
             )
             ->sees('!tea');
-        $this->take("$folder/bring.png");
+        $this->take("$folder/import.png");
         $page
             ->go($this->url('/channels/1/write/commands/new'))
             ->write('[name=trigger]', '!bell')

@@ -1,8 +1,8 @@
 {{-- What has just happened, with its undo. --}}
 @if ($notice)
-    <p class="notice">{{ $notice }}
-        @if ($undo && $channel)
-            <form method="post" action="{{ route('write.undo', [$channel, $undo]) }}" class="inline">@csrf<button class="as-link">Undo</button></form>
+    <div class="notice">{{ $notice }}
+        @if ($undo)
+            <form method="post" action="{{ $undo }}" class="inline">@csrf<button class="as-link">Undo</button></form>
         @endif
-    </p>
+    </div>
 @endif

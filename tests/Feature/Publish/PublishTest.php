@@ -138,7 +138,9 @@ final class PublishTest extends TestCase
         $publish(['rest' => '1', 'changes' => [$knot]])->assertSessionHasNoErrors();
         self::assertNull($this->air()?->command('!knot'));
         self::assertSame('Another tide.', $this->air()?->facts['tide']->text);
-        $this->get(route('publish', $this->cove))->assertSee('<b>!dry</b>', false)->assertDontSee('<b>!tide</b>', false);
+        $this->get(route('publish', $this->cove))
+            ->assertSee('<b>!dry</b>', false)
+            ->assertDontSee('<b>!tide</b>', false);
         self::assertEquals(
             app(Assembler::class)->document($this->cove)->command('!tide'),
             $this->air()?->command('!tide'),
@@ -149,7 +151,7 @@ final class PublishTest extends TestCase
     {
         app(Editions::class)->publish($this->cove, '', $this->wren);
         $tide = $this->command('!tide')->stable_id;
-        FactRow::factory()->for($this->cove)->create(['name' => 'shed', 'name_folded' => 'shed', 'text' => 'By the slipway.']);
+        FactRow::factory()->for($this->cove)->create(['name' => 'shed', 'text' => 'By the slipway.']);
         $this->save('!tide', ['responses' => [['text' => '[fact.shed]', 'weight' => '1']]]);
         $publish = fn (array $fields) => $this->post(route('publish.store', $this->cove), $fields + ['chosen' => '1']);
         $publish(['changes' => [$tide]])->assertSessionHasErrors([

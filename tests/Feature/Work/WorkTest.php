@@ -196,7 +196,11 @@ final class WorkTest extends TestCase
             ->assertDontSee('are looked at.')
             ->assertSee('more commands have findings');
         $this->post(route('publish.store', $this->cove), ['note' => ''])->assertSessionHasNoErrors();
-        self::assertCount(18, app(Editions::class)->onAir($this->cove->refresh())->commands ?? [], 'without the errors');
+        self::assertCount(
+            18,
+            app(Editions::class)->onAir($this->cove->refresh())->commands ?? [],
+            'without the errors',
+        );
         // Finding looks at what is on the list, and what is kept is not looked at again.
         $asked = $this->asked(fn () => $this->get(route('write', ['channel' => $this->cove, 'find' => 'more'])));
         self::assertSame(

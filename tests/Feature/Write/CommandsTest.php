@@ -227,7 +227,7 @@ final class CommandsTest extends TestCase
         $before = CommandRepository::toCore($row->fresh(['responses', 'aliases', 'expectations']));
         $this->delete(route('write.drop', [$this->cove, $row]))->assertSessionHas('undo');
         self::assertSame(17, $this->cove->commands()->count());
-        $undo = route('write.undo', [$this->cove, (int) session('undo')]);
+        $undo = (string) session('undo');
         $this->post($undo)->assertSessionHas('notice', '!crew is restored.');
         self::assertEquals($before, CommandRepository::toCore($this->command('!crew')));
         $this->post($undo)->assertSessionHas('notice', 'It is restored already.');

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace SilverParrot\Pack;
+namespace SilverParrot\Pack\Import;
 
 /**
  * A text that somebody brings along: lines "trigger, text", or a CSV (RFC 4180) with a comma, a semicolon, a tab or a
- * bar between its cells. Which column is which is guessed, and may be said otherwise.
+ * bar between its cells.
  */
-final readonly class CommandImport
+final readonly class PastedTable
 {
     public const MOST_ROWS = 500;
 
@@ -18,15 +18,11 @@ final readonly class CommandImport
 
     /**
      * @param  list<list<string>>  $rows  each with as many cells as there are columns
-     * @param  int  $trigger  the column that holds triggers, from 0 on
-     * @param  int  $text  the column that holds responses
      * @param  bool  $isCut  whether there were more rows than are taken
      */
     private function __construct(
         public array $rows,
         public int $columns,
-        public int $trigger,
-        public int $text,
         public bool $isCut,
     ) {
     }
@@ -36,7 +32,7 @@ final readonly class CommandImport
         $pasted = (string) preg_replace('/^\x{FEFF}/u', '', mb_scrub(mb_strcut($pasted, 0, self::LONGEST)));
         $best = [];
         $width = 0;
-        foreach ([',', ';', "\t", '|'] as $separator) {
+        foreach (["\t", ',', ';', '|'] as $separator) {
             $rows = self::lines(self::cells($pasted, $separator), $separator);
             // The separator that divides most rows into the same number of cells is the one.
             $widths = array_count_values(array_map(count(...), $rows));
@@ -54,9 +50,8 @@ final readonly class CommandImport
             static fn (array $row): array => array_slice(array_pad($row, $columns, ''), 0, $columns),
             array_slice($best, 0, self::MOST_ROWS),
         );
-        [$trigger, $text] = self::guess($rows, $columns);
 
-        return new self($rows, $columns, $trigger, $text, count($best) > self::MOST_ROWS);
+        return new self($rows, $columns, count($best) > self::MOST_ROWS);
     }
 
     /**
@@ -69,6 +64,9 @@ final readonly class CommandImport
     private static function lines(array $cells, string $separator): array
     {
         $rows = array_values(array_filter($cells, static fn (array $row): bool => trim(implode('', $row)) !== ''));
+        if (array_filter($rows, static fn (array $row): bool => count($row) > 1) === []) {
+            return $rows;
+        }
         $isRagged = count(array_unique(array_map(count(...), $rows))) > 1;
         $words = array_filter($rows, static fn (array $row): bool => preg_match('/^\s*+\S++\s*+$/Du', $row[0]) === 1);
         // A comma with a space behind it is prose, a comma alone divides a table.
@@ -80,7 +78,8 @@ final readonly class CommandImport
                     static fn (string $cell): bool => ! str_starts_with($cell, ' '),
                 ) !== [],
             ) === [];
-        if (($isRagged || $isProse) && count($words) === count($rows)) {
+        $isTable = ! $isRagged && count(array_filter($rows[0] ?? [], ImportColumn::isHeading(...))) > 1;
+        if (($isRagged || $isProse) && ! $isTable && count($words) === count($rows)) {
             $rows = array_map(
                 static fn (array $row): array => [$row[0], implode($separator, array_slice($row, 1))],
                 $rows,
@@ -118,6 +117,20 @@ final readonly class CommandImport
         return $rows;
     }
 
+    /**
+     * With tabs between the cells, read back as the same cells.
+     *
+     * @param  list<list<string>>  $rows
+     */
+    public static function written(array $rows): string
+    {
+        $cell = static fn (string $cell): string => preg_match('/["\t\r\n,;|]/', $cell) === 1
+            ? '"'.str_replace('"', '""', $cell).'"'
+            : $cell;
+
+        return implode("\n", array_map(static fn (array $row): string => implode("\t", array_map($cell, $row)), $rows));
+    }
+
     /** @return list<list<string>> lines without any separator: the first word, and the rest */
     private static function firstWords(string $pasted): array
     {
@@ -130,27 +143,5 @@ final readonly class CommandImport
         }
 
         return $rows;
-    }
-
-    /**
-     * @param  list<list<string>>  $rows
-     * @return array{int, int} where triggers and where responses stand
-     */
-    private static function guess(array $rows, int $columns): array
-    {
-        $words = $lengths = array_fill(0, max(1, $columns), 0);
-        foreach ($rows as $row) {
-            foreach ($row as $column => $cell) {
-                if ($cell !== '' && preg_match('/\s/u', $cell) !== 1) {
-                    // A sign before a single word is how triggers look.
-                    $words[$column] += $cell[0] === '!' ? 3 : 1;
-                }
-                $lengths[$column] += mb_strlen($cell);
-            }
-        }
-        $trigger = (int) array_search(max($words), $words, true);
-        $others = array_diff_key($lengths, [$trigger => true]);
-
-        return [$trigger, $others === [] ? $trigger : (int) array_search(max($others), $others, true)];
     }
 }
