@@ -28,15 +28,14 @@
                         @for ($i = 0; $i < $form->table->columns; $i++)
                             <th scope="col"><select name="columns[]" class="blank" aria-label="What {{ $called($i) }} holds">
                                 <option value="">left out</option>
-                                @foreach (ImportColumn::cases() as $one)<option value="{{ $one->value }}" @selected(($form->columns->held[$i] ?? null) === $one)>{{ $one->label() }}</option>@endforeach</select>
-                                @if (isset($form->columns->units[$i]) || in_array($i, $asked, true))
-                                    <select name="units[{{ $i }}]" class="blank" aria-label="Unit of {{ $called($i) }}" @if (in_array($i, $asked, true)) aria-invalid="true" @endif><option value="">which unit?</option>@foreach (array_keys(ImportCell::UNITS) as $unit)<option @selected(($form->columns->units[$i] ?? '') === $unit)>{{ $unit }}</option>@endforeach</select>
-                                @endif</th>
+                                @foreach (ImportColumn::cases() as $one)<option value="{{ $one->value }}" @selected(($form->columns->held[$i] ?? null) === $one)>{{ $one->label() }}</option>@endforeach</select></th>
                         @endfor
                     </tr>@if ($heading !== [])<tr>@foreach ($heading as $cell)<th scope="col" class="small">{{ $cell }}</th>@endforeach</tr>@endif</thead><tbody>
                         @foreach ($shown as $cells)<tr>@foreach ($cells as $cell)<td>{{ Illuminate\Support\Str::limit($cell, 60, '…') }}</td>@endforeach</tr>@endforeach
                     </tbody></table></div>
-                    @foreach ($asked as $column)<p class="problem">{{ ucfirst($called($column)) }} has numbers without a unit: choose seconds, minutes or hours.</p>@endforeach
+                    @foreach (array_unique([...$asked, ...array_keys($form->columns->units)]) as $column)
+                        <p @class(['problem' => in_array($column, $asked, true)])>{{ ucfirst($called($column)) }} has numbers without a unit: they are <select name="units[{{ $column }}]" class="blank" aria-label="Unit of {{ $called($column) }}" @if (in_array($column, $asked, true)) aria-invalid="true" @endif><option value="">…</option>@foreach (array_keys(ImportCell::UNITS) as $unit)<option @selected(($form->columns->units[$column] ?? '') === $unit)>{{ $unit }}</option>@endforeach</select></p>
+                    @endforeach
                     @if ($leftOver !== [])<p class="small">Left out: {{ implode(', ', array_map($called, $leftOver)) }}.</p>@endif
                     @if ($form->table->isCut)<p class="problem">Only the first {{ PastedTable::MOST_ROWS }} rows are taken; import the rest afterwards.</p>@endif
                 @endif
@@ -50,7 +49,7 @@
             @else
                 <div class="page-head"><h2>{{ ucfirst($count(count($rows))) }}</h2>
                     @if (count($inOrder) < count($rows))<label class="small"><input type="checkbox" form="import" name="only_problems" value="1" data-only-problems @checked($form->onlyProblems)> only those with something wrong ({{ count($rows) - count($inOrder) }})</label>@endif
-                    @if ($mendable !== [])<button form="import" class="plain" name="mend" value="all">Fix all {{ count($mendable) }} that can be fixed</button>@endif</div>
+                    @if (count($mendable) > 1)<button form="import" class="plain" name="mend" value="all">Fix all {{ count($mendable) }} that can be fixed</button>@endif</div>
                 @if ($problem !== '')<p class="problem">{{ $problem }}</p>@endif
                 <ul @class(['ruled', 'to-import', 'is-narrowed' => $form->onlyProblems])>
                     @foreach ($rows as $key => $row)
