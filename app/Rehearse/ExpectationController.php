@@ -13,7 +13,7 @@ use Illuminate\Http\Response;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 
-/** "This is right": keeps the answer to a line of the simulated chat. */
+/** Keeps the answer to a line of the simulated chat as what is expected. Silence can be expected too. */
 final class ExpectationController
 {
     public function store(
@@ -38,12 +38,22 @@ final class ExpectationController
             Fold::caseless($draft->command->trigger ?? '') === $folded && $row !== null => $row,
             default => $channel->commands()->where('trigger_folded', $folded)->first(),
         };
-        if ($kept === null || $owner === null || $owner->expectations()->count() >= Limits::EXPECTATIONS) {
+        if ($kept === null || $owner === null) {
             return response()->noContent(Response::HTTP_UNPROCESSABLE_ENTITY);
         }
-        $rows->expect($owner, $kept->expectation);
+        $isFull = false;
+        if (! $expectations->isKept($owner, $kept->expectation)) {
+            $isFull = $owner->expectations()->count() >= Limits::EXPECTATIONS;
+            $isFull || $rows->expect($owner, $kept->expectation);
+        }
 
-        return $this->answer($channel, $row ?? $owner, $expectations, $owner->trigger);
+        return response(view('rehearse.partials.kept', [
+            'channel' => $channel,
+            'owner' => $owner,
+            'isFull' => $isFull,
+            'row' => $row,
+            'holdings' => $row === null ? [] : $expectations->check($channel, $row, $draft?->command),
+        ]));
     }
 
     public function destroy(
@@ -54,22 +64,10 @@ final class ExpectationController
     ): Response {
         $command->expectations()->whereKey($expectation->id)->delete();
 
-        return $this->answer($channel, $command, $expectations, '');
-    }
-
-    private function answer(
-        Channel $channel,
-        CommandRow $command,
-        Expectations $expectations,
-        string $keptWith,
-    ): Response {
-        return response(
-            view('rehearse.partials.expectations', [
-                'channel' => $channel,
-                'row' => $command,
-                'holdings' => $expectations->check($channel, $command),
-                'keptWith' => $keptWith,
-            ]),
-        );
+        return response(view('rehearse.partials.expectations', [
+            'channel' => $channel,
+            'row' => $command,
+            'holdings' => $expectations->check($channel, $command),
+        ]));
     }
 }

@@ -13,9 +13,14 @@ final readonly class TriedChat
     /**
      * @param  list<Heard>  $heard
      * @param  list<CastMember>  $cast
+     * @param  array<string, null|bool|int|string>  $channel  details of the channel in it: "live", "category"
      */
-    public function __construct(public TryState $state, public array $heard, public array $cast)
-    {
+    public function __construct(
+        public TryState $state,
+        public array $heard,
+        public array $cast,
+        public array $channel,
+    ) {
     }
 
     /** Whose line comes next, unless the author chooses somebody else. */

@@ -13,6 +13,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Expectation;
+use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
@@ -48,12 +49,14 @@ final readonly class TryChat
         $from = $this->from($channel, $state);
         $lines = self::lines($state, $from);
         $pack = $this->pack($channel, $lines, $draft, $insteadOf);
-        $rehearsal = $this->rehearsal($channel, $pack, $this->situation($channel, $from), $state, $from, traced: true);
+        $situation = $this->situation($channel, $from, $state);
+        $rehearsal = $this->rehearsal($channel, $pack, $situation, $state, $from, traced: true);
 
         return new TriedChat(
             $state,
             Runner::run($rehearsal, $lines, [], $state->start)->heard,
-            self::cast($pack, $from),
+            self::members($pack, $from),
+            $situation->channel,
         );
     }
 
@@ -68,7 +71,7 @@ final readonly class TryChat
         $from = $this->from($channel, $state);
         $lines = self::lines($state, $from);
         $pack = $this->pack($channel, $lines, $draft, $insteadOf);
-        $situation = $this->situation($channel, $from);
+        $situation = $this->situation($channel, $from, $state);
         $rehearsal = $this->rehearsal($channel, $pack, $situation, $state, $from, traced: false);
         $heard = Runner::run(
             $rehearsal,
@@ -96,6 +99,12 @@ final readonly class TryChat
         ));
     }
 
+    /** @return list<CastMember> who can speak in it */
+    public function cast(Channel $channel, TryState $state): array
+    {
+        return self::members($this->assembler->names($channel), $this->from($channel, $state));
+    }
+
     private function rehearsal(
         Channel $channel,
         Pack $pack,
@@ -105,7 +114,7 @@ final readonly class TryChat
         bool $traced,
     ): Rehearsal {
         $rehearsal = new Rehearsal(
-            $pack,
+            $state->isFloodLifted ? $pack->withFlood(new Flood(0, 0)) : $pack,
             $situation,
             $state->seed,
             $channel->profile(),
@@ -125,11 +134,23 @@ final readonly class TryChat
         return $state->from === 0 ? null : $this->log->line($channel->id, $state->from);
     }
 
-    private function situation(Channel $channel, ?LogEntry $from): InitialState
+    private function situation(Channel $channel, ?LogEntry $from, TryState $state): InitialState
     {
         $now = $this->memory->copy($channel);
 
-        return $from === null ? $now : $now->as($from->memory, $from->readings);
+        $then = $from === null ? $now : $now->as($from->memory, $from->readings);
+        // What the page only repeats is left as it was found, also where nobody told it.
+        $other = array_filter(
+            $state->channel,
+            static fn (bool|string $value, string $name): bool => $value != ($then->channel[$name] ?? false),
+            ARRAY_FILTER_USE_BOTH,
+        );
+
+        return $then->withChannel($other + match ($other['live'] ?? null) {
+            true => ['started' => $state->start->iso()],
+            false => ['started' => null, 'viewers' => null],
+            default => [],
+        });
     }
 
     /** @return list<TimedLine> */
@@ -143,7 +164,7 @@ final readonly class TryChat
     }
 
     /** @return list<CastMember> with whoever came over from the real chat */
-    private static function cast(Pack $pack, ?LogEntry $from): array
+    private static function members(Pack $pack, ?LogEntry $from): array
     {
         $others = array_values(
             array_filter(

@@ -7,30 +7,46 @@ namespace App\Rehearse;
 use App\Models\Channel;
 use App\Models\CommandRow;
 use App\Write\CommandForm;
+use DateTimeImmutable;
+use DateTimeZone;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
+use SilverParrot\Value\Moment;
 
 /** The simulated chat beside what is being written. */
 final class TryController
 {
-    public function __invoke(Request $request, Channel $channel, TryChat $try): View
-    {
+    public function __invoke(
+        Request $request,
+        Channel $channel,
+        TryChat $try,
+        Expectations $expectations,
+    ): View {
         $state = TryState::read($request, $channel->seed);
+        $line = $request->string('line')->value();
+        $at = DateTimeImmutable::createFromFormat(
+            '!Y-m-d\TH:i',
+            mb_substr($request->string('at')->value(), 0, 16),
+            new DateTimeZone($channel->zone),
+        );
         $state = match ($request->string('do')->value()) {
-            'say' => trim($request->string('line')->value()) === ''
-                ? $state
-                : $state->with($state->speaker, trim($request->string('line')->value())),
+            'say' => $state->sayingAll($state->speaker, $line, $try->cast($channel, $state)),
             'turn' => $state->turnedOn($request->integer('seconds')),
-            'over' => TryState::fresh($state->seed)->spokenBy($state->speaker),
+            'at' => $at === false ? $state : $state->turnedTo(Moment::of($at)),
+            'over' => $state->startedOver(),
             default => $state,
         };
         [$draft, $row] = self::draft($request, $channel);
+
+        $tried = $try->run($channel, $state, $draft?->command, $row?->trigger);
 
         return view('rehearse.partials.heard', [
             'channel' => $channel,
             'row' => $row,
             'canKeep' => $row !== null || $draft === null,
-            'tried' => $try->run($channel, $state, $draft?->command, $row?->trigger),
+            'tried' => $tried,
+            'expected' => $expectations->among($channel, $tried->heard),
+            'holdings' => $row === null ? null : $expectations->check($channel, $row, $draft?->command),
             'isAnswer' => true,
         ]);
     }

@@ -6,7 +6,9 @@ namespace App\Rehearse;
 
 use App\Air\LogEntry;
 use Illuminate\Http\Request;
+use SilverParrot\Pack\CastMember;
 use SilverParrot\Rehearsal\TimedLine;
+use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 
@@ -19,11 +21,14 @@ final readonly class TryState
     /** A chat on a page is short; a longer one is a script. */
     public const MOST = 100;
 
-    private const LONGEST_CLOCK = 86_400_000;
+    /** Some 400 days, in milliseconds. */
+    private const LONGEST_CLOCK = 400 * 86_400_000;
 
     /**
      * @param  list<TimedLine>  $lines
      * @param  int  $from  number of the line on the air that the chat begins with; 0 for none
+     * @param  array<string, bool|string>  $channel  what is otherwise than on the air: "live", "category"
+     * @param  bool  $isFloodLifted  whether the limit over all commands is left out
      */
     private function __construct(
         public Moment $start,
@@ -32,6 +37,8 @@ final readonly class TryState
         public string $seed,
         public string $speaker,
         public int $from = 0,
+        public array $channel = [],
+        public bool $isFloodLifted = false,
     ) {
     }
 
@@ -77,6 +84,7 @@ final readonly class TryState
         $start = is_string($kept['start'] ?? null) ? Moment::fromIso($kept['start']) : null;
         $speaker = $request->input('speaker');
         $own = $request->input('seed');
+        $category = $request->input('category_now');
 
         return new self(
             $start ?? self::fresh($seed)->start,
@@ -85,28 +93,39 @@ final readonly class TryState
             is_string($own) && $own !== '' ? mb_substr($own, 0, 100) : $seed,
             is_string($speaker) ? mb_substr($speaker, 0, 60) : '',
             is_int($kept['from'] ?? null) ? $kept['from'] : 0,
+            ($request->filled('live') ? ['live' => $request->boolean('live')] : [])
+                + (is_string($category) && trim($category) !== '' ? ['category' => mb_substr($category, 0, 100)] : []),
+            $request->boolean('no_flood'),
         );
     }
 
     public function spokenBy(string $speaker): self
     {
-        return new self($this->start, $this->clock, $this->lines, $this->seed, $speaker, $this->from);
+        return $this->with(['speaker' => $speaker]);
+    }
+
+    public function startedOver(): self
+    {
+        return $this->with(['start' => self::fresh($this->seed)->start, 'clock' => 0, 'lines' => [], 'from' => 0]);
     }
 
     public function turnedOn(int $seconds): self
     {
-        return new self(
-            $this->start,
-            min(self::LONGEST_CLOCK, $this->clock + max(0, $seconds) * 1000),
-            $this->lines,
-            $this->seed,
-            $this->speaker,
-            $this->from,
-        );
+        return $this->with(['clock' => min(self::LONGEST_CLOCK, $this->clock + max(0, $seconds) * 1000)]);
+    }
+
+    /** Later than now, the clock is turned on; earlier, the whole chat takes place so much earlier. */
+    public function turnedTo(Moment $moment): self
+    {
+        $ahead = $moment->millis - $this->now()->millis;
+
+        return $ahead >= 0
+            ? $this->with(['clock' => min(self::LONGEST_CLOCK, $this->clock + $ahead)])
+            : $this->with(['start' => $this->start->plusMillis($ahead)]);
     }
 
     /** A line costs a second, as it would in a chat. */
-    public function with(string $by, string $text): self
+    public function saying(string $by, string $text): self
     {
         if ($this->isFull()) {
             // Dropping the first lines instead would take what they changed out of memory again.
@@ -114,14 +133,34 @@ final readonly class TryState
         }
         $clock = min(self::LONGEST_CLOCK, $this->clock + ($this->lines === [] ? 0 : 1000));
 
-        return new self(
-            $this->start,
-            $clock,
-            [...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))],
-            $this->seed,
-            $by,
-            $this->from,
-        );
+        return $this->with([
+            'clock' => $clock,
+            'lines' => [...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))],
+            'speaker' => $by,
+        ]);
+    }
+
+    /**
+     * What somebody pastes: one line after the other, "name: text" said by whom it names.
+     *
+     * @param  list<CastMember>  $cast
+     */
+    public function sayingAll(string $by, string $pasted, array $cast): self
+    {
+        $isOne = preg_match('/\R/u', trim($pasted)) !== 1;
+        $names = [];
+        foreach ($isOne ? [] : $cast as $member) {
+            $names += [Fold::caseless($member->login) => $member->login, Fold::caseless($member->name) => $member->login];
+        }
+        $state = $this;
+        foreach (preg_split('/\R/u', $pasted) ?: [] as $line) {
+            $parts = explode(':', $line, 2);
+            $named = isset($parts[1]) ? $names[Fold::caseless(trim($parts[0]))] ?? null : null;
+            $text = trim($named === null ? $line : $parts[1]);
+            $state = $text === '' ? $state : $state->saying($named ?? $by, $text);
+        }
+
+        return $state->spokenBy($by);
     }
 
     public function isFull(): bool
@@ -148,5 +187,20 @@ final readonly class TryState
     public function now(): Moment
     {
         return $this->start->plusMillis($this->clock);
+    }
+
+    /** @param  array{start?: Moment, clock?: int, lines?: list<TimedLine>, speaker?: string, from?: int}  $other */
+    private function with(array $other): self
+    {
+        return new self(
+            $other['start'] ?? $this->start,
+            $other['clock'] ?? $this->clock,
+            $other['lines'] ?? $this->lines,
+            $this->seed,
+            $other['speaker'] ?? $this->speaker,
+            $other['from'] ?? $this->from,
+            $this->channel,
+            $this->isFloodLifted,
+        );
     }
 }

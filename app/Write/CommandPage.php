@@ -78,7 +78,6 @@ final readonly class CommandPage
                 'channel' => $channel,
                 'row' => $row,
                 'holdings' => $this->expectations->check($channel, $row),
-                'keptWith' => '',
             ])->render(),
         ];
     }

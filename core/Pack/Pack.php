@@ -94,7 +94,7 @@ final readonly class Pack
     /** @param  list<Command>  $commands */
     public function withCommands(array $commands): self
     {
-        return $this->with($commands, $this->talkers);
+        return $this->with($commands, $this->talkers, $this->flood);
     }
 
     /** Whoever talks by itself: the parrot, and other accounts that are known to. */
@@ -112,7 +112,13 @@ final readonly class Pack
     /** The same pack with one more account that talks by itself. */
     public function withTalker(string $login): self
     {
-        return $this->with($this->commands, [...$this->talkers, $login]);
+        return $this->with($this->commands, [...$this->talkers, $login], $this->flood);
+    }
+
+    /** The same pack with another limit over all commands. */
+    public function withFlood(Flood $flood): self
+    {
+        return $this->with($this->commands, $this->talkers, $flood);
     }
 
     /** @param  string  $name  folded; "points" is another name for the first unit of points */
@@ -134,7 +140,7 @@ final readonly class Pack
      * @param  list<Command>  $commands
      * @param  list<string>  $talkers
      */
-    private function with(array $commands, array $talkers): self
+    private function with(array $commands, array $talkers, Flood $flood): self
     {
         return new self(
             $this->channel,
@@ -147,7 +153,7 @@ final readonly class Pack
             $this->occasions,
             $this->fields,
             $this->cast,
-            $this->flood,
+            $flood,
             $this->goods,
             $this->ladders,
             $this->emotes,

@@ -66,7 +66,31 @@ function giveLineBack({ etc }) {
     field.value ||= etc.values?.line ?? '';
 }
 
+const isQuiet = ({ detail: { requestConfig } }) => requestConfig?.parameters?.do === 'hear';
+
+/** Where somebody looks while lines are heard anew: it stays there. */
+let looked = {};
+
+/** The lines so far, through what stands on the page now. */
+export function hearAgain() {
+    const chat = document.getElementById('chat');
+    if (chat) {
+        htmx.ajax('POST', chat.getAttribute('hx-post'), { source: chat, values: { do: 'hear' } });
+    }
+}
+
+/** Several lines are said one after the other, as if each had been typed; a field of one line would run them together. */
+function sayPasted(event) {
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (event.target.id === 'say-line' && /\n\s*\S/.test(text)) {
+        event.preventDefault();
+        const chat = document.getElementById('chat');
+        htmx.ajax('POST', chat.getAttribute('hx-post'), { source: chat, values: { do: 'say', line: text, speaker: document.getElementById('speaker').value } });
+    }
+}
+
 export function startChat() {
+    document.addEventListener('paste', sayPasted);
     document.addEventListener('click', (event) => {
         const button = event.target.closest('[data-why]');
         if (button) {
@@ -97,8 +121,19 @@ export function startChat() {
             }
         });
     }
+    document.body.addEventListener('htmx:beforeSwap', (event) => {
+        if (event.detail.target.id === 'heard' && isQuiet(event)) {
+            const lines = document.getElementById('lines');
+            looked = { why: document.querySelector('[data-why][aria-pressed=true]')?.dataset.why, place: lines?.scrollTop };
+        }
+    });
     document.body.addEventListener('htmx:afterSettle', (event) => {
-        if (event.target.id === 'heard') {
+        if (event.target.id === 'heard' && isQuiet(event)) {
+            document.getElementById('lines').scrollTop = looked.place ?? 0;
+            if (looked.why !== undefined) {
+                showWhy(looked.why);
+            }
+        } else if (event.target.id === 'heard') {
             showLast();
             if (document.activeElement === document.body) {
                 document.getElementById('say-line')?.focus({ preventScroll: true });

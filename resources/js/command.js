@@ -1,4 +1,5 @@
 import htmx from 'htmx.org';
+import { hearAgain } from './chat.js';
 import { completion } from './complete.js';
 import { choiceMatching } from './choices.js';
 import { editorFor } from './editor.js';
@@ -10,6 +11,9 @@ import { ago, keyOf, standingIn, Unsaved } from './unsaved.js';
 
 /** A short pause, so that a burst of keys is one question; the answer to an older question is dropped. */
 const PAUSE = 50;
+
+/** Milliseconds without a key before tried lines are heard anew. */
+const HEARD_AFTER = 250;
 
 /** What the page says that a new command leads to. */
 const NOTICE = 'notice';
@@ -232,6 +236,16 @@ class CommandPage {
             jump.textContent = notes.length === 1 ? '1 finding' : `${notes.length} findings`;
         }
         layNotes();
+        this.hearAnew();
+    }
+
+    /** What was tried, and what is expected, follows the text: once nothing more is typed for a moment. */
+    hearAnew() {
+        clearTimeout(this.hearing);
+        if (this.isShown && document.querySelector('#lines .line, #expectations .holding')) {
+            this.hearing = setTimeout(() => hearAgain(), HEARD_AFTER);
+        }
+        this.isShown = true;
     }
 
     note(finding, place) {

@@ -29,7 +29,7 @@ final class MainJobTest extends BrowserTestCase
         $page
             ->sees('counter.planks (channel) 41 → 43', '#line-0')
             ->sees('Ilse', '#line-1')
-            ->sees('closed: it is for moderators and the streamer', '#line-1');
+            ->sees('no reply: it is for moderators and the streamer', '#line-1');
         self::assertGreaterThanOrEqual(
             60,
             (86_400 + strtotime($page->text('#line-1 time')) - strtotime($page->text('#line-0 time'))) % 86_400,
@@ -74,8 +74,8 @@ final class MainJobTest extends BrowserTestCase
         $this->say('!wave @odo', 'jonah');
         $page->sees('Jonah waves at Odo, wave 42.', '#lines')->sees('counter.planks (channel) 41 → 42', '#lines');
         $this->say('!wave', 'pia');
-        $page->sees('closed: the channel cooldown runs another 9 s', '#lines');
-        $page->sees('closed: the channel cooldown runs another 9 s; to open it, move the clock forward 9 s', '#whys');
+        $page->sees('no reply: the channel cooldown runs another 9 s', '#lines');
+        $page->sees('no reply: the channel cooldown runs another 9 s; to open it, move the clock forward 9 s', '#whys');
         $page->press('+10 s');
         $this->say('!wave', 'pia');
         $page->sees('Pia waves at the sea, wave 43.', '#lines');
@@ -147,24 +147,25 @@ final class MainJobTest extends BrowserTestCase
             ->sees('“{gullwax}” is said as it stands', '#findings');
     }
 
-    public function test_an_answer_is_kept_as_right_and_told_when_it_no_longer_holds(): void
+    public function test_an_answer_is_kept_as_expected_and_followed_while_the_text_changes(): void
     {
         $page = $this->browser;
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!ahoy')));
         $this->say('!ahoy @pia', 'tamsin');
-        $page->press('this is right')->sees('It still holds.', '#expectations');
+        $page->press('Keep as expected')->sees('✓ expected of !ahoy', '#lines')->sees('It still matches.', '#expectations');
         foreach ($page->all('[data-response] .cm-content') as $editor) {
             $editor->click();
             $editor->sendKeys(["\u{E009}", 'a', "\u{E000}", 'Ahoy there, [target].']);
         }
         $page
+            ->sees('It no longer matches.', '#expectations')
+            ->sees('Ahoy there, Pia.', '#expectations')
+            ->sees('Ahoy there, Pia.', '#lines')
             ->press('Save')
             ->sees('!ahoy is saved.')
-            ->sees('It no longer holds.', '#expectations')
-            ->sees('Ahoy there, Pia.', '#expectations')
-            ->sees('was right', '#expectations');
-        $page->press('drop', '#expectations')->doesNotSee('It no longer holds.');
+            ->sees('It no longer matches.', '#expectations');
+        $page->press('Remove', '#expectations')->doesNotSee('It no longer matches.');
     }
 
     public function test_who_may_is_chosen_by_least_level_or_by_some(): void

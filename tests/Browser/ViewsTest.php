@@ -47,7 +47,7 @@ final class ViewsTest extends BrowserTestCase
             $this->say('!tide', 'tamsin');
             $this->say('!tide', 'tamsin');
             $this->say('!tidee', 'odo');
-            $page->press('this is right')->sees('Kept with');
+            $page->press('Keep as expected')->sees('expected of');
             $barriers["a command in use, $theme"] = $page->barriers();
             $page->click('[data-help]')->sees('this sheet');
             $barriers["the help sheet, $theme"] = $page->barriers();

@@ -82,7 +82,7 @@
                     <p class="save-bar"><button class="strong">Save</button> <span class="small" id="save-state">{{ $isNew ? 'Not saved yet.' : 'Saved.' }}</span> <a class="to-findings" href="#findings" hidden></a></p>
                 @endif
             </form>
-            @include('rehearse.partials.expectations', ['keptWith' => ''])
+            @include('rehearse.partials.expectations')
         </section>
         <aside class="margin" id="margin" aria-label="Findings and whys">
             <div id="findings" class="notes" data-notes="left">

@@ -272,8 +272,7 @@ final class ChatTest extends TestCase
         // What is held to be right is right in those circumstances, though nobody of that name is in the cast.
         $this->post(route('rehearse.expect', $this->cove), ['index' => 0] + $fields)
             ->assertOk()
-            ->assertSee('It still holds')
-            ->assertSeeText($said);
+            ->assertSee('expected of !luck');
         $this->get(
             route('write', ['channel' => $this->cove, 'line' => $this->onAir->hear('odo', '!nothing of the kind')]),
         )->assertSee('!nothing of the kind');

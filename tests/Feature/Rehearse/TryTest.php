@@ -6,6 +6,7 @@ namespace Tests\Feature\Rehearse;
 
 use App\Models\FactRow;
 use App\Storage\Assembler;
+use App\Storage\CommandRepository;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -68,7 +69,7 @@ final class TryTest extends TestCase
     {
         $chat = $this->say('tamsin', '!knot');
         $again = $this->say('tamsin', '!knot', [], $chat)
-            ->assertSee('closed: the channel cooldown runs another 9 s')
+            ->assertSee('no reply: the channel cooldown runs another 9 s')
             ->assertSee('to open it, move the clock forward 9 s');
         $turned = $this->turn($again, 10);
         $this->say('pia', '!knot', [], $turned)->assertSee('Pia, tie us a');
@@ -139,19 +140,21 @@ final class TryTest extends TestCase
                 new \SilverParrot\Pack\Expectation('!now', 'pia', ['x'], new \SilverParrot\Value\Moment(0), '1', 'e'),
             );
         }
-        $this->post(route('rehearse.expect', $this->cove), ['chat' => $chat, 'index' => '0'])->assertUnprocessable();
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $chat, 'index' => '0'])->assertSee('has as many expected replies as there may be');
     }
 
-    public function test_what_is_kept_as_right_is_checked_on_every_save_in_its_own_circumstances(): void
+    public function test_what_is_kept_as_expected_is_checked_on_every_save_in_its_own_circumstances(): void
     {
         $chat = $this->say('bram', '!splinter');
         $row = $this->command('!splinter');
         $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($chat), 'index' => '0'])
             ->assertOk()
-            ->assertSee('It still holds.');
+            ->assertSee('expected of !splinter');
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($chat), 'index' => '0'])->assertOk();
+        self::assertSame(1, $row->expectations()->count(), 'the same answer is expected once');
         // The counter goes on in real life: what was right then is still right in the circumstances of then.
         DB::table('counter_numbers')->where('channel_id', $this->cove->id)->update(['number' => 500]);
-        $this->get(route('write.command', [$this->cove, $row]))->assertSee('It still holds.');
+        $this->get(route('write.command', [$this->cove, $row]))->assertSee('It still matches.');
         $this->put(
             route('write.update', [$this->cove, $row]),
             $this->fields([
@@ -166,7 +169,7 @@ final class TryTest extends TestCase
             ]),
         )->assertRedirect();
         $this->get(route('write.command', [$this->cove, $row]))
-            ->assertSee('It no longer holds.')
+            ->assertSee('It no longer matches.')
             ->assertSee('Splinters while Planking: 10 (12 in all)')
             ->assertSee('Ouch: 10');
         $this->delete(route('rehearse.unexpect', [$this->cove, $row, $row->expectations()->firstOrFail()]))->assertOk();
@@ -180,12 +183,97 @@ final class TryTest extends TestCase
         $this->post(
             route('rehearse.expect', $this->cove),
             $draft + ['chat' => $this->state($chat), 'index' => '0'],
-        )->assertSee('Kept with !now.');
+        )->assertSee('expected of !now');
         self::assertSame(1, $this->command('!now')->expectations()->count());
         $this->post(route('rehearse.expect', $this->cove), [
             'chat' => $this->state($chat),
             'index' => '7',
         ])->assertUnprocessable();
+    }
+
+    public function test_expected_replies_and_tried_lines_follow_what_is_being_written(): void
+    {
+        $row = $this->command('!now');
+        $draft = $this->fields(['trigger' => '!now', 'command' => (string) $row->id, 'responses' => [
+            ['text' => CommandRepository::toCore($row)->responses[0]->text(), 'weight' => '1'],
+        ]]);
+        $chat = $this->say('pia', '!now', $draft)->assertSee('Keep as expected');
+        $fields = ['chat' => $this->state($chat), 'index' => '0'];
+        $this->post(route('rehearse.expect', $this->cove), $draft + $fields)->assertSee('It still matches.');
+        $hear = fn (array $changed): TestResponse => $this->post(
+            route('rehearse.try', $this->cove),
+            $changed + $draft + ['chat' => $this->state($chat), 'do' => 'hear'],
+        )->assertOk();
+        $hear([])->assertSee('It still matches.')->assertSee('✓ expected')->assertDontSee('Keep as expected');
+        $hear(['responses' => [['text' => 'Later.', 'weight' => '1']]])
+            ->assertSee('It no longer matches.')
+            ->assertSee('Later.')
+            ->assertSee('Keep as expected');
+        $hear(['trigger' => '!today'])->assertSee('It still matches.');
+    }
+
+    public function test_silence_and_refusals_can_be_expected(): void
+    {
+        $chat = $this->say('tamsin', '!knot', [], $this->say('tamsin', '!knot'));
+        foreach (['1' => '!knot', '0' => '!knot'] as $index => $trigger) {
+            $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($chat), 'index' => $index])
+                ->assertSee("expected of $trigger");
+        }
+        $this->get(route('write.command', [$this->cove, $this->command('!knot')]))
+            ->assertSee('Both still match.')
+            ->assertSee('(no reply)');
+        $nothing = $this->say('tamsin', 'just a line')->assertDontSee('Keep as expected');
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $this->state($nothing), 'index' => '0'])
+            ->assertUnprocessable();
+    }
+
+    public function test_a_press_does_what_a_sentence_advises(): void
+    {
+        $chat = $this->say('tamsin', '!knot', [], $this->say('tamsin', '!knot'))->assertSee('Move the clock forward 9 s');
+        $this->say('pia', '!knot', [], $this->turn($chat, 9))->assertSee('Pia, tie us a');
+        $this->say('tamsin', '!splinter')->assertSee('Say it as Bram');
+        $this->say('tamsin', '!tidee @odo')->assertSee('Say !tide')->assertSee('!tide @odo', false);
+        $row = $this->command('!tide');
+        $draft = $this->fields(['trigger' => '!tide', 'command' => (string) $row->id]);
+        $draft['gates']['stream'] = 'offline';
+        $this->say('pia', '!tide', $draft)->assertSee('End the stream here');
+        $this->say('pia', '!tide', $draft + ['live' => '0'])->assertDontSee('End the stream here')->assertSee('Pia waves');
+        $draft['gates']['stream'] = 'live';
+        $this->say('pia', '!tide', $draft + ['live' => '0'])->assertSee('Start the stream here');
+    }
+
+    public function test_the_flood_limit_can_be_lifted_and_the_clock_goes_to_any_date(): void
+    {
+        $lines = implode("\n", ['!crew', '!boat', '!now', '!tide', '!chart', '!luck', '!dry']);
+        $this->say('pia', $lines)->assertSee('Lift the flood limit here');
+        $this->say('pia', $lines, ['no_flood' => '1'])->assertDontSee('Lift the flood limit here');
+        $chat = $this->say('pia', '!now');
+        $to = fn (string $at): TestResponse => $this->post(route('rehearse.try', $this->cove), [
+            'do' => 'at',
+            'at' => $at,
+            'chat' => $this->state($chat),
+        ]);
+        $to('2027-03-01T18:30')->assertSee('1 Mar 2027, 18:30:00');
+        $to('2026-02-03T09:00')->assertSee('3 Feb 2026, 09:00:00');
+        $to('soon')->assertOk()->assertSee('20:00:00');
+    }
+
+    public function test_pasted_lines_are_said_one_after_the_other_by_whom_they_name(): void
+    {
+        $chat = $this->say('tamsin', "Bram: !splinter\n\n  ilse: hello\nNobody: hi\n!crew");
+        /** @var array{lines: list<array{int, string, string}>} $state */
+        $state = json_decode($this->state($chat), true);
+        self::assertSame(
+            [
+                [0, 'bram', '!splinter'],
+                [1000, 'ilse', 'hello'],
+                [2000, 'tamsin', 'Nobody: hi'],
+                [3000, 'tamsin', '!crew'],
+            ],
+            $state['lines'],
+        );
+        $alone = json_decode($this->state($this->say('tamsin', 'Bram: !splinter')), true);
+        self::assertSame([[0, 'tamsin', 'Bram: !splinter']], is_array($alone) ? $alone['lines'] : null);
     }
 
     public function test_findings_come_with_their_places_and_mends(): void

@@ -4,7 +4,7 @@
         <h2>Try it</h2>
         @include('rehearse.partials.clock')
         <span class="buttons">
-            @foreach ([10 => '+10 s', 60 => '+1 min', 600 => '+10 min'] as $seconds => $label)
+            @foreach ([10 => '+10 s', 60 => '+1 min', 600 => '+10 min', 3_600 => '+1 hour', 86_400 => '+1 day'] as $seconds => $label)
                 <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "turn", "seconds": {{ $seconds }}}' aria-label="{{ $label }}: turn the clock on">{{ $label }}</button>
             @endforeach
             <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "over"}'>Start over</button>
@@ -21,5 +21,7 @@
         <input dir="auto" id="say-line" name="line" class="blank wide" placeholder="{{ $row ? $row->trigger : 'a chat line' }}" maxlength="500">
         <button type="submit" class="strong" name="do" value="say">Say</button>
     </div>
-    <p class="small seed"><label>Random seed <input name="seed" value="{{ $tried->state->seed }}" class="blank" size="14" maxlength="100"></label></p>
+    <details class="small circumstances" @if ($isLarge ?? false) open @endif><summary>Date, stream, flood limit, random seed</summary>
+        @include('rehearse.partials.circumstances')
+    </details>
 </form>

@@ -1,1 +1,1 @@
-<span class="clock" id="clock" @if ($isAnswer) hx-swap-oob="true" @endif>It is <time>{{ $tried->state->now()->in(new DateTimeZone($channel->zone))->format('H:i:s') }}</time></span>
+<span class="clock" id="clock" @if ($isAnswer) hx-swap-oob="true" @endif>It is <time>{{ $tried->state->now()->in(new DateTimeZone($channel->zone))->format($tried->state->now()->in(new DateTimeZone($channel->zone))->format('Ymd') === now($channel->zone)->format('Ymd') ? 'H:i:s' : 'j M Y, H:i:s') }}</time></span>

@@ -1,30 +1,30 @@
-<section id="expectations" class="expectations" aria-labelledby="expectations-title">
-    @if (($holdings ?? []) !== [] || ($keptWith ?? '') !== '')
-        @php($broken = count(array_filter($holdings, fn ($one) => ! $one->holds())))
-        <h2 id="expectations-title">Held to be right</h2>
-        <p class="small" role="status">
-            @if ($keptWith !== '')Kept with {{ $keptWith }}. @endif
-            {{ match (true) {
-                $broken === 0 => count($holdings) === 1 ? 'It still holds.' : 'All '.count($holdings).' still hold.',
-                count($holdings) === 1 => 'It no longer holds.',
-                default => $broken.' of '.count($holdings).' no longer '.($broken === 1 ? 'holds.' : 'hold.'),
-            } }}</p>
+@php
+    $all = $holdings ?? [];
+    $broken = count(array_filter($all, fn ($one) => ! $one->holds()));
+    $whole = count($all);
+@endphp
+<section id="expectations" class="expectations" aria-labelledby="expectations-title" @if ($isAnswer ?? false) hx-swap-oob="true" @endif>
+    <h2 id="expectations-title" @class(['visually-hidden' => $all === []])>Expected replies</h2>
+    @if ($all !== [])
+        <p class="small" role="status">{{ match (true) {
+            $broken === 0 => match ($whole) { 1 => 'It still matches.', 2 => 'Both still match.', default => "All $whole still match." },
+            $whole === 1 => 'It no longer matches.',
+            default => "$broken of $whole no longer ".($broken === 1 ? 'matches.' : 'match.'),
+        } }}</p>
         <ul class="ruled">
-            @foreach ($holdings as $id => $one)
+            @foreach ($all as $id => $one)
                 <li @class(['holding', 'is-broken' => ! $one->holds()])>
-                    <span class="sign" aria-hidden="true">{{ $one->holds() ? '✓' : '✗' }}</span><span class="visually-hidden">{{ $one->holds() ? 'holds:' : 'does not hold:' }}</span>
+                    <span class="sign" aria-hidden="true">{{ $one->holds() ? '✓' : '✗' }}</span><span class="visually-hidden">{{ $one->holds() ? 'matches:' : 'does not match:' }}</span>
                     <b>{{ $one->by }}</b> {{ $one->expectation->line }}
-                    <form method="post" class="inline controls" hx-delete="{{ route('rehearse.unexpect', [$channel, $row, $id]) }}" hx-target="#expectations" hx-swap="outerHTML">@csrf<button class="as-link" aria-label="drop this expectation">drop</button></form>
+                    <form method="post" class="inline controls" hx-delete="{{ route('rehearse.unexpect', [$channel, $row, $id]) }}" hx-target="#expectations" hx-swap="outerHTML">@csrf<button class="as-link" aria-label="Remove this expected reply">Remove</button></form>
                     @if ($one->holds())
-                        <div class="saying">{{ implode(' / ', $one->expectation->says) }}</div>
+                        <div class="saying">{{ $one->expectation->says === [] ? '(no reply)' : implode(' / ', $one->expectation->says) }}</div>
                     @else
-                        <div class="two-texts"><div><span class="small">was right</span><div class="saying">{{ implode(' / ', $one->expectation->says) }}</div></div>
-                            <div><span class="small">is said now</span><div class="saying">{{ $one->saysNow === [] ? '–' : implode(' / ', $one->saysNow) }}</div>@if ($one->because !== null)<span class="because">@told($one->because)</span>@endif</div></div>
+                        <div class="two-texts"><div><span class="small">expected</span><div class="saying">{{ $one->expectation->says === [] ? '(no reply)' : implode(' / ', $one->expectation->says) }}</div></div>
+                            <div><span class="small">now</span><div class="saying">{{ $one->saysNow === [] ? '(no reply)' : implode(' / ', $one->saysNow) }}</div>@if ($one->because !== null)<span class="because">@told($one->because)</span>@endif</div></div>
                     @endif
                 </li>
             @endforeach
         </ul>
-    @else
-        <h2 id="expectations-title" class="visually-hidden">Held to be right</h2>
     @endif
 </section>

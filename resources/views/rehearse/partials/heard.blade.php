@@ -6,7 +6,10 @@
     $zone = new DateTimeZone($channel->zone);
 @endphp
 @if ($isAnswer)@include('rehearse.partials.whys', ['heard' => $tried->heard])
-@include('rehearse.partials.clock')@endif
+@include('rehearse.partials.clock')
+@include('rehearse.partials.circumstances')
+@if (($holdings ?? null) !== null)@include('rehearse.partials.expectations')@endif
+@endif
 <div id="heard">
     <input type="hidden" name="chat" value="{{ $state->json() }}">
     @if ($state->from > 0)<p class="small">Begins with a line of the real chat, as it was heard then; what follows is yours, and changes nothing there.</p>@endif
@@ -19,15 +22,17 @@
                     @if ($one->by !== null && $one->by->levels->highest() !== SilverParrot\Chat\Level::Everyone)<span class="badge-word">{{ $one->by->levels->highest()->label() }}</span>@endif
                     <span class="text" dir="auto">{{ $one->number === null ? '…' : $one->line->text }}</span>
                 </button>
-                @foreach ($one->outcome->texts() as $text)
-                    <div class="saying-line"><x-saying :$text :$channel/>
-                        @if ($mayKeep && $one->number !== null)
-                            <button type="button" class="as-link keep" hx-post="{{ route('rehearse.expect', $channel) }}" hx-vals='{"index": {{ $one->number }}}' hx-target="#expectations" hx-swap="outerHTML" hx-sync="this" aria-label="this is right: “{{ $text }}”">this is right</button>
-                        @endif
-                    </div>
-                @endforeach
+                @foreach ($one->outcome->texts() as $text)<div class="saying-line"><x-saying :$text :$channel/></div>@endforeach
                 @if ($one->outcome->sayings === [])
-                    <div class="silence">@if ($one->outcome->closed)closed: @told($one->outcome->closed->reason)@elseif ($one->outcome->failed)failed: @told($one->outcome->failed->message())@elseif ($silent = $one->outcome->trace?->silence()){{ Str::after($sentences->of($silent->message()), 'silent: ') }}@else says nothing @endif</div>
+                    <div class="silence">@if ($one->outcome->closed)no reply: @told($one->outcome->closed->reason)@elseif ($one->outcome->failed)failed: @told($one->outcome->failed->message())@elseif ($silent = $one->outcome->trace?->silence()){{ Str::after($sentences->of($silent->message()), 'silent: ') }}@else says nothing @endif</div>
+                @endif
+                @if ($one->number !== null)
+                    @foreach (App\Rehearse\Advice::on($one, $tried->cast) as $press)
+                        <button type="button" class="as-link small" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals="{{ json_encode($press->values, JSON_UNESCAPED_UNICODE) }}">{{ $press->label }}</button>
+                    @endforeach
+                    @if ($mayKeep && $one->outcome->command !== null)
+                        @if (in_array($one->number, $expected ?? [], true))<span class="small kept">✓ expected</span>@else<button type="button" class="as-link small keep" hx-post="{{ route('rehearse.expect', $channel) }}" hx-vals='{"index": {{ $one->number }}}' hx-target="this" hx-swap="outerHTML" hx-sync="this" aria-label="Keep as expected: {{ $one->line->text }}">Keep as expected</button>@endif
+                    @endif
                 @endif
                 @foreach ($one->outcome->authoredChanges() as $change)
                     @php($told = SilverParrot\Hearing\Trace\ChangePresenter::change($change))
