@@ -31,6 +31,11 @@ final readonly class Viewer
     /** @return array<string, string|null> as the web service tells them */
     public function details(): array
     {
-        return ['followed' => $this->followed, 'account_made' => $this->accountMade, 'category' => $this->category];
+        return [
+            'followed' => $this->followed,
+            'account_made' => $this->accountMade,
+            'category' => $this->category,
+            'link' => "https://harbour.lantern-cove.example/{$this->login}",
+        ];
     }
 }

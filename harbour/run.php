@@ -55,6 +55,8 @@ $town->found($channel, [
     'tags' => ['boats', 'wood'],
     'viewers' => 61,
     'followers' => 12345,
+    'subscribers' => 214,
+    'guests' => ['Ilse'],
     'live' => true,
     'started' => gmdate('Y-m-d\TH:i:s\Z', time() - 3600),
 ]);

@@ -31,6 +31,7 @@ final class RehearseCommand extends CoreCommand
         $file = ChatFile::read($this->file($this->argument('chat')), Limits::REHEARSAL_FILE_LINES);
         $memory = $this->text('memory');
         [$situation, $more] = $memory === '' ? [new InitialState, []] : MemoryFormat::read($this->file($memory), $pack);
+        $situation = $situation->withDetailsOf($pack);
         $findings = [...$flaws, ...$more, ...$file->findings];
         if ($findings !== []) {
             $this->tell($findings);

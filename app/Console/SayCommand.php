@@ -49,6 +49,7 @@ final class SayCommand extends CoreCommand
         [$pack, $flaws] = $path === '' ? [Pack::blank(), []] : $this->pack($path);
         $memory = $this->text('memory');
         [$situation, $more] = $memory === '' ? [new InitialState, []] : MemoryFormat::read($this->file($memory), $pack);
+        $situation = $situation->withDetailsOf($pack);
         $flaws = [...$flaws, ...$more];
         $isFlawed = $flaws !== [];
         if (is_string($response)) {

@@ -15,6 +15,7 @@ use SilverParrot\Chat\Level;
  * @property int $tier
  * @property string $habits
  * @property array<string, string> $record
+ * @property array<string, string> $details
  */
 final class CastMemberRow extends Model
 {
@@ -26,5 +27,5 @@ final class CastMemberRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['levels' => AsLevels::class, 'record' => 'array'];
+    protected $casts = ['levels' => AsLevels::class, 'record' => 'array', 'details' => 'array'];
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
+use SilverParrot\Hearing\Gates\StreamState;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Rehearsal\Heard;
 
@@ -51,8 +52,11 @@ final readonly class Advice
                 'do' => 'hear',
                 'no_flood' => 1,
             ])],
-            'stream-live' => [new self('Start the stream here', ['do' => 'hear', 'live' => 1])],
-            'stream-offline' => [new self('End the stream here', ['do' => 'hear', 'live' => 0])],
+            'stream' => [
+                ($closed->outcome['needs'] ?? '') === StreamState::Live->value
+                    ? new self('Start the stream here', ['do' => 'hear', 'live' => 1])
+                    : new self('End the stream here', ['do' => 'hear', 'live' => 0]),
+            ],
             default => $advice,
         };
     }

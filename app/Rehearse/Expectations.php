@@ -102,7 +102,9 @@ final readonly class Expectations
      */
     private static function identities(Collection $rows): array
     {
-        return array_values($rows->map(static fn (ExpectationRow $row): string => self::identity($row->document))->all());
+        return array_values(
+            $rows->map(static fn (ExpectationRow $row): string => self::identity($row->document))->all(),
+        );
     }
 
     private static function identity(Expectation $one): string

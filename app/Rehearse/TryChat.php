@@ -49,7 +49,7 @@ final readonly class TryChat
         $from = $this->from($channel, $state);
         $lines = self::lines($state, $from);
         $pack = $this->pack($channel, $lines, $draft, $insteadOf);
-        $situation = $this->situation($channel, $from, $state);
+        $situation = $this->situation($channel, $from, $state)->withDetailsOf($pack);
         $rehearsal = $this->rehearsal($channel, $pack, $situation, $state, $from, traced: true);
 
         return new TriedChat(
@@ -71,7 +71,7 @@ final readonly class TryChat
         $from = $this->from($channel, $state);
         $lines = self::lines($state, $from);
         $pack = $this->pack($channel, $lines, $draft, $insteadOf);
-        $situation = $this->situation($channel, $from, $state);
+        $situation = $this->situation($channel, $from, $state)->withDetailsOf($pack);
         $rehearsal = $this->rehearsal($channel, $pack, $situation, $state, $from, traced: false);
         $heard = Runner::run(
             $rehearsal,

@@ -150,7 +150,8 @@ final readonly class TryState
         $isOne = preg_match('/\R/u', trim($pasted)) !== 1;
         $names = [];
         foreach ($isOne ? [] : $cast as $member) {
-            $names += [Fold::caseless($member->login) => $member->login, Fold::caseless($member->name) => $member->login];
+            $names[Fold::caseless($member->login)] = $member->login;
+            $names[Fold::caseless($member->name)] ??= $member->login;
         }
         $state = $this;
         foreach (preg_split('/\R/u', $pasted) ?: [] as $line) {

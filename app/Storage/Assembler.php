@@ -325,6 +325,7 @@ final class Assembler
             $member->tier,
             $member->habits,
             $member->record,
+            $member->details,
         );
     }
 

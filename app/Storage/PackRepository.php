@@ -123,6 +123,7 @@ final readonly class PackRepository
                 'tier' => $member->tier,
                 'habits' => $member->habits,
                 'record' => $member->record,
+                'details' => $member->details,
                 'levels' => $member->levels,
             ]);
         }

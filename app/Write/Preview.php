@@ -53,7 +53,7 @@ final readonly class Preview
         $response = $command->responses[$focus] ?? $command->responses[0] ?? null;
         $shown = self::only($command, $response === null ? [] : [$response]);
         $pack = $pack->withCommand($shown);
-        $situation = $this->memory->copy($channel);
+        $situation = $this->memory->copy($channel)->withDetailsOf($pack);
         $caller = self::caller($pack, $shown, $login);
         $findings = array_fill_keys(array_keys($command->sources()), []);
         foreach (Checks::ofCommand($command, $pack, Assembler::environment($channel), $prepared) as $finding) {

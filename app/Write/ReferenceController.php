@@ -39,7 +39,12 @@ final readonly class ReferenceController
         $now =
             $caller === null
                 ? []
-                : (new SaidNow($pack, $this->memory->copy($channel), $channel->profile(), $channel->seed))->to(
+                : (new SaidNow(
+                    $pack,
+                    $this->memory->copy($channel)->withDetailsOf($pack),
+                    $channel->profile(),
+                    $channel->seed,
+                ))->to(
                     $caller,
                     $caller->login,
                     $asked,

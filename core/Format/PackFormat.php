@@ -333,7 +333,10 @@ final class PackFormat
 
     private static function readCastMember(Document $member): CastMember
     {
-        $member->object(['login', 'name', 'levels', 'tier', 'habits', 'record'], ['login', 'name']);
+        $member->object(
+            ['login', 'name', 'levels', 'tier', 'habits', 'record', ...CastMember::DETAILS],
+            ['login', 'name'],
+        );
 
         return new CastMember(
             $member->at('login')->text(60),
@@ -347,7 +350,23 @@ final class PackFormat
                     $member->at('record')->entriesOfNames(),
                 )
                 : [],
+            self::details($member),
         );
+    }
+
+    /** @return array<string, string> */
+    private static function details(Document $member): array
+    {
+        $details = [];
+        foreach (CastMember::DETAILS as $name) {
+            if ($member->has($name)) {
+                $details[$name] = $name === 'followed'
+                    ? $member->at($name)->moment()->iso()
+                    : $member->at($name)->text(Limits::FIELD_TEXT);
+            }
+        }
+
+        return array_filter($details, static fn (string $value): bool => $value !== '');
     }
 
     /** @return array<string, mixed> */
@@ -358,6 +377,6 @@ final class PackFormat
             'tier' => $member->tier,
             'habits' => $member->habits,
             'record' => $member->record,
-        ], static fn (array|int|string $value): bool => ! in_array($value, [[], 0, ''], true));
+        ] + $member->details, static fn (array|int|string $value): bool => ! in_array($value, [[], 0, ''], true));
     }
 }

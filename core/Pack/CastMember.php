@@ -11,11 +11,16 @@ use SilverParrot\Chat\Person;
 /** One of the simulated people of a rehearsal. */
 final readonly class CastMember
 {
+    /** Details that can be given. */
+    public const DETAILS = ['link', 'category', 'followed'];
+
     /**
      * @param  list<Level>  $levels
      * @param  int  $tier  of a subscription, 0 to 3
      * @param  string  $habits  who this is, for the author's eyes
      * @param  array<string, string>  $record  field => value, written as in a response
+     * @param  array<string, string>  $details  what the streaming service would tell: "link", "category" (what they
+     *     streamed last), "followed" (since when, ISO 8601), by these names
      */
     public function __construct(
         public string $login,
@@ -24,6 +29,7 @@ final readonly class CastMember
         public int $tier = 0,
         public string $habits = '',
         public array $record = [],
+        public array $details = [],
     ) {
     }
 

@@ -25,7 +25,7 @@ final class Expected
         // What the line found then comes first; what it did not look at then is as the cast has it.
         $rehearsal = new Rehearsal(
             $pack,
-            new InitialState($expectation->given, $expectation->channel),
+            (new InitialState($expectation->given, $expectation->channel))->withDetailsOf($pack),
             $expectation->seed,
             $profile,
             traced: false,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal;
 
 use Closure;
+use SilverParrot\Chat\Level;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Memory\FoundRanking;
@@ -65,6 +66,32 @@ final readonly class InitialState
             $this->channel,
             $this->readings,
             $this->people,
+            $this->quotes,
+            $this->rest,
+            $this->ranking,
+        );
+    }
+
+    /** With what the streaming service would tell of the cast; of whom it told something, that stays. */
+    public function withDetailsOf(Pack $pack): self
+    {
+        $people = $this->people;
+        foreach ($pack->cast as $member) {
+            $person = $member->person();
+            $details = $member->details;
+            if (! $person->levels->has(Level::Follower)) {
+                $details['followed'] = null;
+            }
+            foreach ($details as $name => $value) {
+                $people += ["$name.{$person->login}" => $value];
+            }
+        }
+
+        return new self(
+            $this->memory,
+            $this->channel,
+            $this->readings,
+            $people,
             $this->quotes,
             $this->rest,
             $this->ranking,

@@ -153,7 +153,10 @@ final class MainJobTest extends BrowserTestCase
         $this->signIn($page);
         $page->go($this->url($this->commandPath('!ahoy')));
         $this->say('!ahoy @pia', 'tamsin');
-        $page->press('Keep as expected')->sees('✓ expected of !ahoy', '#lines')->sees('It still matches.', '#expectations');
+        $page
+            ->press('Keep as expected')
+            ->sees('✓ expected of !ahoy', '#lines')
+            ->sees('It still matches.', '#expectations');
         foreach ($page->all('[data-response] .cm-content') as $editor) {
             $editor->click();
             $editor->sendKeys(["\u{E009}", 'a', "\u{E000}", 'Ahoy there, [target].']);

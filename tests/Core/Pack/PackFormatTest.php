@@ -11,6 +11,7 @@ use SilverParrot\Chat\Channel;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Flood;
@@ -41,7 +42,15 @@ final class PackFormatTest extends TestCase
     {
         [$pack, $findings] = PackFormat::read((string) file_get_contents(__DIR__.'/version-1.pack.json'));
         self::assertSame([], $findings);
-        self::assertEquals(PackFormat::read(self::demo())[0], $pack);
+        /** @var array<string, mixed> $today */
+        $today = json_decode(self::demo(), true);
+        // What the first version had no place for.
+        $details = array_fill_keys(CastMember::DETAILS, true);
+        $today['cast'] = array_map(
+            static fn (array $one): array => array_diff_key($one, $details),
+            (array) $today['cast'],
+        );
+        self::assertEquals(PackFormat::read((string) json_encode($today))[0], $pack);
         self::assertTrue(self::schemaTakes((string) file_get_contents(__DIR__.'/version-1.pack.json')));
         foreach ($pack->commands as $command) {
             self::assertSame($command->trigger, $command->id);

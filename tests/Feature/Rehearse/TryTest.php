@@ -140,7 +140,9 @@ final class TryTest extends TestCase
                 new \SilverParrot\Pack\Expectation('!now', 'pia', ['x'], new \SilverParrot\Value\Moment(0), '1', 'e'),
             );
         }
-        $this->post(route('rehearse.expect', $this->cove), ['chat' => $chat, 'index' => '0'])->assertSee('has as many expected replies as there may be');
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $chat, 'index' => '0'])->assertSee(
+            'has as many expected replies as there may be',
+        );
     }
 
     public function test_what_is_kept_as_expected_is_checked_on_every_save_in_its_own_circumstances(): void
@@ -229,7 +231,8 @@ final class TryTest extends TestCase
 
     public function test_a_press_does_what_a_sentence_advises(): void
     {
-        $chat = $this->say('tamsin', '!knot', [], $this->say('tamsin', '!knot'))->assertSee('Move the clock forward 9 s');
+        $chat = $this->say('tamsin', '!knot', [], $this->say('tamsin', '!knot'));
+        $chat->assertSee('Move the clock forward 9 s');
         $this->say('pia', '!knot', [], $this->turn($chat, 9))->assertSee('Pia, tie us a');
         $this->say('tamsin', '!splinter')->assertSee('Say it as Bram');
         $this->say('tamsin', '!tidee @odo')->assertSee('Say !tide')->assertSee('!tide @odo', false);
@@ -237,7 +240,9 @@ final class TryTest extends TestCase
         $draft = $this->fields(['trigger' => '!tide', 'command' => (string) $row->id]);
         $draft['gates']['stream'] = 'offline';
         $this->say('pia', '!tide', $draft)->assertSee('End the stream here');
-        $this->say('pia', '!tide', $draft + ['live' => '0'])->assertDontSee('End the stream here')->assertSee('Pia waves');
+        $this->say('pia', '!tide', $draft + ['live' => '0'])
+            ->assertDontSee('End the stream here')
+            ->assertSee('Pia waves');
         $draft['gates']['stream'] = 'live';
         $this->say('pia', '!tide', $draft + ['live' => '0'])->assertSee('Start the stream here');
     }
