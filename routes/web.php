@@ -13,7 +13,9 @@ use App\Publish\ChatController;
 use App\Publish\ConnectionController;
 use App\Publish\HealthController;
 use App\Publish\PublishController;
+use App\Rehearse\CastController;
 use App\Rehearse\ExpectationController;
+use App\Rehearse\RehearseController;
 use App\Rehearse\TryController;
 use App\Remember\EmotesController;
 use App\Remember\MemoryController;
@@ -38,6 +40,7 @@ Route::patterns(
             'edition',
             'emote',
             'expectation',
+            'castMember',
             'membership',
             'invitation',
             'history',
@@ -121,6 +124,7 @@ Route::prefix('/channels/{channel}')
             Route::post('/publish/chat/stream', [ChatController::class, 'stream'])
                 ->middleware('throttle:streaming')
                 ->name('publish.stream');
+            Route::get('/rehearse', RehearseController::class)->name('rehearse');
             Route::post('/rehearse/try', TryController::class)
                 ->middleware(['throttle:trying', 'one-at-a-time:try'])
                 ->name('rehearse.try');
@@ -142,6 +146,13 @@ Route::prefix('/channels/{channel}')
             Route::post('/write/undo/{change}', [DeletedCommandsController::class, 'restore'])->name('write.undo');
             Route::post('/definitions/{definitionChange}/undo', UndoDefinitionController::class)->name(
                 'definitions.undo',
+            );
+            Route::get('/rehearse/cast/new', [CastController::class, 'create'])->name('rehearse.cast.new');
+            Route::post('/rehearse/cast', [CastController::class, 'store'])->name('rehearse.cast.store');
+            Route::get('/rehearse/cast/{castMember}', [CastController::class, 'edit'])->name('rehearse.cast.edit');
+            Route::put('/rehearse/cast/{castMember}', [CastController::class, 'update'])->name('rehearse.cast.update');
+            Route::delete('/rehearse/cast/{castMember}', [CastController::class, 'destroy'])->name(
+                'rehearse.cast.destroy',
             );
             Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
             Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');

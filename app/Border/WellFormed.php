@@ -25,6 +25,8 @@ final class WellFormed
         'columns',
         'units',
         'changes',
+        'levels',
+        'record',
     ];
 
     /** Lists inside each other: responses[0][text]. */

@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 use SilverParrot\Chat\Level;
 
 /**
+ * @property int $id
+ * @property int $position
  * @property string $login
  * @property string $name
  * @property list<Level> $levels

@@ -180,7 +180,7 @@ final class Channel extends Model
     }
 
     /** @return HasMany<CastMemberRow, $this> */
-    public function cast(): HasMany
+    public function castMembers(): HasMany
     {
         return $this->hasMany(CastMemberRow::class)->orderBy('position');
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
+use SilverParrot\Hearing\Trace\ChangePresenter;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Rehearsal\Heard;
 
@@ -21,6 +22,20 @@ final readonly class TriedChat
         public array $cast,
         public array $channel,
     ) {
+    }
+
+    /** @return list<array{what: string, scope: string, from: string, to: string}> of all lines together */
+    public function changes(): array
+    {
+        $changes = [];
+        foreach ($this->heard as $one) {
+            foreach ($one->outcome->authoredChanges() as $change) {
+                $told = ChangePresenter::change($change);
+                $changes[$change->key->id()] = ['to' => $told['to']] + ($changes[$change->key->id()] ?? $told);
+            }
+        }
+
+        return array_values($changes);
     }
 
     /** Whose line comes next, unless the author chooses somebody else. */

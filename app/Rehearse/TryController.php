@@ -48,6 +48,7 @@ final class TryController
             'expected' => $expectations->among($channel, $tried->heard),
             'holdings' => $row === null ? null : $expectations->check($channel, $row, $draft?->command),
             'isAnswer' => true,
+            'isLarge' => $request->boolean('large'),
         ]);
     }
 

@@ -186,7 +186,7 @@ final class Assembler
                     return new Field($row->name, FieldType::from($row->type), $row->start, $row->stable_id);
                 }),
             ),
-            array_values($channel->cast()->get()->map(self::castMember(...))->all()),
+            array_values($channel->castMembers()->get()->map(self::castMember(...))->all()),
             new Flood($channel->flood_person, $channel->flood_channel),
             self::named(
                 self::rows($channel->goods(), static function (object $row): Goods {

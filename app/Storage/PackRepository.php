@@ -116,7 +116,7 @@ final readonly class PackRepository
             ]);
         }
         foreach ($pack->cast as $position => $member) {
-            $channel->cast()->create([
+            $channel->castMembers()->create([
                 'position' => $position,
                 'login' => $member->login,
                 'name' => $member->name,

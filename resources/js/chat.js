@@ -36,13 +36,17 @@ function goOnAfterSaving() {
     const form = document.getElementById('command');
     const kept = sessionStorage.getItem(KEPT);
     sessionStorage.removeItem(KEPT);
-    form?.addEventListener('submit', () => {
+    document.addEventListener('submit', ({ target }) => {
+        if (target !== form && !target.matches('[data-keeps-chat]')) {
+            return;
+        }
         const state = document.querySelector('#chat [name=chat]');
         if (state && document.querySelector('#lines .line')) {
             sessionStorage.setItem(KEPT, JSON.stringify([state.value, document.getElementById('speaker').value]));
         }
     });
-    if (kept && form && (form.dataset.saved !== undefined || form.dataset.unsaved !== undefined)) {
+    const goesOn = form ? form.dataset.saved !== undefined || form.dataset.unsaved !== undefined : document.querySelector('.is-rehearsal');
+    if (kept && goesOn) {
         const [state, speaker] = JSON.parse(kept);
         document.querySelector('#chat [name=chat]').value = state;
         document.getElementById('speaker').value = speaker;

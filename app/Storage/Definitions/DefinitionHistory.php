@@ -17,7 +17,7 @@ final class DefinitionHistory
     /** @return list<Definition> */
     public static function kinds(): array
     {
-        return [new Emotes, new FloodLimits, new Members, new Connection, new Keeping];
+        return [new Emotes, new FloodLimits, new Members, new Connection, new Keeping, new Cast];
     }
 
     public static function kind(string $key): ?Definition

@@ -22,6 +22,7 @@
             <nav class="tabs" aria-label="Rooms">
                 <a href="{{ route('write', $channel) }}" @class(['tab', 'is-open' => $room === 'write']) @if ($room === 'write') aria-current="page" @endif>Write</a>
                 <a href="{{ route('remember', $channel) }}" @class(['tab', 'is-open' => $room === 'remember']) @if ($room === 'remember') aria-current="page" @endif>Remember</a>
+                <a href="{{ route('rehearse', $channel) }}" @class(['tab', 'is-open' => $room === 'rehearse']) @if ($room === 'rehearse') aria-current="page" @endif>Rehearse</a>
                 <a href="{{ route('publish', $channel) }}" @class(['tab', 'is-open' => $room === 'publish']) @if ($room === 'publish') aria-current="page" @endif>Publish</a>
             </nav>
         @endif

@@ -94,7 +94,7 @@ final class SignInTest extends TestCase
         $channel = User::query()->where('name', 'Pia')->firstOrFail()->memberships()->with('channel')->firstOrFail()
             ->channel;
         self::assertSame('far_harbour', $channel->login);
-        self::assertGreaterThanOrEqual(8, $channel->cast()->count());
+        self::assertGreaterThanOrEqual(8, $channel->castMembers()->count());
         $this->get("/channels/{$channel->id}/write")->assertOk()->assertSee('Nothing is written yet.');
     }
 

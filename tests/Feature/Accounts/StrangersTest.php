@@ -40,6 +40,8 @@ final class StrangersTest extends TestCase
     /** Those that a reader may use. */
     private const READING = [
         'write.findings',
+        'write.deleted',
+        'rehearse',
         'write',
         'write.command',
         'write.preview',
@@ -109,12 +111,12 @@ final class StrangersTest extends TestCase
         $this->actingAs($own->memberships()->with('user')->firstOrFail()->user);
         $looked = 0;
         foreach ($this->channelRoutes($own) as $name => [$method, $url]) {
-            if (preg_match('~/(commands|undo|members|invitations|editions|lines)/\d+~', $url) === 1) {
+            if (preg_match('~/(commands|undo|cast|members|invitations|editions|lines)/\d+~', $url) === 1) {
                 $this->call($method, $url, $this->fields())->assertNotFound();
                 $looked++;
             }
         }
-        self::assertSame(13, $looked);
+        self::assertSame(16, $looked);
         self::assertSame(18, $this->cove->commands()->count());
     }
 
@@ -167,6 +169,8 @@ final class StrangersTest extends TestCase
             'subject' => '',
         ])->id;
         $values['viewer'] = $this->cove->viewers()->firstOrFail()->id;
+        $values['castMember'] = $this->cove->castMembers()->firstOrFail()->id;
+        $values['batch'] = str_repeat('0', 26);
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
         $routes = [];
         /** @var Route $route */

@@ -10,6 +10,7 @@
             <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "over"}'>Start over</button>
         </span>
     </div>
+    @if ($isLarge ?? false)<input type="hidden" name="large" value="1">@endif
     @include('rehearse.partials.heard')
     <div class="composer">
         <p class="as"><label for="speaker">As</label> <select id="speaker" name="speaker" class="blank">

@@ -43,5 +43,11 @@
             <li class="empty">Say something as anybody in the cast: a trigger, or any line. It is heard by what stands on the page, saved or not, on a copy of memory: real counters stay as they are.</li>
         @endforelse
     </ol>
+    @if ($isLarge ?? false)
+        <div class="changed-so-far">
+            <h3>What it would have changed</h3>
+            @forelse ($tried->changes() as $told)<div class="change small">{{ $told['what'] }} <span>({{ $told['scope'] }})</span> {{ $told['from'] === '' ? 'nothing' : $told['from'] }} → {{ $told['to'] === '' ? 'nothing' : $told['to'] }}</div>@empty<p class="small">Nothing so far. Counters, fields and lists that lines change stand here, and stay as they are.</p>@endforelse
+        </div>
+    @endif
     @if ($state->isFull())<p class="problem" role="status">The chat is full: start over to say more.</p>@endif
 </div>
