@@ -48,6 +48,27 @@ final readonly class Log
         return $this->lines('channel_id = ? AND number > ?', [$channel, $after], $most);
     }
 
+    /** @return list<LogEntry> the last ones before a number, oldest first */
+    public function before(int $channel, int $number, int $most): array
+    {
+        return $this->lines('channel_id = ? AND number < ?', [$channel, $number], $most);
+    }
+
+    /**
+     * @return list<LogEntry> the last ones that people wrote to the parrot, and to which nothing was said in the chat,
+     *     oldest first. What begins with a sign, as triggers do, was meant for it
+     */
+    public function unanswered(int $channel, int $most): array
+    {
+        return $this->lines(
+            "channel_id = ? AND kind = ? AND (outcome <> '' OR text REGEXP '^[^[:alnum:][:space:]]') AND NOT EXISTS "
+                .'(SELECT 1 FROM outgoing WHERE outgoing.channel_id = heard_lines.channel_id AND outgoing.event_key = '
+                ."heard_lines.event_key AND outgoing.state = 'handed')",
+            [$channel, LogEntry::HEARD],
+            $most,
+        );
+    }
+
     /** @return list<LogEntry> the last ones that people wrote, oldest first */
     public function lastHeard(int $channel, int $most): array
     {

@@ -33,17 +33,32 @@ final readonly class ChatController
     public function index(Request $request, Channel $channel, LineReruns $rehear, Assembler $assembler): View
     {
         $chosen = $request->integer('line') > 0 ? $this->log->line($channel->id, $request->integer('line')) : null;
+        $find = mb_substr($request->string('find')->trim()->value(), 0, 200);
+        $before = $request->integer('before');
+        $isUnanswered = $request->boolean('unanswered');
+        $lines = match (true) {
+            $find !== '' => $this->log->find($channel->id, $find, self::SHOWN),
+            $isUnanswered => $this->log->unanswered($channel->id, self::SHOWN),
+            $before > 0 => $this->log->before($channel->id, $before, self::SHOWN),
+            default => $this->log->last($channel->id, self::SHOWN),
+        };
+        $shown = [
+            'channel' => $channel,
+            'lines' => $lines,
+            'hasOlder' => $find === '' && ! $isUnanswered && count($lines) === self::SHOWN,
+            'chosen' => $chosen,
+        ];
+        if ($before > 0 && $request->hasHeader('HX-Request')) {
+            return view('publish.partials.lines', $shown);
+        }
 
         return view(
             'publish.chat',
-            [
-                'channel' => $channel,
-                'find' => ($find = mb_substr($request->string('find')->trim()->value(), 0, 200)),
-                'lines' => $find === ''
-                        ? $this->log->last($channel->id, self::SHOWN)
-                        : $this->log->find($channel->id, $find, self::SHOWN),
+            $shown + [
+                'find' => $find,
+                'isUnanswered' => $isUnanswered,
+                'isNow' => $find === '' && ! $isUnanswered && $before <= 0,
                 'harbour' => $channel->chat_server === null ? $this->harbour->look($channel) : null,
-                'chosen' => $chosen,
             ] + ($chosen === null ? [] : self::why($channel, $chosen, $rehear, $assembler)),
         );
     }

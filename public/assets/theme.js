@@ -1,1 +1,1 @@
-(()=>{(()=>{let e=localStorage.getItem("theme")??(matchMedia("(prefers-color-scheme: dark)").matches?"dark":"light");document.documentElement.dataset.bsTheme=e})();})();
+(()=>{(()=>{let t=localStorage.getItem("theme")??(matchMedia("(prefers-color-scheme: dark)").matches?"dark":"light");document.documentElement.dataset.bsTheme=t;for(let e of["size","rules","times"])document.documentElement.setAttribute(`data-chat-${e}`,localStorage.getItem(`chat-${e}`)??"")})();})();

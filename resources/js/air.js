@@ -53,26 +53,51 @@ function fill(row, told) {
     }
 }
 
+/** Whether the newest line is looked at; whoever scrolls up looks at others, and is told how many came since. */
+let isFollowing = true;
+let missed = 0;
+
+function isAtEnd() {
+    return list.scrollHeight - list.scrollTop - list.clientHeight < 40;
+}
+
+function showNewest() {
+    const button = document.getElementById('newest');
+    if (isFollowing) {
+        missed = 0;
+        list.scrollTop = list.scrollHeight;
+    }
+    if (button) {
+        button.hidden = isFollowing;
+        button.textContent = missed === 0 ? 'Newest' : missed === 1 ? '1 new line' : `${missed} new lines`;
+    }
+}
+
+function follow() {
+    isFollowing = true;
+    showNewest();
+}
+
 function take(told) {
     const known = list.querySelector(`[data-number="${told.number}"]`);
     if (known) {
         fill(known, told);
+        showNewest();
         return;
     }
-    const follows = list.scrollHeight - list.scrollTop - list.clientHeight < 40;
     const row = document.getElementById('air-line').content.firstElementChild.cloneNode(true);
     fill(row, told);
     row.querySelector('.said-by').came = Date.now();
     list.append(row);
     list.querySelector('.empty').hidden = true;
     after = Math.max(after, told.number);
+    missed += 1;
+    // Whoever looks at others keeps them, also those that were fetched.
     const rows = list.querySelectorAll('.line');
-    if (rows.length > MOST && !rows[0].contains(document.activeElement)) {
+    if (isFollowing && rows.length > MOST && !rows[0].contains(document.activeElement)) {
         rows[0].remove();
     }
-    if (follows) {
-        list.scrollTop = list.scrollHeight;
-    }
+    showNewest();
 }
 
 function say(how) {
@@ -154,6 +179,8 @@ function startSaying() {
         const fields = new FormData(form);
         text.value = '';
         text.focus();
+        // One's own line is always seen.
+        follow();
         turn = turn.then(() => send(form.action, fields, text));
     });
 }
@@ -168,6 +195,26 @@ export function startAir() {
     list.querySelectorAll('[data-part=text]').forEach((part) => show(part, part.textContent));
     list.scrollTop = list.scrollHeight;
     list.querySelector('[aria-current]')?.scrollIntoView({ block: 'center' });
+    isFollowing = isAtEnd();
+    // Only a person scrolls up: what comes, and what grows, pushes the end away without anybody's doing.
+    let was = list.scrollTop;
+    list.addEventListener('scroll', () => {
+        isFollowing = isAtEnd() || (isFollowing && list.scrollTop >= was);
+        was = list.scrollTop;
+        showNewest();
+    });
+    document.getElementById('newest')?.addEventListener('click', follow);
+    new ResizeObserver(showNewest).observe(list);
+    list.addEventListener('htmx:beforeSwap', () => (list.dataset.height = list.scrollHeight));
+    list.addEventListener('htmx:afterSettle', () => {
+        // Older lines are put above; what was looked at stays where it is.
+        if (list.dataset.height === undefined) {
+            return;
+        }
+        list.scrollTop += list.scrollHeight - Number(list.dataset.height);
+        delete list.dataset.height;
+        list.querySelectorAll('[data-part=text]').forEach((part) => part.querySelector('img') || show(part, part.textContent));
+    });
     list.addEventListener('click', (event) => {
         const link = event.target.closest('[data-air-why]');
         if (link && !event.ctrlKey && !event.metaKey) {

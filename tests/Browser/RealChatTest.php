@@ -38,6 +38,66 @@ final class RealChatTest extends BrowserTestCase
         self::assertSame([], $page->complaints());
     }
 
+    public function test_the_newest_line_is_followed_until_somebody_scrolls_up_and_older_lines_are_fetched(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/publish/chat'))->sees('live updates', '#reading-along');
+        $say = fn (int $from, int $to): mixed => $page->script(<<<JS
+            const [form, text] = ['air-say', 'air-text'].map((id) => document.getElementById(id));
+            for (let at = $from; at <= $to; at++) {
+                text.value = at % 7 === 0 ? '!tidee ' + at : 'quick line ' + at;
+                form.requestSubmit();
+            }
+            JS);
+        $say(1, 65);
+        $page->waitFor(fn (): bool => str_contains($page->text('#air-lines'), 'quick line 65'), 'all have come');
+        $place = 'const list = document.getElementById("air-lines"); return ';
+        $gap = $place.'list.scrollHeight - list.scrollTop - list.clientHeight';
+        self::assertLessThan(2, $page->script($gap));
+        self::assertFalse($page->find('#newest')->isDisplayed());
+        $page->script($place.'list.scrollTop = 100');
+        $page->script(<<<'JS'
+            const form = document.getElementById('air-say');
+            const fields = new FormData(form);
+            fields.set('text', 'one from elsewhere');
+            fetch(form.action, { method: 'POST', body: fields, headers: { Accept: 'application/json' } });
+            JS);
+        $page->sees('1 new line', '#newest');
+        self::assertSame(100, $page->script($place.'list.scrollTop'));
+        $page->press('1 new line')->waitFor(fn (): bool => $page->script($gap) < 2, 'the newest is shown');
+        $page->script($place.'list.scrollTop = 100');
+        $page->waitFor(fn (): bool => $page->script('return document.getElementById("newest").hidden') === false, 'up');
+        $say(66, 66);
+        $page->waitFor(fn (): bool => $page->script($gap) < 2, 'one’s own line is shown');
+
+        $page->go($this->url('/channels/1/publish/chat'))->sees('Older lines', '#air-lines');
+        $first = 'return document.querySelector("#air-lines .line").dataset.number';
+        $was = (int) $page->script($first);
+        $page->press('Older lines')->waitFor(fn (): bool => (int) $page->script($first) < $was, 'older lines come');
+        $page->press('Unanswered only')->sees('!tidee 63', '#found-lines')->doesNotSee('quick line', '#found-lines');
+        self::assertSame([], $page->complaints());
+    }
+
+    public function test_how_a_chat_looks_is_chosen_in_each_browser(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/publish/chat'));
+        $size = 'return getComputedStyle(document.querySelector(".lines")).fontSize';
+        $was = (float) $page->script($size);
+        $page->click('.display summary');
+        $page->script(<<<'JS'
+            const size = document.querySelector('[data-display=size]');
+            size.value = 'large';
+            size.dispatchEvent(new Event('change', { bubbles: true }));
+            JS);
+        self::assertGreaterThan($was, (float) $page->script($size));
+        $page->go($this->url('/channels/1/rehearse'));
+        self::assertGreaterThan($was, (float) $page->script($size));
+        $page->script('localStorage.removeItem("chat-size")');
+    }
+
     public function test_two_quick_lines_come_in_their_order_and_what_is_typed_meanwhile_stays(): void
     {
         $page = $this->browser;

@@ -1,6 +1,5 @@
 @php
     $mayWrite = auth()->user()->can('write', $channel);
-    $zone = new DateTimeZone($channel->zone);
     $troubles = ['drop' => 'drop all connections', 'delay' => 'deliver lines late', 'twice' => 'deliver each line twice', 'slow' => 'answer details slowly', 'refuse' => 'refuse whoever comes'];
 @endphp
 <x-book :title="'Chat · '.$channel->name" :channel="$channel" room="publish">
@@ -8,15 +7,18 @@
         <section class="page" id="left-page" aria-label="The real chat">
             <div class="page-head"><h1>The real chat</h1><span class="small" id="reading-along" role="status"></span><a class="plain" href="{{ route('publish', $channel) }}">Back to the draft</a></div>
             <x-health :$channel/>
-            <form method="get" action="{{ route('publish.chat', $channel) }}" class="find-lines" role="search"><input type="search" name="find" value="{{ $find }}" class="find" placeholder="find by any word" aria-label="Find in the real chat" maxlength="200"> @if ($find !== '')<span class="small">{{ count($lines) === 1 ? 'one line' : count($lines).' lines' }} with “{{ $find }}”</span> <a class="plain" href="{{ route('publish.chat', $channel) }}">All of the chat</a>@endif</form>
-            <ol class="lines is-tall" id="{{ $find === '' ? 'air-lines' : 'found-lines' }}" tabindex="-1" data-air-lines="{{ route('publish.lines', $channel) }}" @if ($find === '') data-air-stream="{{ route('publish.stream', $channel) }}" @endif data-air-emotes="{{ json_encode((object) array_column(array_filter(App\Storage\Assembler::emotes($channel), fn ($emote) => $emote->picture !== ''), 'picture', 'word')) }}" data-air-after="{{ $lines === [] ? 0 : end($lines)->number }}">
-                @foreach ($lines as $line)
-                    @include('publish.partials.line', ['told' => $line->told($zone), 'isChosen' => $chosen?->number === $line->number])
-                @endforeach
-                <li class="empty" @if ($lines !== []) hidden @endif>{{ $find === '' ? 'Nothing was heard yet. Lines stand here as they come, and are kept for '.($channel->keep_days === 1 ? 'a day' : "{$channel->keep_days} days").'.' : 'No line that is still kept has these words.' }}</li>
+            <form method="get" action="{{ route('publish.chat', $channel) }}" class="find-lines" role="search"><input type="search" name="find" value="{{ $find }}" class="find" placeholder="search by any word" aria-label="Search the real chat" maxlength="200">
+                @if ($find !== '')<span class="small">{{ count($lines) === 1 ? 'one line' : count($lines).' lines' }} with “{{ $find }}”</span>@endif
+                @if ($isUnanswered)<span class="small">What was meant for the parrot and got no answer</span>@else<a class="plain" href="{{ route('publish.chat', [$channel, 'unanswered' => 1]) }}">Unanswered only</a>@endif
+                @unless ($isNow)<a class="plain" href="{{ route('publish.chat', $channel) }}">All of the chat, now</a>@endunless
+                @include('partials.chat-display')</form>
+            <ol class="lines is-tall" id="{{ $isNow ? 'air-lines' : 'found-lines' }}" tabindex="-1" data-air-lines="{{ route('publish.lines', $channel) }}" @if ($isNow) data-air-stream="{{ route('publish.stream', $channel) }}" @endif data-air-emotes="{{ json_encode((object) array_column(array_filter(App\Storage\Assembler::emotes($channel), fn ($emote) => $emote->picture !== ''), 'picture', 'word')) }}" data-air-after="{{ $lines === [] ? 0 : end($lines)->number }}">
+                @include('publish.partials.lines')
+                <li class="empty" @if ($lines !== []) hidden @endif>{{ match (true) { $isNow => 'Nothing was heard yet. Lines stand here as they come, and are kept for '.($channel->keep_days === 1 ? 'a day' : "{$channel->keep_days} days").'.', $isUnanswered => 'Everything that was meant for the parrot was answered.', $find !== '' => 'No line that is still kept has these words.', default => 'There are no older lines.' } }}</li>
             </ol>
+            @if ($isNow)<button type="button" class="strong newest" id="newest" hidden>Newest</button>@endif
             <template id="air-line">@include('publish.partials.line', ['told' => ['number' => 0, 'kind' => 'heard', 'time' => '', 'name' => '', 'level' => '', 'text' => '', 'outcome' => ''], 'isChosen' => false])</template>
-            @if ($mayWrite && $harbour !== null && $find === '')
+            @if ($mayWrite && $harbour !== null && $isNow)
                 <form method="post" action="{{ route('publish.say', $channel) }}" class="composer" id="air-say" autocomplete="off">
                     @csrf
                     <p class="as"><label for="air-as">As</label> <select id="air-as" name="as" class="blank">

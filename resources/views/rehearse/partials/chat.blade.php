@@ -11,6 +11,7 @@
         </span>
     </div>
     @if ($isLarge ?? false)<input type="hidden" name="large" value="1">@endif
+    @include('partials.chat-display')
     @include('rehearse.partials.heard')
     <div class="composer">
         <p class="as"><label for="speaker">As</label> <select id="speaker" name="speaker" class="blank">
