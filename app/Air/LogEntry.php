@@ -66,7 +66,7 @@ final class LogEntry
             $this->silence = Silence::of($carried->outcome);
             $this->outcome = match (true) {
                 $carried->outcome->failed !== null => 'failed: '.$wording->of($carried->outcome->failed->message()),
-                $carried->outcome->closed !== null => 'closed: '.$wording->of($carried->outcome->closed->reason),
+                $carried->outcome->closed !== null => 'no reply: '.$wording->of($carried->outcome->closed->reason),
                 default => '',
             };
         }

@@ -13,32 +13,35 @@ use SilverParrot\Source\Finding;
 /** Which of the changes wait for an error to be fixed. */
 final readonly class BlockedChanges
 {
+    /** @var array<string, list<array{number: int, command: Command|null, findings: list<Finding>}>> by id */
+    private array $byId;
+
     /**
      * @param  list<Difference>  $differences
      * @param  FindingsOfPack  $findings  of the draft
      */
-    public function __construct(private array $differences, private FindingsOfPack $findings)
+    public function __construct(private array $differences, FindingsOfPack $findings)
     {
+        $kinds = array_column($differences, 'kind', 'id');
+        $byId = [];
+        foreach ($findings->errors() as $group) {
+            $id = $group['command']->id ?? '';
+            if (($kinds[$id] ?? '') !== 'dropped') {
+                // An error of a command that did not change itself is one of what changed around it.
+                $byId[isset($kinds[$id]) ? $id : ''][] = $group;
+            }
+        }
+        $this->byId = $byId;
     }
 
     /**
-     * What a change would bring to the air that cannot work. An error of a command that did not change itself is one of
-     * what changed around it.
+     * What a change would bring to the air that cannot work.
      *
      * @return list<array{number: int, command: Command|null, findings: list<Finding>}>
      */
     public function by(Difference $difference): array
     {
-        $changed = array_column($this->differences, 'id');
-
-        return array_values(
-            array_filter(
-                $this->findings->errors(),
-                static fn (array $group): bool => $difference->trigger === ''
-                    ? ! in_array($group['command']?->id, $changed, true)
-                    : $group['command']?->id === $difference->id && $difference->kind !== 'dropped',
-            ),
-        );
+        return $this->byId[$difference->id] ?? [];
     }
 
     /** All that can be published. */

@@ -73,7 +73,7 @@ final readonly class PublishController
 
         return redirect()
             ->route('publish', $channel)
-            ->with('notice', $request->boolean('paused') ? 'The parrot is silent.' : 'The parrot speaks again.');
+            ->with('notice', $request->boolean('paused') ? 'Replies are stopped.' : 'Replies go on.');
     }
 
     public function silence(Request $request, Channel $channel): RedirectResponse

@@ -32,10 +32,8 @@ final readonly class CastController
 
     public function store(CastRequest $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
     {
-        $columns = $request->columns();
-        $this->change($channel, $request->string('login')->value(), $user, static fn () => $channel->castMembers()->create(
-            ['position' => ($channel->castMembers()->reorder()->orderByDesc('position')->first()->position ?? 0) + 1] + $columns,
-        ));
+        $last = $channel->castMembers()->reorder()->orderByDesc('position')->first();
+        $this->enter($channel, ['position' => ($last->position ?? 0) + 1] + $request->columns(), $user);
 
         return $this->back($channel, $request->string('name')->value() ?: $request->string('login')->value(), 'added');
     }
@@ -52,11 +50,8 @@ final readonly class CastController
             $this->change($channel, $login, $user, static fn () => $castMember->update($columns));
         } else {
             // Another login is somebody else for what is remembered: one goes, and one comes.
-            $position = $castMember->position;
             $this->change($channel, $login, $user, static fn () => $castMember->delete());
-            $this->change($channel, $request->string('login')->value(), $user, static fn () => $channel->castMembers()->create(
-                ['position' => $position] + $columns,
-            ));
+            $this->enter($channel, ['position' => $castMember->position] + $columns, $user);
         }
 
         return $this->back($channel, $request->string('name')->value() ?: $request->string('login')->value(), 'saved');
@@ -67,6 +62,13 @@ final readonly class CastController
         $this->change($channel, $castMember->login, $user, static fn () => $castMember->delete());
 
         return $this->back($channel, $castMember->name, 'removed');
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    private function enter(Channel $channel, array $columns, User $user): void
+    {
+        $login = is_string($columns['login'] ?? null) ? $columns['login'] : '';
+        $this->change($channel, $login, $user, static fn () => $channel->castMembers()->create($columns));
     }
 
     /** @param  \Closure(): mixed  $do */

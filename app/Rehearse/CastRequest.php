@@ -74,7 +74,8 @@ final class CastRequest extends FormRequest
             if ($this->member() === null && $this->channel()->castMembers()->count() >= self::MOST) {
                 $validator->errors()->add('login', 'There are '.self::MOST.' people in the cast: remove one first.');
             }
-            if ($this->filled('followed') && ! in_array(Level::Follower->word(), (array) $this->input('levels'), true)) {
+            $levels = (array) $this->input('levels', []);
+            if ($this->filled('followed') && ! in_array(Level::Follower->word(), $levels, true)) {
                 $validator->errors()->add('followed', 'Only a follower has followed since some day.');
             }
         }];

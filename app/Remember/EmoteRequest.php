@@ -77,7 +77,7 @@ final class EmoteRequest extends FormRequest
             if ($bytes > self::ALL_PICTURES || $emotes->count() >= self::MOST) {
                 $validator->errors()->add(
                     'picture',
-                    'There is no more room for emotes: drop one first, or take smaller pictures.',
+                    'There is no more room for emotes: delete one first, or use smaller pictures.',
                 );
             }
         }];

@@ -86,7 +86,7 @@ final readonly class MemoryController
             ->with(
                 'notice',
                 match ($takingBack->of($channel, $history, $user)) {
-                    TakenBack::Restored => 'It is as it was before that change.',
+                    TakenBack::Restored => 'Undone.',
                     TakenBack::TakenOut => 'It is taken out again; what came later stays.',
                     TakenBack::ChangedSince => 'It has changed again since, so nothing was taken back; undo the later '
                         .'change first.',

@@ -7,7 +7,7 @@ namespace App\Remember;
 /** What came of taking a change of memory back. */
 enum TakenBack
 {
-    /** It is as it was before that change. */
+    /** Undone. */
     case Restored;
 
     /** What was added then is out again, and what was added later stays. */

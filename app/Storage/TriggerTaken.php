@@ -9,6 +9,6 @@ final class TriggerTaken extends \RuntimeException
 {
     public function __construct(public readonly string $trigger)
     {
-        parent::__construct("{$trigger} sets another command off already.");
+        parent::__construct("{$trigger} is used by another command already.");
     }
 }

@@ -129,7 +129,7 @@ final readonly class CommandController
             } catch (StaleRevision $meanwhile) {
                 $conflict = $meanwhile;
             } catch (TriggerTaken $taken) {
-                $errors = ['trigger' => [$taken->getMessage().' Take another trigger.']];
+                $errors = ['trigger' => [$taken->getMessage().' Choose another trigger.']];
             }
         }
         $status = $conflict === null ? Response::HTTP_UNPROCESSABLE_ENTITY : Response::HTTP_CONFLICT;

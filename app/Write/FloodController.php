@@ -34,6 +34,6 @@ final class FloodController
 
         return redirect()
             ->route('write', $channel)
-            ->with('notice', 'So it is in the draft; the air follows with the next edition.');
+            ->with('notice', 'Saved in the draft; publish it to put it on the air.');
     }
 }

@@ -106,8 +106,8 @@ final readonly class Preview
         );
 
         return [
-            'without words' => $this->say($handler, $pack, $situation, $caller, $command, '', $channel),
-            'to somebody unknown' => $this->say(
+            'with nothing typed' => $this->say($handler, $pack, $situation, $caller, $command, '', $channel),
+            'for somebody unknown' => $this->say(
                 $handler,
                 $pack,
                 $situation,
@@ -116,7 +116,7 @@ final readonly class Preview
                 '@nobody_here 1',
                 $channel,
             ),
-            'the longest name' => $this->say(
+            'for the longest name' => $this->say(
                 $handler,
                 $pack,
                 $situation,
@@ -125,7 +125,7 @@ final readonly class Preview
                 '@'.$longest->login,
                 $channel,
             ),
-            'offline' => $this->say(
+            'while offline' => $this->say(
                 $handler,
                 $pack,
                 $situation->withChannel(['live' => false, 'started' => null, 'viewers' => null]),
@@ -135,7 +135,7 @@ final readonly class Preview
                 $channel,
             ),
             // Nothing from outside: neither the streaming service nor a look-up answers.
-            'source down' => $this->say(
+            'with the source unavailable' => $this->say(
                 $handler,
                 $pack,
                 new InitialState(rest: $situation->rest, ranking: $situation->ranking),

@@ -34,7 +34,7 @@ final class UndoDefinitionController
         return back(fallback: route('write', $channel))->with(
             'notice',
             $isBack
-                ? 'It is as it was before that change.'
+                ? 'Undone.'
                 : 'It has changed again since, so nothing was taken back; undo the later change first.',
         );
     }

@@ -23,7 +23,7 @@ final readonly class AliasOfItself extends AbstractCheck
 
     public function sentence(): string
     {
-        return '{alias} stands here twice.';
+        return '{alias} appears twice.';
     }
 
     public function mend(): string
@@ -33,7 +33,7 @@ final readonly class AliasOfItself extends AbstractCheck
 
     public function reason(): string
     {
-        return 'A word that sets the command off already does nothing more as an alias.';
+        return 'A word that triggers the command already does nothing more as an alias.';
     }
 
     public function look(CheckContext $at): array

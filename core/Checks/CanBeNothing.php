@@ -29,7 +29,7 @@ final readonly class CanBeNothing extends AbstractCheck
 
     public function sentence(): string
     {
-        return 'Where {when}, {name} is nothing, and the sentence has a hole.';
+        return 'Where {when}, {name} is nothing, which leaves a gap in the sentence.';
     }
 
     public function mend(): string

@@ -30,7 +30,7 @@ final readonly class EmoteMisspelt extends AbstractCheck
 
     public function sentence(): string
     {
-        return '“{text}” is no emote, but almost one.';
+        return '“{text}” looks like a misspelt emote.';
     }
 
     public function mend(): string

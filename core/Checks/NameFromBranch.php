@@ -41,7 +41,7 @@ final readonly class NameFromBranch extends AbstractCheck
 
     public function reason(): string
     {
-        return 'The branch that is not taken leaves a hole here.';
+        return 'The branch that is not taken leaves a gap here.';
     }
 
     public function look(CheckContext $at): array

@@ -26,7 +26,7 @@ final readonly class NoCooldown extends AbstractCheck
 
     public function sentence(): string
     {
-        return 'Anyone may set {trigger} off as often as they like.';
+        return 'Anyone may use {trigger} as often as they like.';
     }
 
     public function mend(): string

@@ -26,12 +26,12 @@ final readonly class NothingDeclaredUsed extends AbstractCheck implements Across
 
     public function sentence(): string
     {
-        return '{name} is declared, and no response uses it.';
+        return 'No response uses {name}.';
     }
 
     public function mend(): string
     {
-        return 'Use it, or drop it.';
+        return 'Use it, or delete it.';
     }
 
     public function reason(): string

@@ -39,7 +39,7 @@ final readonly class NothingWhileOffline extends AbstractCheck
 
     public function reason(): string
     {
-        return 'A slot that never has a value leaves a hole in the sentence.';
+        return 'A slot that never has a value leaves a gap in the sentence.';
     }
 
     public function look(CheckContext $at): array

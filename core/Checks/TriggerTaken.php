@@ -23,7 +23,7 @@ final readonly class TriggerTaken extends AbstractCheck implements AcrossCommand
 
     public function sentence(): string
     {
-        return '{trigger} sets off {other} already, so it never sets off this command.';
+        return '{trigger} is used by {other} already, so it never triggers this command.';
     }
 
     public function mend(): string

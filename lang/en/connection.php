@@ -8,8 +8,8 @@ return [
     'no-talker' => 'The talker is not running. “bin/parrot up” starts it.',
     'behind' => '{1} It is falling behind: one saying waits for room under the chat’s limits.'
         .'|[2,*] It is falling behind: :count sayings wait for room under the chat’s limits.',
-    'dropped' => '{1} One line came faster than the parrot can hear, and was dropped.'
-        .'|[2,*] :number lines came faster than the parrot can hear, and were dropped.',
+    'dropped' => '{1} One line came faster than the parrot can hear, and was skipped.'
+        .'|[2,*] :number lines came faster than the parrot can hear, and were skipped.',
     'failed' => '{1} An error kept it from hearing or answering a line, last at :time; the log says more.'
         .'|[2,*] :number errors kept it from hearing or answering a line, last at :time; the log says more.',
     'time-unknown' => 'an unknown time',

@@ -9,7 +9,7 @@ return [
     'nobody-named' => 'Nobody was named.',
     'not-a-moment' => '“:text” is not a moment.',
     'not-a-number-field' => ':name holds no number, so nothing can be added or taken.',
-    'not-enough' => 'There are not enough :unit: only :has.',
+    'not-enough' => 'Not enough :unit: only :has.',
     'not-exact' => 'A number is kept with at most :decimals decimals, and this one has more: round it first.',
     'not-whole' => 'A whole number is needed, and this is :amount.',
     'text-too-long' => 'A field keeps at most :limit characters.',

@@ -2,22 +2,22 @@
 
 declare(strict_types=1);
 
-// Why a gate is closed, behind “closed:” and “[outcome.reason]”; and what would open it, behind “to open it,”.
+// Why a gate is closed, behind “no reply:” and “[outcome.reason]”; and what would open it, behind “to get through,”.
 return [
     'cooldown' => [
-        'reason' => 'the channel cooldown runs another :seconds s',
+        'reason' => 'on cooldown: :seconds s left',
         'opens' => 'move the clock forward :seconds s',
     ],
     'cooldown-of-person' => [
-        'reason' => 'this person’s cooldown runs another :seconds s',
+        'reason' => 'on cooldown for this person: :seconds s left',
         'opens' => 'move the clock forward :seconds s',
     ],
     'flood' => [
-        'reason' => 'the channel has had as many answers as there may be in half a minute; the next in :seconds s',
+        'reason' => 'the limit of :most replies in 30 s is reached; next in :seconds s',
         'opens' => 'move the clock forward :seconds s',
     ],
     'flood-of-person' => [
-        'reason' => 'this person has had as many answers as there may be in half a minute; the next in :seconds s',
+        'reason' => 'the limit of :most replies per person in 30 s is reached; next in :seconds s',
         'opens' => 'move the clock forward :seconds s',
     ],
     'level' => [
@@ -25,8 +25,8 @@ return [
         'opens' => 'speak as one of them',
     ],
     'silenced' => [
-        'reason' => 'the command is silenced',
-        'opens' => 'let it speak again, on Publish',
+        'reason' => 'replies of this command are stopped',
+        'opens' => 'resume them on Publish',
     ],
     'stream-live' => [
         'reason' => 'it is only for while the stream is live',

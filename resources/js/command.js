@@ -345,7 +345,8 @@ class CommandPage {
         const sum = all.reduce((total, one) => total + (Number(one.querySelector('input').value) || 0), 0);
         all.forEach((one) => {
             one.hidden = all.length < 2;
-            one.querySelector('[data-weights]').textContent = sum;
+            const weight = Number(one.querySelector('input').value) || 0;
+            one.querySelector('[data-share]').textContent = sum > 0 ? `(${Math.round((weight * 100) / sum)} %)` : '';
         });
     }
 

@@ -74,8 +74,8 @@ final class MainJobTest extends BrowserTestCase
         $this->say('!wave @odo', 'jonah');
         $page->sees('Jonah waves at Odo, wave 42.', '#lines')->sees('counter.planks (channel) 41 → 42', '#lines');
         $this->say('!wave', 'pia');
-        $page->sees('no reply: the channel cooldown runs another 9 s', '#lines');
-        $page->sees('no reply: the channel cooldown runs another 9 s; to open it, move the clock forward 9 s', '#whys');
+        $page->sees('no reply: on cooldown: 9 s left', '#lines');
+        $page->sees('on cooldown: 9 s left; to get through, move the clock forward 9 s', '#whys');
         $page->press('+10 s');
         $this->say('!wave', 'pia');
         $page->sees('Pia waves at the sea, wave 43.', '#lines');
@@ -192,7 +192,7 @@ final class MainJobTest extends BrowserTestCase
             'a reason is to be read, not struck out',
         );
         $this->say('!knot', 'tamsin');
-        $page->sees('closed: it is for VIPs; to open it, speak as one of them', '#whys');
+        $page->sees('it is for VIPs; to get through, speak as one of them', '#whys');
         $page->press('Save')->sees('!knot is saved.');
         self::assertTrue($page->find('[name="gates[levels][any_of][]"][value=vip]')->isSelected());
         $page

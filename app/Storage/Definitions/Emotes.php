@@ -55,7 +55,7 @@ final class Emotes implements Definition
     public function tell(string $subject, ?array $before, ?array $after): string
     {
         return $subject.match (true) {
-            $after === null => ' was dropped',
+            $after === null => ' was deleted',
             $before === null => ' was added',
             default => ' was changed',
         };

@@ -93,7 +93,7 @@ final readonly class Cooldown extends GateSetting
 
     public static function refusal(): Refusal
     {
-        return new Refusal('cooldown', 'When it is too early', ['left']);
+        return new Refusal('cooldown', 'During the cooldown', ['left']);
     }
 
     public function gates(): array

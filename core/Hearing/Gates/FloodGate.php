@@ -45,7 +45,7 @@ final readonly class FloodGate implements Gate
                     $this->reach->scope($context),
                 ),
             ])
-            : $this->closed($context, $recent[count($recent) - $limit] + Flood::WINDOW_SECONDS * 1000);
+            : $this->closed($context, $limit, $recent[count($recent) - $limit] + Flood::WINDOW_SECONDS * 1000);
     }
 
     /**
@@ -64,14 +64,14 @@ final readonly class FloodGate implements Gate
         );
     }
 
-    private function closed(GateContext $context, int $opensAt): GateRefusal
+    private function closed(GateContext $context, int $limit, int $opensAt): GateRefusal
     {
         $seconds = max(1, (int) ceil(($opensAt - $context->at->millis) / 1000));
 
         return new GateRefusal(
             $this->name(),
             'flood',
-            ['seconds' => $seconds],
+            ['seconds' => $seconds, 'most' => $limit],
             says: $this->reach === GateScope::Person ? 'flood-of-person' : 'flood',
         );
     }

@@ -75,7 +75,7 @@ final readonly class ForLevels extends GateSetting implements Gate
 
     public static function refusal(): Refusal
     {
-        return new Refusal('level', 'To anybody else', ['needs']);
+        return new Refusal('level', 'If they aren’t allowed', ['needs']);
     }
 
     public function gates(): array

@@ -61,7 +61,7 @@ final readonly class WhileStream extends GateSetting implements Gate
 
     public static function refusal(): Refusal
     {
-        return new Refusal('stream', 'When the stream rules it out', ['needs']);
+        return new Refusal('stream', 'While live or offline rules it out', ['needs']);
     }
 
     public function gates(): array

@@ -59,7 +59,7 @@ final readonly class Top extends Expression
             new Finding(
                 SyntaxErrorCode::UnknownPart,
                 $this->span,
-                data: ['of' => 'top', 'name' => $this->field]
+                data: ['of' => 'field', 'name' => $this->field]
                     + ($nearest === null ? [] : ['nearest' => "top … by $nearest"]),
             ),
         ];

@@ -17,6 +17,6 @@
         <p class="line-field"><label for="zone">Time zone</label>
             <select id="zone" name="zone">@foreach ($zones as $zone)<option @selected(old('zone', 'Europe/London') === $zone)>{{ $zone }}</option>@endforeach</select></p>
         @error('zone')<p class="problem">{{ $message }}</p>@enderror
-        <p><button class="strong">Make it</button></p>
+        <p><button class="strong">Create channel</button></p>
     </form>
 </x-door>

@@ -26,7 +26,7 @@
                 <select id="role" name="role"><option value="author" @selected(old('role') !== 'reader')>author: writes commands</option><option value="reader" @selected(old('role') === 'reader')>reader: looks and rehearses</option></select></p>
             @error('role')<p class="problem">{{ $message }}</p>@enderror
             <x-line-field name="email" label="Email address to send it to, if you like" type="email" />
-            <p><button class="strong">Make an invitation</button></p>
+            <p><button class="strong">Create an invitation</button></p>
         </form>
     </main>
 </x-book>

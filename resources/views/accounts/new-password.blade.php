@@ -5,6 +5,6 @@
         <x-line-field name="email" label="Email address" type="email" :value="$email" required autocomplete="username" />
         <x-line-field name="password" label="New password, ten characters or more" type="password" required autocomplete="new-password" />
         <x-line-field name="password_confirmation" label="Repeat the password" type="password" required autocomplete="new-password" />
-        <p><button class="strong">Set it</button></p>
+        <p><button class="strong">Set password</button></p>
     </form>
 </x-door>

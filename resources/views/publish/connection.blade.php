@@ -25,7 +25,7 @@
             @include('partials.changes', ['kind' => 'connection'])
             <h2>How long lines are kept</h2>
             <form method="post" action="{{ route('publish.keep', $channel) }}">@csrf @method('put') <x-seen :channel="$channel" kind="keeping" />
-                <p>What was heard, said and refused is kept for <x-blank name="keep_days" label="Days for which lines are kept" :value="$channel->keep_days" class="short" inputmode="numeric" maxlength="3" /> days, then forgotten. <button class="as-link">Keep to that</button></p>
+                <p>What was heard, said and refused is kept for <x-blank name="keep_days" label="Days for which lines are kept" :value="$channel->keep_days" class="short" inputmode="numeric" maxlength="3" /> days, then forgotten. <button class="as-link">Save</button></p>
                 <x-problem name="keep_days" />
             </form>
             @include('partials.changes', ['kind' => 'keeping'])

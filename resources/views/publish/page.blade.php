@@ -84,7 +84,7 @@
             <x-health :$channel/>
             <p><a class="plain" href="{{ route('publish.chat', $channel) }}">Watch the real chat</a>
                 @can('manage', $channel)<a class="as-link" href="{{ route('publish.connection', $channel) }}">{{ $channel->chat_server === null ? 'Connected to the harbour (simulated chat)' : 'Connected to '.$channel->chat_server['host'] }}</a>@endcan</p>
-            <p>@if ($channel->paused)The parrot is <strong>silent</strong>: it hears and answers nothing.@elseif ($onAir !== null)Edition {{ $channel->edition_on_air }} is on the air.@endif
+            <p>@if ($channel->paused)<strong>Replies are stopped</strong>: the parrot answers nothing.@elseif ($onAir !== null)Edition {{ $channel->edition_on_air }} is on the air.@endif
                 @if ($mayWrite && $onAir !== null)
                     <form method="post" action="{{ route('publish.pause', $channel) }}" class="inline">@csrf<input type="hidden" name="paused" value="{{ $channel->paused ? 0 : 1 }}"><button class="plain">{{ $channel->paused ? 'Resume replies' : 'Stop replies' }}</button></form>
                 @endif</p>

@@ -66,8 +66,8 @@
             @endif
             @include('partials.changes', ['kind' => 'emotes'])
         </section>
-        <section class="page facing" id="right-page" aria-label="How it came about">
-            <div class="page-head"><h2>How it came about</h2></div>
+        <section class="page facing" id="right-page" aria-label="History">
+            <div class="page-head"><h2>History</h2></div>
             <ul class="ruled">
                 @forelse ($history as $one)
                     <li><span class="small">{{ $one['at']->in($zone)->format('j M, H:i:s') }}</span> <b>{{ $one['by'] }}</b> {{ $one['what'] }}{{ $one['scope'] === 'channel' ? '' : ' ('.$one['scope'].')' }} {{ $one['from'] }} → {{ $one['to'] }}

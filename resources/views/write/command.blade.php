@@ -56,11 +56,11 @@
                 </fieldset>
                 <p class="small">@if ($mayWrite)<button type="button" class="as-link" data-add-response>Add a random reply</button> · @endif<button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What you can use here</button></p>
                 <div class="preview-head small">
-                    <label>Said to <select name="person" class="blank" aria-label="Said to whom">
-                        <option value="">whoever may</option>
+                    <label>Preview for <select name="person" class="blank" aria-label="Preview for whom">
+                        <option value="">anyone allowed</option>
                         @foreach ($tried->cast as $member)<option value="{{ $member->login }}">{{ $member->name }}</option>@endforeach
                     </select></label>
-                    <label>who typed <input dir="auto" name="typed" class="blank" size="14" placeholder="nothing more" aria-label="What they typed after the trigger"></label>
+                    , <label>typing <input dir="auto" name="typed" class="blank" size="14" placeholder="nothing else" aria-label="What they typed after the trigger"></label>
                 </div>
                 <div id="preview" class="preview" aria-live="polite">@include('write.partials.preview')</div>
                 <fieldset @disabled(! $mayWrite)>
@@ -68,7 +68,7 @@
                     @foreach (SilverParrot\Hearing\Gates\GateSettings::refusals() as $key => $refusal)
                         @include('write.partials.reply', ['name' => "refusals[$key]", 'place' => "refusals/$key", 'when' => $refusal->when, 'text' => $command->refusals[$key] ?? ''])
                     @endforeach
-                    @include('write.partials.reply', ['name' => 'if_it_fails', 'place' => 'if_it_fails', 'when' => 'If it fails', 'text' => $command->ifItFails])
+                    @include('write.partials.reply', ['name' => 'if_it_fails', 'place' => 'if_it_fails', 'when' => 'If something fails', 'text' => $command->ifItFails])
                 </div>
                 <p class="settings">It is <label><input type="checkbox" name="listed" value="1" @checked($command->about->listed)> listed by [commands]</label>;
                     spoken by <select name="voice" class="blank" aria-label="Voice" data-shows><option value="parrot" @selected($command->delivery->voice->value === 'parrot')>the parrot</option><option value="streamer" @selected($command->delivery->voice->value === 'streamer')>the streamer’s account</option></select>

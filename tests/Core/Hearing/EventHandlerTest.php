@@ -176,7 +176,7 @@ final class EventHandlerTest extends TestCase
         self::assertSame(5, $said, 'refusals count as answers');
         $closed = $this->hear($rehearsal, '!a', 12)->closed;
         self::assertEquals(
-            new Message('refusals.flood-of-person.reason', ['seconds' => 18]),
+            new Message('refusals.flood-of-person.reason', ['seconds' => 18, 'most' => 5]),
             $closed?->reason,
         );
         self::assertSame(['x'], $this->hear($rehearsal, '!a', 31)->texts());

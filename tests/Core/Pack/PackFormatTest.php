@@ -308,7 +308,7 @@ final class PackFormatTest extends TestCase
             $told("format: silver-parrot-pack\nversion: '2'"),
         );
         self::assertSame(
-            ['Here must be a text, and there is a date. Put it in quotes.'],
+            ['Expected a text, found a date. Put it in quotes.'],
             $told($head."facts:\n  - {name: regatta, text: 2026-11-25}"),
         );
         self::assertSame(

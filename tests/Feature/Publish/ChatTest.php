@@ -100,7 +100,7 @@ final class ChatTest extends TestCase
         $page = $this->get(route('publish.why', [$this->cove, $number]))->assertOk();
         $page->assertSee('The parrot was silenced when this line came')->assertDontSee('why-list', false);
         self::assertSame(
-            ['silent: the parrot was silenced', '', ''],
+            ['no reply: replies were stopped', '', ''],
             array_column($this->getJson(route('publish.lines', [$this->cove]))->json(), 'outcome'),
         );
 
@@ -109,7 +109,7 @@ final class ChatTest extends TestCase
         $number = $silenced->hear('odo', '!knot');
         app(Editions::class)->silence($this->cove->refresh(), '!knot', false);
         $page = $this->get(route('publish.why', [$this->cove, $number]))->assertOk();
-        $page->assertSee('closed: the command is silenced')->assertDontSee('switched');
+        $page->assertSee('replies of this command are stopped; to get through')->assertDontSee('switched');
         $page->assertDontSee('class="saying"', false);
     }
 

@@ -90,7 +90,7 @@ final class PublishTest extends TestCase
         $this->get(route('publish', $this->cove))
             ->assertSee('2 findings')
             ->assertSee('Nothing is named caler.')
-            ->assertSee('fact.tide is declared, and no response uses it.');
+            ->assertSee('No response uses fact.tide.');
         $this->get(route('publish', $this->cove))->assertSee('one change with errors left out');
         $this->post(route('publish.store', $this->cove), [
             'chosen' => '1',
@@ -212,7 +212,7 @@ final class PublishTest extends TestCase
         self::assertTrue($this->air()?->command('!tide')?->isOn());
         $this->post(route('publish.pause', $this->cove), ['paused' => '1']);
         self::assertTrue($this->cove->refresh()->paused);
-        $this->get(route('publish', $this->cove))->assertSee('it hears and answers nothing');
+        $this->get(route('publish', $this->cove))->assertSee('the parrot answers nothing');
     }
 
     public function test_the_connections_health_is_told_in_plain_words(): void
@@ -257,11 +257,11 @@ final class PublishTest extends TestCase
         self::assertStringNotContainsString('dropped', $told(null));
         self::assertStringNotContainsString('error', $told(['failed' => 0, 'failed_at' => '', 'dropped' => 0]));
         self::assertStringContainsString(
-            'One line came faster than the parrot can hear, and was dropped.',
+            'One line came faster than the parrot can hear, and was skipped.',
             $told(['failed' => 0, 'failed_at' => '', 'dropped' => 1]),
         );
         $both = $told(['failed' => 2, 'failed_at' => '2026-11-25T20:15:00Z', 'dropped' => 1_200]);
-        self::assertStringContainsString('1,200 lines came faster than the parrot can hear, and were dropped.', $both);
+        self::assertStringContainsString('1,200 lines came faster than the parrot can hear, and were skipped.', $both);
         self::assertStringContainsString(
             '2 errors kept it from hearing or answering a line, last at '
                 .(new \DateTimeImmutable('2026-11-25T20:15:00Z'))

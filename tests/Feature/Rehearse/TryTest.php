@@ -69,8 +69,8 @@ final class TryTest extends TestCase
     {
         $chat = $this->say('tamsin', '!knot');
         $again = $this->say('tamsin', '!knot', [], $chat)
-            ->assertSee('no reply: the channel cooldown runs another 9 s')
-            ->assertSee('to open it, move the clock forward 9 s');
+            ->assertSee('no reply: on cooldown: 9 s left')
+            ->assertSee('to get through, move the clock forward 9 s');
         $turned = $this->turn($again, 10);
         $this->say('pia', '!knot', [], $turned)->assertSee('Pia, tie us a');
         $this->say('tamsin', '!tidee')->assertSee('there is no command !tidee: did you mean !tide?');

@@ -114,7 +114,7 @@ final class EmotesTest extends TestCase
             $this->add("coveBell$i", $big)->assertSessionHas('notice', "coveBell$i is an emote now.");
         }
         $this->add('coveBell15', $big)->assertSessionHasErrors([
-            'picture' => 'There is no more room for emotes: drop one first, or take smaller pictures.',
+            'picture' => 'There is no more room for emotes: delete one first, or use smaller pictures.',
         ]);
         $this->add('coveSmall')->assertSessionHas('notice', 'coveSmall is an emote now.');
         self::assertLessThan(

@@ -135,7 +135,7 @@ final class MemoryTest extends TestCase
             'It has changed again since, so nothing was taken back; undo the later change first.',
         );
         self::assertSame(7, $this->kept(Key::counter('planks')));
-        $this->undo($second)->assertSessionHas('notice', 'It is as it was before that change.');
+        $this->undo($second)->assertSessionHas('notice', 'Undone.');
         $this->undo($first);
         self::assertSame($before, $this->kept(Key::counter('planks')));
         $this->undo(999)->assertSessionHas('notice', 'There is no such change.');

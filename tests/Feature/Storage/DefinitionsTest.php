@@ -18,8 +18,8 @@ final class DefinitionsTest extends TestCase
         $emote = $this->cove->emotes()->where('word', 'coveWave')->firstOrFail();
         $was = $emote->only(['stable_id', 'word', 'picture', 'any_of', 'at_least']);
         $this->delete(route('remember.emotes.drop', [$this->cove, $emote]));
-        $this->get(route('remember', $this->cove))->assertSee('coveWave was dropped')->assertSee('Changed by Wren');
-        $this->undo()->assertSessionHas('notice', 'It is as it was before that change.');
+        $this->get(route('remember', $this->cove))->assertSee('coveWave was deleted')->assertSee('Changed by Wren');
+        $this->undo()->assertSessionHas('notice', 'Undone.');
         self::assertSame($was, $this->cove->emotes()->where('word', 'coveWave')->firstOrFail()->only(array_keys($was)));
         $this->post(route('remember.emotes', $this->cove), ['word' => 'coveBell', 'level' => 'everyone']);
         $this->undo();
@@ -34,7 +34,7 @@ final class DefinitionsTest extends TestCase
             'channel' => '20',
             'seen' => (string) $seen,
         ]);
-        $flood('7', 0)->assertSessionHas('notice', 'So it is in the draft; the air follows with the next edition.');
+        $flood('7', 0)->assertSessionHas('notice', 'Saved in the draft; publish it to put it on the air.');
         $first = (int) DefinitionChange::query()->max('id');
         $flood('8', 0)
             ->assertSessionHasErrors([

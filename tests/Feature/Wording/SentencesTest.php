@@ -107,7 +107,7 @@ final class SentencesTest extends TestCase
         yield 'with an amount from nobody' => [
             $say('[take 41 from caller.pebbles]')->gated(Cooldown::none()),
             'Anyone, as often as they like, changes caller.pebbles.',
-            'There are not enough pebbles: only 40.',
+            'Not enough pebbles: only 40.',
         ];
     }
 

@@ -111,8 +111,8 @@ final class CommandsTest extends TestCase
         );
         $answer
             ->assertUnprocessable()
-            ->assertSee('cannot be a trigger')
-            ->assertSee('Here must be a whole number')
+            ->assertSee('Enter a trigger, for example !tide.')
+            ->assertSee('Expected a whole number')
             ->assertSee('90000 is not between 0 and 86400')
             ->assertSee('5000 is not between 1 and 1000')
             ->assertSee('kept text')
@@ -122,7 +122,7 @@ final class CommandsTest extends TestCase
             ->assertSee('No level is chosen.');
         $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!TIDES']))
             ->assertUnprocessable()
-            ->assertSee('sets another command off already');
+            ->assertSee('is used by another command already');
         self::assertSame(18, $this->cove->commands()->count());
     }
 

@@ -20,7 +20,7 @@ final readonly class Caller extends PersonName
             '',
             'a person',
             '[caller]',
-            'The person whose line set the command off.',
+            'The person whose line triggered the command.',
             parts: self::PARTS,
             tells: self::TELLS,
         );

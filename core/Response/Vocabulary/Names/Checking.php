@@ -12,6 +12,8 @@ use SilverParrot\Source\Suggestions;
 /** What several names look for in the way they are written. */
 final class Checking
 {
+    private const KINDS = ['counter', 'fact', 'list', 'occasion', 'goods', 'lookup'];
+
     /** @return list<Finding> */
     public static function takesNothing(Call $call): array
     {
@@ -39,12 +41,20 @@ final class Checking
         return new Finding(
             SyntaxErrorCode::UnknownPart,
             $call->span(),
-            data: ['of' => implode('.', array_slice($path, 0, $at)), 'name' => $path[$at]]
+            data: ['of' => self::kind($call, $at), 'name' => $path[$at]]
                 + ($nearest === null ? [] : ['nearest' => implode('.', [...array_slice($path, 0, $at), $nearest])]),
             replacement: $nearest === null || ! $call->isPlain()
                 ? null
                 : implode('.', [...array_slice($path, 0, $at), $nearest, ...array_slice($path, $at + 1)]),
         );
+    }
+
+    /** What a part would be: a counter, or a detail of what stands before it. */
+    private static function kind(Call $call, int $at): string
+    {
+        return $at === 1 && in_array($call->folded[0], self::KINDS, true)
+            ? $call->folded[0]
+            : implode('.', array_slice($call->path, 0, $at)).' detail';
     }
 
     public static function partExpected(Call $call, string $example): Finding

@@ -74,10 +74,10 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
                 .'rank.',
         ],
         'link' => ['a text', 'The address of their own channel.'],
-        'followed' => ['a moment', 'Since when they follow; nothing for who does not.'],
-        'subscribed' => ['a moment', 'Since when they subscribe; nothing for who does not.'],
+        'followed' => ['a moment', 'Since when they follow; nothing for those who don’t.'],
+        'subscribed' => ['a moment', 'Since when they subscribe; nothing for those who don’t.'],
         'account_made' => ['a moment', 'When the account was made.'],
-        'category' => ['a text', 'What they streamed last; nothing for who never did.'],
+        'category' => ['a text', 'What they streamed last; nothing for those who never did.'],
     ];
 
     /** Parts that come from the record of a person rather than from the line itself. */

@@ -42,7 +42,7 @@ final readonly class QuoteName extends Name
             'a number, or words that are in it',
             'a quote, said as its text',
             '“[quote]”',
-            'A quote by luck; with a number that one, with words one that has them in it.',
+            'A random quote; with a number that one, with words one that has them in it.',
             parts: array_keys(self::TELLS),
             tells: self::TELLS,
             later: 'no quotes are kept yet, so on the air it has no value; rehearsals have those of their memory.',

@@ -20,7 +20,7 @@ final readonly class Trigger extends SimpleName
             '',
             'a text',
             '[trigger]',
-            'The word that set the command off, as it was typed.',
+            'The word that triggered the command, as it was typed.',
         );
     }
 

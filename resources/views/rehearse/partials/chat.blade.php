@@ -5,7 +5,7 @@
         @include('rehearse.partials.clock')
         <span class="buttons">
             @foreach ([10 => '+10 s', 60 => '+1 min', 600 => '+10 min', 3_600 => '+1 hour', 86_400 => '+1 day'] as $seconds => $label)
-                <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "turn", "seconds": {{ $seconds }}}' aria-label="{{ $label }}: turn the clock on">{{ $label }}</button>
+                <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "turn", "seconds": {{ $seconds }}}' aria-label="{{ $label }}: move the clock forward">{{ $label }}</button>
             @endforeach
             <button type="button" class="plain" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals='{"do": "over"}'>Start over</button>
         </span>

@@ -3,9 +3,9 @@
     @foreach ($outcome->texts() as $text)<x-saying :$text :$channel/>@endforeach
     @if ($outcome->failed)<span class="because">because it fails: @told($outcome->failed->message())</span>@endif
 @elseif ($outcome->closed)
-    <span class="because">silent: @told($outcome->closed->reason)</span>
+    <span class="because">no reply: @told($outcome->closed->reason)</span>
 @elseif ($outcome->failed)
-    <span class="because">silent: @told($outcome->failed->message())</span>
+    <span class="because">no reply: @told($outcome->failed->message())</span>
 @else
     <span class="because">says nothing</span>
 @endif

@@ -12,7 +12,7 @@
         <div><dt>{{ $edge }}</dt><dd>@include('write.partials.heard', ['outcome' => $outcome])</dd></div>
     @endforeach
     @if ($preview->sameEdges() !== [])
-        <div class="whole"><dt>the same</dt><dd class="because">{{ implode(', ', $preview->sameEdges()) }}</dd></div>
+        <div class="whole"><dt>same reply</dt><dd class="because">{{ implode(', ', $preview->sameEdges()) }}</dd></div>
     @endif
 </dl>
 @if ($preview->length !== null)
