@@ -239,21 +239,27 @@ final class CommandRepository
 
     private function mustBeFree(Channel $channel, Command $command, ?CommandRow $own): void
     {
+        $taken = self::taken($channel, $command, $own);
+        if ($taken !== null) {
+            throw new TriggerTaken($taken instanceof CommandRow ? $taken->trigger : $taken->alias);
+        }
+    }
+
+    /** @return CommandRow|CommandAlias|null another command, or its alias, that has one of these triggers */
+    public static function taken(Channel $channel, Command $command, ?CommandRow $own): CommandRow|CommandAlias|null
+    {
         $folded = array_map(Fold::caseless(...), $command->triggers->all());
-        $taken =
-            $channel
-                ->commands()
-                ->whereIn('trigger_folded', $folded)
-                ->when($own !== null, fn ($query) => $query->whereKeyNot($own?->id))
-                ->first()
+
+        return $channel
+            ->commands()
+            ->whereIn('trigger_folded', $folded)
+            ->when($own !== null, fn ($query) => $query->whereKeyNot($own?->id))
+            ->first()
             ?? $channel
                 ->aliases()
                 ->whereIn('alias_folded', $folded)
                 ->when($own !== null, fn ($query) => $query->where('command_id', '!=', $own?->id))
                 ->first();
-        if ($taken !== null) {
-            throw new TriggerTaken($taken instanceof CommandRow ? $taken->trigger : $taken->alias);
-        }
     }
 
     /** @return array<string, mixed> */

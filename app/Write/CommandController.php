@@ -139,7 +139,9 @@ final readonly class CommandController
         }
 
         return response($conflict === null
-            ? $this->page->view($channel, $row, $form->command, $errors, $request->integer('revision'))
+            ? $this->page
+                ->view($channel, $row, $form->command, $errors, $request->integer('revision'))
+                ->with('weights', $form->weights)
             : $this->page->conflict($channel, $row, $form->command, $conflict->theirs), $status);
     }
 }

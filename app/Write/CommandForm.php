@@ -15,16 +15,24 @@ use SilverParrot\Source\Finding;
 /** What the author has in the fields of a command's page, read by the same reader as a pack document. */
 final readonly class CommandForm
 {
-    /** @param  list<Finding>  $findings */
-    private function __construct(public Command $command, public array $findings)
+    /**
+     * @param  list<Finding>  $findings
+     * @param  list<string>  $weights  of the responses, as they were typed
+     */
+    private function __construct(public Command $command, public array $findings, public array $weights)
     {
     }
 
     public static function read(Request $request): self
     {
-        $document = Document::of(self::document($request));
+        $fields = self::document($request);
+        $document = Document::of($fields);
 
-        return new self(CommandFormat::read($document), $document->findings());
+        return new self(
+            CommandFormat::read($document),
+            $document->findings(),
+            array_map(static fn (array $one): string => (string) $one['weight'], $fields['responses']),
+        );
     }
 
     /** @return array<string, list<string>> sentences by field */
@@ -32,13 +40,15 @@ final readonly class CommandForm
     {
         $errors = [];
         foreach ($this->findings as $finding) {
-            $errors[self::field($finding->at)][] = trim($finding->sentence().' '.$finding->mend());
+            $errors[self::field($finding->at)][] = str_ends_with($finding->at, '/weight')
+                ? 'A weight is a whole number from 1 to 1,000.'
+                : trim($finding->sentence().' '.$finding->mend());
         }
 
         return $errors;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array{responses: list<array{weight: int|string, ...}>, ...} */
     private static function document(Request $request): array
     {
         $document =
@@ -61,7 +71,7 @@ final readonly class CommandForm
         return $document;
     }
 
-    /** @return list<array<string, mixed>> responses that were left empty are left out, unless it is the only one */
+    /** @return list<array{weight: int|string, ...}> responses that were left empty are left out, unless it is the only one */
     private static function responses(Request $request): array
     {
         $responses = [];

@@ -31,7 +31,7 @@ use SilverParrot\Source\Span;
 final readonly class KeptFindings
 {
     /** Raised with the checks: what an older form found is not believed. */
-    private const FORM = 1;
+    private const FORM = 2;
 
     /** Commands that are looked at in one go; whoever asks again goes on where that ended. */
     public const AT_ONCE = 400;

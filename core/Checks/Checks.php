@@ -25,6 +25,7 @@ final class Checks
             new AliasOfItself,
             new NothingToSay,
             new TriggerTooCommon,
+            new TriggerWithoutSign,
             ...GateSettings::checks(),
             new NothingDeclaredUsed,
             new CounterOutOfBounds,

@@ -89,6 +89,11 @@ final readonly class TriggerTooCommon extends AbstractCheck
         'you',
     ];
 
+    public static function isEveryday(string $trigger): bool
+    {
+        return in_array(Fold::caseless($trigger), self::EVERYDAY, true);
+    }
+
     public function look(CheckContext $at): array
     {
         $findings = [];
@@ -98,7 +103,7 @@ final readonly class TriggerTooCommon extends AbstractCheck
             ) {
                 $what = match (true) {
                     preg_match('/[\p{L}\p{N}]/u', $trigger) !== 1 => 'only a mark',
-                    in_array(Fold::caseless($trigger), self::EVERYDAY, true) => 'an everyday word',
+                    self::isEveryday($trigger) => 'an everyday word',
                     default => null,
                 };
                 if ($what !== null) {

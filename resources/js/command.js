@@ -55,6 +55,7 @@ class CommandPage {
         this.weights();
         this.offer();
         this.begin();
+        form.querySelector('[aria-invalid]')?.focus();
         if (sessionStorage.getItem(NOTICE) !== null) {
             this.tell(sessionStorage.getItem(NOTICE));
             sessionStorage.removeItem(NOTICE);
@@ -228,6 +229,9 @@ class CommandPage {
             this.offerAll(own, findings, place);
             notes.push(...own);
         }
+        notes.unshift(...this.triggerNotes(answer.findings));
+        this.tellTaken(answer.taken);
+        this.tellErrors(answer.errors, filled);
         document.getElementById('findings').replaceChildren(...notes);
         // On a narrow screen they stand below the text, out of sight while it is written.
         const jump = document.querySelector('.to-findings');
@@ -248,24 +252,75 @@ class CommandPage {
         this.isShown = true;
     }
 
+    /** What is said of triggers stands beside their fields. */
+    triggerNotes(findings) {
+        const notes = [];
+        for (const [place, found] of Object.entries(findings)) {
+            const [name, at] = place.split('/');
+            if (name === 'trigger' || name === 'aliases') {
+                notes.push(...found.map((one) => this.triggerNote(one, this.form.elements[name], at)));
+            }
+        }
+        return notes;
+    }
+
+    triggerNote(finding, field, at) {
+        const note = this.noteOf(finding, finding.replacement !== null, () => {
+            const words = field.value.split(/[\s,]+/).filter((word) => word !== '');
+            words[at === undefined ? 0 : Number(at)] = finding.replacement;
+            field.value = words.join(' ');
+            field.dispatchEvent(new Event('input', { bubbles: true }));
+            field.focus();
+        });
+        note.dataset.about = `#command [name="${field.name}"]`;
+        return note;
+    }
+
+    /** Which command has a trigger already is told while it is typed. */
+    tellTaken(taken) {
+        const line = this.form.querySelector('[data-taken]');
+        line.hidden = !taken;
+        line.replaceChildren();
+        if (taken) {
+            const link = Object.assign(document.createElement('a'), { href: taken.url, textContent: taken.by });
+            line.append(`${taken.trigger} is used already, by `, link, '. Choose another trigger.');
+        }
+    }
+
+    /** A weight that is none is told beside it, also before anybody saves. */
+    tellErrors(errors, filled) {
+        this.form.querySelectorAll('[data-response] .problem').forEach((one) => one.remove());
+        filled.forEach((area, index) => {
+            const response = area.closest('[data-response]');
+            const told = errors[`responses.${index}`] ?? [];
+            response.querySelector('[type=number]').toggleAttribute('aria-invalid', told.length > 0);
+            response.append(...told.map((text) => Object.assign(document.createElement('p'), { className: 'problem', textContent: text })));
+        });
+    }
+
     note(finding, place) {
-        const note = document.createElement('div');
-        note.className = `finding is-${finding.severity}`;
+        const note = this.noteOf(finding, finding.replacement !== null, () => this.mend(place, finding));
         note.dataset.about = `[data-editor="${place}"] + .cm-editor`;
         note.measure = () => this.editors.get(place)?.heightAt(Number(finding.from));
+        return note;
+    }
+
+    noteOf(finding, canBeMended, mend) {
+        const note = document.createElement('div');
+        note.className = `finding is-${finding.severity}`;
         const sentence = document.createElement('p');
         sentence.textContent = finding.sentence;
         note.append(sentence);
         if (finding.mend) {
-            const isPressed = finding.replacement !== null && this.mayWrite;
-            const mend = document.createElement(isPressed ? 'button' : 'p');
-            mend.className = isPressed ? 'as-link small' : 'small';
-            mend.textContent = finding.mend;
+            const isPressed = canBeMended && this.mayWrite;
+            const line = document.createElement(isPressed ? 'button' : 'p');
+            line.className = isPressed ? 'as-link small' : 'small';
+            line.textContent = finding.mend;
             if (isPressed) {
-                mend.type = 'button';
-                mend.addEventListener('click', () => this.mend(place, finding));
+                line.type = 'button';
+                line.addEventListener('click', mend);
             }
-            note.append(mend);
+            note.append(line);
         }
         return note;
     }
@@ -276,7 +331,7 @@ class CommandPage {
         if (mendable.length < 2 || !this.mayWrite) {
             return;
         }
-        const all = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link small', textContent: `Mend all ${mendable.length}` });
+        const all = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link small', textContent: `Fix all ${mendable.length}` });
         all.addEventListener('click', () => this.mendAll(place, mendable));
         const line = document.createElement('p');
         line.append(all);

@@ -60,7 +60,7 @@ final class MainJobTest extends BrowserTestCase
             '[caler] waves at [target or "the sea"], wave [add 1 to counter.planks].',
         );
         $page->sees('Nothing is named caler.', '#findings')->find('.cm-lintRange-error');
-        $page->sees('silent: Nothing is named caler.', '#preview');
+        $page->sees('no reply: Nothing is named caler.', '#preview');
         $page->press('Did you mean caller?', '#findings')->sees('Tamsin waves at the sea, wave 42.', '#preview');
         self::assertSame('', $page->text('#findings'));
 
@@ -120,7 +120,7 @@ final class MainJobTest extends BrowserTestCase
         );
         $page->doesNotSee('switched off', '#sentence')->doesNotSee('says nothing', '#sentence');
         $page->doesNotSee('not listed', '#sentence');
-        foreach (['Add a random reply', 'Mend', 'Save'] as $press) {
+        foreach (['Add a random reply', 'Fix', 'Save'] as $press) {
             $page->doesNotSee($press, '#left-page');
         }
         self::assertSame(
@@ -141,10 +141,42 @@ final class MainJobTest extends BrowserTestCase
             ->write('[data-response] .cm-content', 'Hi ${user}, $(recipient) plays %game%] with {gullwax}.')
             ->sees('“${user}” is said as it stands', '#findings')
             ->sees('This “]” closes nothing', '#findings')
-            ->press('Mend all 4')
+            ->press('Fix all 4')
             ->sees('Hi [caller], [target] plays [channel.category] with {gullwax}.', '[data-response]')
-            ->doesNotSee('Mend all', '#findings')
+            ->doesNotSee('Fix all', '#findings')
             ->sees('“{gullwax}” is said as it stands', '#findings');
+    }
+
+    public function test_what_is_wrong_with_triggers_and_weights_is_told_while_it_is_typed(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/write/commands/new'))
+            ->write('[name=trigger]', '!tide')
+            ->sees('!tide is used already, by !tide. Choose another trigger.', '#command')
+            ->write('[name=trigger]', '!glue')
+            ->doesNotSee('is used already', '#command')
+            ->write('[name=aliases]', 'social')
+            ->sees('A line like “social is on again” triggers this command', '#findings')
+            ->press('Write “!social”.', '#findings')
+            ->doesNotSee('is on again', '#findings');
+        self::assertSame('!social', $page->value('[name=aliases]'));
+        $page->write('[data-response] .cm-content', 'Glue.')->press('Add a random reply');
+        $page->type('More glue.')->write('[name="responses[0][weight]"]', '0.5');
+        $page->sees('A weight is a whole number from 1 to 1,000.', '[data-response]');
+        $page->press('Save')->sees('Not saved.', '#save-state');
+        self::assertSame('responses[0][weight]', $page->script('return document.activeElement.name'));
+        self::assertTrue(
+            $page->script(
+                'const bar = document.querySelector(".save-bar").getBoundingClientRect(); const told = document'
+                    .'.querySelector("[data-response] .problem").getBoundingClientRect(); return told.bottom < bar.top '
+                    .'&& told.top > 0',
+            ),
+            'the error is not hidden by the bar',
+        );
+        $page->write('[name="responses[0][weight]"]', '3')->sees('(75 %)', '[data-response]');
+        $page->write('[name=trigger]', '!'.str_repeat('g', 70))->press('Save')->sees('more than 60 characters');
+        self::assertSame(71, mb_strlen($page->value('[name=trigger]')));
     }
 
     public function test_an_answer_is_kept_as_expected_and_followed_while_the_text_changes(): void
@@ -185,7 +217,7 @@ final class MainJobTest extends BrowserTestCase
             ->click('[name="gates[levels][any_of][]"][value=vip]')
             ->sees('VIPs, every 10 s', '#sentence')
             ->sees('Pia, tie us a', '#preview');
-        $page->click('[name=person] option[value=tamsin]')->sees('silent: it is for VIPs', '#preview');
+        $page->click('[name=person] option[value=tamsin]')->sees('no reply: it is for VIPs', '#preview');
         self::assertSame(
             'none',
             $page->script('return getComputedStyle(document.querySelector("#preview .because")).textDecorationLine'),
@@ -211,11 +243,11 @@ final class MainJobTest extends BrowserTestCase
             ->write('[name=trigger]', '!many')
             ->write('[data-response] .cm-content', 'one');
         $page->press('Add a random reply')->write('[data-response]:nth-child(2) .cm-content', 'two [caler]');
-        $page->sees('Nothing is named caler.', '#findings')->sees('silent', '#preview .answer');
+        $page->sees('Nothing is named caler.', '#findings')->sees('no reply', '#preview .answer');
         $page
             ->write('[data-response]:nth-child(2) .cm-content', 'two')
             ->write('[data-response]:nth-child(2) [type=number]', '3')
-            ->sees('of 4 times');
+            ->sees('(25 %)');
         $page
             ->press('remove', '[data-response]:nth-child(1)')
             ->sees('two', '#preview .answer')

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Parsing;
 
 use SilverParrot\Pack\Pack;
+use SilverParrot\Response\Reference\PlainWords;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
@@ -54,7 +55,8 @@ final readonly class Mends
     }
 
     /**
-     * @return list<string> what was guessed already, and what a name may be short for: “planks” for “counter.planks”
+     * @return list<string> what was guessed already, and what a name may be short for: “planks” for
+     *     “counter.planks”, and what a plain word means: “user” for “caller”
      */
     private function guesses(Finding $finding): array
     {
@@ -85,7 +87,10 @@ final readonly class Mends
             }
         }
 
-        return [...$exact, ...$own, ...$near];
+        $meant = $typed === '' ? null : PlainWords::meantBy($typed, $this->pack);
+
+        // A plain word may stand for a whole slot, or for its beginning: “random 2 to 5”.
+        return [...$exact, ...$own, ...($meant === null ? [] : [$meant, explode(' ', $meant)[0]]), ...$near];
     }
 
     private static function mended(string $text, Span $span, string $instead): string

@@ -29,15 +29,16 @@
                 <p class="samples">Begin with @foreach (SilverParrot\Hearing\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}">{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
             @endif
             <form id="command" method="post" action="{{ $isNew ? route('write.store', $channel) : route('write.update', [$channel, $row]) }}" data-command="{{ $row?->id ?? 'new' }}" data-channel="{{ $channel->id }}" data-revision="{{ $revision }}"
-                data-preview="{{ route('write.preview', $channel) }}" data-reference="{{ route('write.reference', $channel) }}" @if (session('saved')) data-saved @endif @if ($conflict || $problems !== []) data-unsaved @endif autocomplete="off">
+                data-preview="{{ route('write.preview', $channel) }}" data-reference="{{ route('write.reference', $channel) }}" @if (session('saved')) data-saved @endif @if ($conflict || $problems !== []) data-unsaved @endif autocomplete="off" novalidate>
                 @csrf
                 @unless ($isNew) @method('put') @endunless
                 <input type="hidden" name="revision" value="{{ $revision }}">
                 <input type="hidden" name="command" value="{{ $row?->id ?? 0 }}">
                 <input type="hidden" name="focus" value="0">
                 <fieldset @disabled(! $mayWrite)>
-                <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="60" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(' ', $command->triggers->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with spaces between" spellcheck="false"></h1>
+                <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="200" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(' ', $command->triggers->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with spaces between" spellcheck="false"></h1>
                 @foreach (array_merge($problems['trigger'] ?? [], $problems['aliases'] ?? []) as $problem)<p class="problem">{{ $problem }}</p>@endforeach
+                <p class="problem" data-taken hidden></p>
                 <p class="who">
                     @foreach (SilverParrot\Hearing\Gates\GateSettings::all($command->gates) as $setting)
                         @include('write.gates.'.$setting::key(), ['setting' => $setting])
@@ -79,7 +80,7 @@
                 </fieldset>
                 <p class="sentence" id="sentence">{{ $sentence }}</p>
                 @if ($mayWrite)
-                    <p class="save-bar"><button class="strong">Save</button> <span class="small" id="save-state">{{ $isNew ? 'Not saved yet.' : 'Saved.' }}</span> <a class="to-findings" href="#findings" hidden></a></p>
+                    <p class="save-bar"><button class="strong">Save</button> <span class="small" id="save-state">{{ match (true) { $conflict !== null, $problems !== [] => 'Not saved.', $isNew => 'Not saved yet.', default => 'Saved.' } }}</span> <a class="to-findings" href="#findings" hidden></a></p>
                 @endif
             </form>
             @include('rehearse.partials.expectations')

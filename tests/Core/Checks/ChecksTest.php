@@ -217,7 +217,11 @@ final class ChecksTest extends TestCase
             ['/commands/0/trigger trigger-too-common', '/commands/0/aliases/0 trigger-too-common'],
             $this->found(Say::on('!', 'x')->alsoOn('Hello', '!hello')),
         );
-        self::assertSame([], $this->found(Say::on('hi', 'x')->gated(new Enabled(false)), Say::on('ahoy', 'x')));
+        self::assertSame([], $this->found(Say::on('hi', 'x')->gated(new Enabled(false)), Say::on('!ahoy', 'x')));
+        self::assertSame(
+            ['/commands/0/trigger trigger-without-sign', '/commands/0/aliases/1 trigger-without-sign'],
+            $this->found(Say::on('ahoy', 'x')->alsoOn('?ahoy', 'social')),
+        );
     }
 
     public function test_a_plural_without_the_forms_of_the_language_is_found(): void

@@ -114,8 +114,11 @@ final class CommandsTest extends TestCase
             ->assertSee('Enter a trigger, for example !tide.')
             ->assertSee('Expected a whole number')
             ->assertSee('90000 is not between 0 and 86400')
-            ->assertSee('5000 is not between 1 and 1000')
+            ->assertSee('A weight is a whole number from 1 to 1,000.')
             ->assertSee('kept text')
+            ->assertSee('value="often"', false)
+            ->assertSee('value="90000"', false)
+            ->assertSee('value="5000"', false)
             ->assertSee('!two words');
         $this->post(route('write.store', $this->cove), $this->fields(['gates' => ['levels' => ['who' => 'any_of']]]))
             ->assertUnprocessable()

@@ -13,7 +13,7 @@
 <div id="heard">
     <input type="hidden" name="chat" value="{{ $state->json() }}">
     @if ($state->from > 0)<p class="small">Begins with a line of the real chat, as it was heard then; what follows is yours, and changes nothing there.</p>@endif
-    <ol class="lines" id="lines" tabindex="-1">
+    <ol class="lines" id="lines" tabindex="0">
         @forelse ($tried->heard as $index => $one)
             <li class="line" id="line-{{ $index }}">
                 <button type="button" class="said-by" data-why="{{ $index }}" aria-controls="why-{{ $index }}" aria-pressed="false">
