@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Accounts\AccountController;
 use App\Accounts\ChannelsController;
 use App\Accounts\InvitationController;
 use App\Accounts\MembersController;
@@ -84,6 +85,14 @@ Route::middleware('auth')->group(function (): void {
         ->where('token', '[0-9a-f]{48}')
         ->name('invitation.accept');
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::put('/account/name', [AccountController::class, 'name'])->name('account.name');
+    Route::get('/account/email/confirm', [AccountController::class, 'confirm'])->name('account.email.confirm');
+    Route::middleware('throttle:account')->group(function (): void {
+        Route::put('/account/email', [AccountController::class, 'email'])->name('account.email');
+        Route::put('/account/password', [AccountController::class, 'password'])->name('account.password');
+        Route::post('/account/end', [AccountController::class, 'end'])->name('account.end');
+    });
     Route::get('/channels', [ChannelsController::class, 'index'])->name('channels');
     Route::post('/channels', [ChannelsController::class, 'store'])
         ->middleware('throttle:channels')

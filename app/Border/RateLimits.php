@@ -26,6 +26,7 @@ final class RateLimits
         'harbour' => 60,
         'channels' => 10,
         'inviting' => 20,
+        'account' => 10,
     ];
 
     private const BY_ADDRESS = [

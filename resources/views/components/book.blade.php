@@ -36,6 +36,7 @@
             <details class="me">
                 <summary>{{ auth()->user()->name }}</summary>
                 <div class="me-sheet">
+                    <a href="{{ route('account') }}">Account</a>
                     <a href="{{ route('channels') }}">Channels</a>
                     @if ($channel)@can('manage', $channel)<a href="{{ route('members', $channel) }}">Members</a>@endcan @endif
                     <form method="post" action="{{ route('sign-out') }}" data-sign-out>@csrf<button class="as-link">Sign out</button></form>

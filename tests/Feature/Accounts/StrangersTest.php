@@ -33,6 +33,12 @@ final class StrangersTest extends TestCase
         'channels',
         'channels.store',
         'sign-out',
+        'account',
+        'account.name',
+        'account.email',
+        'account.email.confirm',
+        'account.password',
+        'account.end',
         'invitation',
         'invitation.accept',
     ];
