@@ -39,7 +39,9 @@ final readonly class AccountController
         return $this->back('Your name is saved.');
     }
 
-    /** The address is taken when its owner opens the link that goes there; whether it is known here is told to nobody. */
+    /**
+     * The address is taken when its owner opens the link that goes there; whether it is known here is told to nobody.
+     */
     public function email(AccountEmailRequest $request, #[CurrentUser] User $user): RedirectResponse
     {
         $email = $request->email();

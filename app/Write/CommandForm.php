@@ -71,7 +71,7 @@ final readonly class CommandForm
         return $document;
     }
 
-    /** @return list<array{weight: int|string, ...}> responses that were left empty are left out, unless it is the only one */
+    /** @return list<array{weight: int|string, ...}> those that have a text */
     private static function responses(Request $request): array
     {
         $responses = [];

@@ -16,9 +16,17 @@ final readonly class Length
     /** Circumstances that are named; more would not be read. */
     private const NAMED = 4;
 
-    /** @param  int|null  $limit  characters that the chat takes; null where it counts bytes */
-    public function __construct(private LengthBounds $extent, private ?LongestAnswer $longest, private ?int $limit)
-    {
+    /**
+     * @param  LengthBounds  $extent  with titles, categories and addresses as long as they are where such chats are
+     * @param  LengthBounds  $utmost  with all of them as long as any can be
+     * @param  int|null  $limit  characters that the chat takes; null where it counts bytes
+     */
+    public function __construct(
+        private LengthBounds $extent,
+        private LengthBounds $utmost,
+        private ?LongestAnswer $longest,
+        private ?int $limit,
+    ) {
     }
 
     public function inWords(): string
@@ -40,10 +48,18 @@ final readonly class Length
         return $this->limit !== null && $this->extent->longest > $this->limit;
     }
 
+    /** @return string what is worth knowing, and no reason to change anything; empty for nothing */
+    public function note(): string
+    {
+        return ! $this->isOver() && $this->limit !== null && $this->utmost->longest > $this->limit
+            ? 'Only with an unusually long title, category or link would its end be cut off.'
+            : '';
+    }
+
     /** @return string where it is longest; empty where it is always the same */
     public function where(): string
     {
-        return $this->longest === null || $this->extent->shortest === $this->extent->longest
+        return $this->longest === null || $this->note() !== '' || $this->extent->shortest === $this->extent->longest
             ? ''
             : implode(', ', array_slice($this->longest->given, 0, self::NAMED));
     }

@@ -75,17 +75,19 @@ final readonly class Preview
         if (! $response->isReadable()) {
             return null;
         }
-        $estimate = StaticAnalyzer::of($response, $pack, $channel->profile(), $command->triggers->all());
+        $triggers = $command->triggers->all();
+        $estimate = StaticAnalyzer::of($response, $pack, $channel->profile(), $triggers);
+        $usual = StaticAnalyzer::of($response, $pack, $channel->profile(), $triggers, isUsual: true);
         $longest = LongestAnswer::of(
             $response,
             $estimate,
             $pack,
             $channel->profile(),
-            $command->triggers->all(),
+            $triggers,
             Moment::of(now()),
         );
 
-        return new Length($estimate->extent, $longest, $channel->profile()->longestCharacters);
+        return new Length($usual->extent, $estimate->extent, $longest, $channel->profile()->longestCharacters);
     }
 
     /** @return array<string, Outcome> by what is at the edge */

@@ -20,6 +20,8 @@ final readonly class ChatProfile
      *     saying
      * @param  int  $often  messages within the window
      * @param  list<string>  $talkerMarks  what other talkers' commands begin with (common practice)
+     * @param  array<string, int>  $longestDetails  characters that details of channels and people have where such
+     *     chats are: "category"
      */
     private function __construct(
         public string $name,
@@ -32,12 +34,13 @@ final readonly class ChatProfile
         public int $oftenForModerators = 100,
         public int $windowSeconds = 30,
         public array $talkerMarks = ['!'],
+        public array $longestDetails = ['title' => 140, 'category' => 60, 'link' => 100],
     ) {
     }
 
     /**
-     * 500 characters, names of 3 to 25 letters, digits and "_", and 20 messages in 30 seconds (100 for moderators) are
-     * common practice.
+     * 500 characters, names of 3 to 25 letters, digits and "_", 20 messages in 30 seconds (100 for moderators), and
+     * titles of 140, categories of 60 and addresses of 100 characters are common practice.
      */
     public static function stream(): self
     {
@@ -79,6 +82,7 @@ final readonly class ChatProfile
             $this->oftenForModerators,
             $this->windowSeconds,
             $this->talkerMarks,
+            $this->longestDetails,
         );
     }
 

@@ -14,12 +14,16 @@ use SilverParrot\Source\Limits;
 /** What nodes, names and filters know when they estimate what they can be. */
 abstract class EstimateContext
 {
-    /** @param  list<string>  $triggers  any of which sets the response off */
+    /**
+     * @param  list<string>  $triggers  any of which triggers the response
+     * @param  bool  $isUsual  whether details get as long as they do where such chats are, and not as long as any can
+     */
     public function __construct(
         public readonly Pack $pack,
         public readonly ChatProfile $profile,
         public readonly array $triggers,
         public readonly Lengths $lengths,
+        public readonly bool $isUsual = false,
     ) {
     }
 
@@ -42,6 +46,12 @@ abstract class EstimateContext
 
     /** So many steps of work may be done. */
     abstract public function work(int $steps): void;
+
+    /** Code points of a detail of the channel or a person: “category”. */
+    public function longestDetail(string $name): int
+    {
+        return $this->isUsual ? $this->profile->longestDetails[$name] ?? Limits::READING : Limits::READING;
+    }
 
     /** Code points that can be typed after the shortest trigger, in one line of this chat. */
     public function longestTyped(): int

@@ -51,6 +51,8 @@ final class StaticAnalyzer extends EstimateContext
     /**
      * @param  list<string>  $triggers  any of which sets it off
      * @param  Lengths|null  $lengths  of the pack's channel, where several responses are looked at
+     * @param  bool  $isUsual  whether details of channels and people have their usual lengths: then it may be shorter
+     *     than what can be said
      */
     public static function of(
         Response $response,
@@ -58,8 +60,9 @@ final class StaticAnalyzer extends EstimateContext
         ChatProfile $profile,
         array $triggers,
         ?Lengths $lengths = null,
+        bool $isUsual = false,
     ): ResponseEstimate {
-        $analyzer = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel));
+        $analyzer = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel), $isUsual);
         $extent = $analyzer->parts($response->parts)->atMost(Limits::SAID);
 
         return new ResponseEstimate(

@@ -281,6 +281,20 @@ final class TryTest extends TestCase
         self::assertSame([[0, 'tamsin', 'Bram: !splinter']], is_array($alone) ? $alone['lines'] : null);
     }
 
+    public function test_the_length_counts_a_category_as_long_as_they_are_and_is_no_false_alarm(): void
+    {
+        $html = fn (string $text): string => (string) $this->post(
+            route('write.preview', $this->cove),
+            $this->fields(['responses' => [['text' => $text, 'weight' => '1']]]),
+        )->json('html');
+        $shoutOut = $html('[when target]Visit [target], last busy with [target.category].[else]Name somebody.[end]');
+        self::assertStringNotContainsString('cut off.', str_replace('would its end be cut off.', '', $shoutOut));
+        self::assertStringContainsString('Only with an unusually long title, category or link', $shoutOut);
+        self::assertMatchesRegularExpression('/to \d{2,3} of 500 characters\./', $shoutOut);
+        self::assertStringContainsString('and what is more is cut off', $html('[words] [words]'));
+        self::assertStringNotContainsString('unusually long', $html('Ahoy, [caller].'));
+    }
+
     public function test_findings_come_with_their_places_and_mends(): void
     {
         $found = $this->post(

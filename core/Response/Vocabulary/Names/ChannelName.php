@@ -100,7 +100,7 @@ final readonly class ChannelName extends Name
             return ValueEstimate::written($in->pack->channel->name);
         }
         $estimate = match ($part) {
-            'title', 'category', 'link' => ValueEstimate::text(0, Limits::READING),
+            'title', 'category', 'link' => ValueEstimate::text(0, $in->longestDetail($part)),
             'tags', 'guests' => ValueEstimate::items(
                 Many::divided(ValueEstimate::text(1, Limits::READING)),
                 $in->lengths->joint(),

@@ -136,7 +136,9 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             'known', 'here' => $in->lengths->yesNo(),
             'lines' => ValueEstimate::whole(Range::ofACount())->orNothing(),
             'first_seen', 'last_seen' => $in->lengths->moment()->orNothing(),
-            'category', 'link' => ValueEstimate::text(0, Limits::READING)->orNothing()->orGap(GapReason::DetailsDown),
+            'category', 'link' => ValueEstimate::text(0, $in->longestDetail($part))
+                ->orNothing()
+                ->orGap(GapReason::DetailsDown),
             'followed', 'subscribed', 'account_made' => $in->lengths
                 ->moment()
                 ->orNothing()

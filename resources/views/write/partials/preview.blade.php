@@ -25,6 +25,7 @@
             @endif
         </svg>
         <span>{{ $preview->length->inWords() }}</span>
+        @if ($preview->length->note() !== '')<span class="because">{{ $preview->length->note() }}</span>@endif
         @if ($preview->length->where() !== '')
             <span class="because">Longest where {{ $preview->length->where() }}.</span>
         @endif
