@@ -86,7 +86,7 @@ export function hearAgain() {
 /** Several lines are said one after the other, as if each had been typed; a field of one line would run them together. */
 function sayPasted(event) {
     const text = event.clipboardData?.getData('text/plain') ?? '';
-    if (event.target.id === 'say-line' && /\n\s*\S/.test(text)) {
+    if (event.target.id === 'say-line' && text.trim().includes('\n')) {
         event.preventDefault();
         const chat = document.getElementById('chat');
         htmx.ajax('POST', chat.getAttribute('hx-post'), { source: chat, values: { do: 'say', line: text, speaker: document.getElementById('speaker').value } });

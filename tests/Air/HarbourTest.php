@@ -114,7 +114,7 @@ final class HarbourTest extends TestCase
         self::assertSame('{"error":"not found"}', $this->harbour->ask('/channels/../etc'));
         $person = json_decode($this->harbour->ask('/people/tamsin'), true);
         self::assertIsArray($person);
-        self::assertSame(['followed', 'account_made', 'category'], array_keys($person));
+        self::assertSame(['followed', 'account_made', 'category', 'link'], array_keys($person));
         self::assertSame('{"error":"not found"}', $this->harbour->ask('/people/nobody'));
     }
 

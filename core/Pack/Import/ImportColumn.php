@@ -89,7 +89,10 @@ enum ImportColumn: string
     public function isPlainly(string $cell): bool
     {
         return match ($this) {
-            self::Aliases => preg_match('/^!\S++(?:[\s,]++!\S++)*$/Du', $cell) === 1,
+            self::Aliases => array_filter(
+                preg_split('/[\s,]+/u', $cell, -1, PREG_SPLIT_NO_EMPTY) ?: [''],
+                static fn (string $word): bool => $word === '!' || ! str_starts_with($word, '!'),
+            ) === [],
             self::Level => ImportCell::levels($cell) !== null,
             self::Cooldown, self::PersonCooldown => ! is_numeric($cell) && ImportCell::seconds($cell, null) !== null,
             self::Enabled => ! is_numeric($cell) && ImportCell::yes($cell) !== null,
@@ -100,7 +103,7 @@ enum ImportColumn: string
     private static function plain(string $heading): string
     {
         $words = (string) preg_replace('/(?<=\p{Ll})(?=\p{Lu})/u', ' ', mb_substr(trim($heading), 0, 60));
-        $words = (string) preg_replace('/\([^)]*\)|[_\-:]++| in (?:seconds|minutes|hours)$/iu', ' ', $words);
+        $words = (string) preg_replace('/\([^()]*\)|[_\-:]| in (?:seconds|minutes|hours)$/iu', ' ', $words);
 
         return trim((string) preg_replace('/\s+/u', ' ', mb_strtolower($words)));
     }
