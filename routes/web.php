@@ -14,6 +14,7 @@ use App\Publish\ChatController;
 use App\Publish\ConnectionController;
 use App\Publish\HealthController;
 use App\Publish\PublishController;
+use App\Publish\WaitingController;
 use App\Rehearse\CastController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\RehearseController;
@@ -85,6 +86,7 @@ Route::middleware('auth')->group(function (): void {
         ->where('token', '[0-9a-f]{48}')
         ->name('invitation.accept');
     Route::post('/sign-out', [SessionController::class, 'destroy'])->name('sign-out');
+    Route::post('/first-steps', [AccountController::class, 'dismissFirstSteps'])->name('first-steps.dismiss');
     Route::get('/account', [AccountController::class, 'show'])->name('account');
     Route::put('/account/name', [AccountController::class, 'name'])->name('account.name');
     Route::get('/account/email/confirm', [AccountController::class, 'confirm'])->name('account.email.confirm');
@@ -122,6 +124,9 @@ Route::prefix('/channels/{channel}')
                 ->middleware('throttle:trying')
                 ->name('publish.differently');
             Route::get('/publish/chat', [ChatController::class, 'index'])->name('publish.chat');
+            Route::post('/publish/waiting', WaitingController::class)
+                ->middleware('throttle:watching')
+                ->name('publish.waiting');
             Route::get('/publish/health', HealthController::class)
                 ->middleware('throttle:watching')
                 ->name('publish.health');

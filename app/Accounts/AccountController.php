@@ -90,6 +90,13 @@ final readonly class AccountController
         return $this->back('You are signed out everywhere else.');
     }
 
+    public function dismissFirstSteps(#[CurrentUser] User $user): RedirectResponse
+    {
+        FirstStep::dismiss($user);
+
+        return back();
+    }
+
     private function endOthers(Request $request, User $user): void
     {
         $this->sessions->endOthers($user, $request->session()->getId());

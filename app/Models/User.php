@@ -16,6 +16,7 @@ use Illuminate\Notifications\Notifiable;
  * @property int $id
  * @property string $name
  * @property string $email
+ * @property list<string> $first_steps
  * @property bool $is_operator commands what is for all channels
  * @property Collection<int, Membership> $memberships
  */
@@ -30,7 +31,9 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'is_operator' => 'boolean'];
+    protected $casts = ['password' => 'hashed', 'is_operator' => 'boolean', 'first_steps' => 'array'];
+
+    protected $attributes = ['first_steps' => '[]'];
 
     /** @return HasMany<Membership, $this> */
     public function memberships(): HasMany

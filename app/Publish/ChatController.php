@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publish;
 
+use App\Accounts\FirstStep;
 use App\Air\Log;
 use App\Air\LogEntry;
 use App\Air\Streams\Grant;
@@ -127,8 +128,11 @@ final readonly class ChatController
     }
 
     /** @throws ValidationException beside the line */
-    public function say(LineRequest $request, Channel $channel): Response|RedirectResponse
-    {
+    public function say(
+        LineRequest $request,
+        Channel $channel,
+        #[CurrentUser] User $user,
+    ): Response|RedirectResponse {
         $problem = match (true) {
             $channel->chat_server !== null => 'This channel’s chat is not the harbour’s: write in it there.',
             ! $this->harbour->say($channel, $request->as(), $request->text()) => 'The harbour did not take it: it is '
@@ -138,6 +142,7 @@ final readonly class ChatController
         if ($problem !== '') {
             throw ValidationException::withMessages(['text' => $problem]);
         }
+        FirstStep::SeeIt->take($user);
 
         return $request->expectsJson()
             ? response()->noContent()

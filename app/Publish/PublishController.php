@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publish;
 
+use App\Accounts\FirstStep;
 use App\Models\Channel;
 use App\Models\Edition;
 use App\Models\User;
@@ -54,10 +55,16 @@ final readonly class PublishController
         try {
             $edition = $publish($channel, $request->note(), $request->chosen(), $user);
         } catch (CannotPublish $refused) {
-            return back()->withInput()->withErrors(['changes' => $refused->getMessage()]);
+            return back()
+                ->withInput()
+                ->withErrors(['changes' => $refused->getMessage()])
+                ->with('notice', $request->boolean('back') ? $refused->getMessage() : null);
         }
 
-        return redirect()->route('publish', $channel)->with('notice', "Edition {$edition->number} is on the air.");
+        FirstStep::Publish->take($user);
+        $next = $request->boolean('back') ? back() : redirect()->route('publish', $channel);
+
+        return $next->with('notice', "Edition {$edition->number} is on the air.");
     }
 
     public function putOnAir(Channel $channel, Edition $edition): RedirectResponse

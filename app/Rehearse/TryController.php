@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
+use App\Accounts\FirstStep;
 use App\Models\Channel;
 use App\Models\CommandRow;
+use App\Models\User;
 use App\Write\CommandForm;
 use DateTimeImmutable;
 use DateTimeZone;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use SilverParrot\Value\Moment;
@@ -21,6 +24,7 @@ final class TryController
         Channel $channel,
         TryChat $try,
         Expectations $expectations,
+        #[CurrentUser] User $user,
     ): View {
         $state = TryState::read($request, $channel->seed);
         $line = $request->string('line')->value();
@@ -38,6 +42,9 @@ final class TryController
         };
         [$draft, $row] = self::draft($request, $channel);
 
+        if ($request->string('do')->value() === 'say') {
+            FirstStep::Try->take($user);
+        }
         $tried = $try->run($channel, $state, $draft?->command, $row?->trigger);
 
         return view('rehearse.partials.heard', [

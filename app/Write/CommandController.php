@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Write;
 
+use App\Accounts\FirstStep;
 use App\Models\Channel;
 use App\Models\CommandRow;
 use App\Models\User;
@@ -119,6 +120,8 @@ final readonly class CommandController
         if ($errors === [] && $form->command->trigger !== '') {
             try {
                 $saved = $this->rows->save($channel, $row, $form->command, $user, $request->integer('revision'));
+                FirstStep::Write->take($user);
+                FirstStep::Save->take($user);
 
                 return $request->expectsJson()
                     ? response()->json($this->page->saved($channel, $saved))

@@ -59,7 +59,7 @@ final readonly class CommandPage
     /**
      * What a page has to know that goes on after its command was saved.
      *
-     * @return array{number: int, revision: int, responses: list<string>, url: string, action: string, title: string,
+     * @return array{number: int, revision: int, responses: list<string>, url: string, action: string, id: string, title: string,
      *     notice: string, expectations: string}
      */
     public function saved(Channel $channel, CommandRow $row): array
@@ -72,6 +72,7 @@ final readonly class CommandPage
             ),
             'url' => route('write.command', [$channel, $row]),
             'action' => route('write.update', [$channel, $row]),
+            'id' => $row->stable_id,
             'title' => "{$row->trigger} · {$channel->name}",
             'notice' => "{$row->trigger} is saved.",
             'expectations' => view('rehearse.partials.expectations', [

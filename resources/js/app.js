@@ -7,6 +7,7 @@ import { startImport } from './import.js';
 import { startKeys } from './keys.js';
 import { layNotes } from './margin.js';
 import { startSession } from './session.js';
+import { startWaiting } from './waiting.js';
 
 window.htmx = htmx;
 
@@ -17,4 +18,5 @@ startCommand();
 startAir();
 startImport();
 startDisplay();
+startWaiting();
 layNotes();

@@ -130,6 +130,7 @@ class CommandPage {
         this.form.elements.command.value = answer.number;
         this.form.elements.revision.value = answer.revision;
         this.form.action = answer.action;
+        document.querySelector('#publish-this-form [name="changes[]"]').value = answer.id;
         if (!this.form.elements._method) {
             this.form.prepend(Object.assign(document.createElement('input'), { type: 'hidden', name: '_method', value: 'put' }));
         }
@@ -140,6 +141,7 @@ class CommandPage {
         document.querySelectorAll('.conflict, .samples, #command .problem').forEach((one) => one.remove());
         document.querySelectorAll('#command [aria-invalid]').forEach((one) => one.removeAttribute('aria-invalid'));
         this.tell(answer.notice);
+        document.body.dispatchEvent(new Event('parrot:saved'));
         const expectations = document.getElementById('expectations');
         if (expectations) {
             expectations.outerHTML = answer.expectations;
@@ -398,6 +400,7 @@ class CommandPage {
     weights() {
         const all = [...this.form.querySelectorAll('[data-response] .weight')];
         const sum = all.reduce((total, one) => total + (Number(one.querySelector('input').value) || 0), 0);
+        this.form.querySelector('[data-responses]').classList.toggle('is-several', all.length > 1);
         all.forEach((one) => {
             one.hidden = all.length < 2;
             const weight = Number(one.querySelector('input').value) || 0;

@@ -34,6 +34,10 @@ export function layNotes() {
     }
     margin.querySelector('svg.rules')?.remove();
     const notes = [...margin.querySelectorAll('[data-for], [data-about]')].filter((note) => !note.hidden);
+    // Once something has stood in it, it stays: the text beside it does not jump with every note.
+    if (notes.length > 0) {
+        margin.parentElement.classList.add('has-notes');
+    }
     notes.forEach((note) => (note.style.top = ''));
     if (!wide.matches) {
         return;

@@ -1,4 +1,5 @@
 <x-door title="Channels">
+    <p class="small">Each channel has its own commands, its own memory, and its own parrot: the account that listens to the chat and answers.</p>
     <ul class="ruled">
         @forelse ($memberships as $membership)
             <li><a href="{{ route('write', $membership->channel) }}">{{ $membership->channel->name }}</a> <span class="small">as {{ $membership->role->value }}</span></li>

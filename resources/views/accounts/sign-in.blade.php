@@ -1,4 +1,5 @@
 <x-door title="Sign in">
+    <p>Silver Parrot answers a stream’s chat: write its commands, try them in a simulated chat, and publish what works.</p>
     <form method="post" action="{{ route('sign-in') }}">
         @csrf
         <x-line-field name="email" label="Email address" type="email" required autofocus autocomplete="username" />

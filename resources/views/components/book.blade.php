@@ -19,11 +19,11 @@
         <a class="name" href="{{ route('home') }}"><img src="{{ asset('assets/parrot.svg') }}" alt="" width="22" height="22"><span>Silver Parrot</span></a>
         @if ($channel)
             <span class="channel">{{ $channel->name }}</span>
-            <nav class="tabs" aria-label="Rooms">
+            <nav class="tabs" aria-label="Rooms" data-waiting="{{ route('publish.waiting', $channel) }}">
                 <a href="{{ route('write', $channel) }}" @class(['tab', 'is-open' => $room === 'write']) @if ($room === 'write') aria-current="page" @endif>Write</a>
                 <a href="{{ route('remember', $channel) }}" @class(['tab', 'is-open' => $room === 'remember']) @if ($room === 'remember') aria-current="page" @endif>Remember</a>
                 <a href="{{ route('rehearse', $channel) }}" @class(['tab', 'is-open' => $room === 'rehearse']) @if ($room === 'rehearse') aria-current="page" @endif>Rehearse</a>
-                <a href="{{ route('publish', $channel) }}" @class(['tab', 'is-open' => $room === 'publish']) @if ($room === 'publish') aria-current="page" @endif>Publish</a>
+                <a href="{{ route('publish', $channel) }}" @class(['tab', 'is-open' => $room === 'publish']) @if ($room === 'publish') aria-current="page" @endif>Publish <span id="waiting-changes" class="count"></span></a>
             </nav>
         @endif
         <div class="notices" role="status" aria-live="polite">

@@ -25,6 +25,7 @@
             <div class="offer" id="offer" hidden role="status">
                 <p>You typed something here <span data-offer-when></span> that was never saved. <button type="button" class="as-link" data-take-up>Restore it</button> or <button type="button" class="as-link" data-throw-away>discard it</button>.</p>
             </div>
+            @if ($isNew) @include('partials.first-steps') @endif
             @if ($isNew && $problems === [] && ! $conflict)
                 <p class="samples">Begin with @foreach (SilverParrot\Hearing\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}">{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
             @endif
@@ -47,7 +48,7 @@
                 @foreach (SilverParrot\Hearing\Gates\GateSettings::all($command->gates) as $setting)
                     @foreach ($problems['gates.'.$setting::key()] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 @endforeach
-                <div data-responses>
+                <div data-responses @class(['is-several' => count($responses) > 1])>
                     @foreach ($responses as $index => $response)
                         @include('write.partials.response', ['several' => count($responses) > 1])
                     @endforeach
@@ -61,7 +62,7 @@
                         <option value="">anyone allowed</option>
                         @foreach ($tried->cast as $member)<option value="{{ $member->login }}">{{ $member->name }}</option>@endforeach
                     </select></label>
-                    , <label>typing <input dir="auto" name="typed" class="blank" size="14" placeholder="nothing else" aria-label="What they typed after the trigger"></label>
+                    <label>typing <input dir="auto" name="typed" class="blank" size="14" placeholder="nothing else" aria-label="What they typed after the trigger"></label>
                 </div>
                 <div id="preview" class="preview" aria-live="polite">@include('write.partials.preview')</div>
                 <fieldset @disabled(! $mayWrite)>
@@ -80,9 +81,10 @@
                 </fieldset>
                 <p class="sentence" id="sentence">{{ $sentence }}</p>
                 @if ($mayWrite)
-                    <p class="save-bar"><button class="strong">Save</button> <span class="small" id="save-state">{{ match (true) { $conflict !== null, $problems !== [] => 'Not saved.', $isNew => 'Not saved yet.', default => 'Saved.' } }}</span> <a class="to-findings" href="#findings" hidden></a></p>
+                    <p class="save-bar"><button class="strong">Save</button> <button class="plain" id="publish-this" form="publish-this-form" hidden>Publish this</button> <span class="small" id="save-state">{{ match (true) { $conflict !== null, $problems !== [] => 'Not saved.', $isNew => 'Not saved yet.', default => 'Saved.' } }}</span> <a class="to-findings" href="#findings" hidden></a></p>
                 @endif
             </form>
+            @if ($mayWrite)<form method="post" action="{{ route('publish.store', $channel) }}" id="publish-this-form">@csrf<input type="hidden" name="chosen" value="1"><input type="hidden" name="back" value="1"><input type="hidden" name="changes[]" value="{{ $row?->stable_id }}"></form>@endif
             @include('rehearse.partials.expectations')
         </section>
         <aside class="margin" id="margin" aria-label="Findings and whys">

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publish;
+
+use App\Models\Channel;
+use App\Models\DefinitionChange;
+use App\Storage\Assembler;
+use Illuminate\Contracts\Cache\Repository;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use SilverParrot\Format\Difference;
+use SilverParrot\Format\Differences;
+
+/** What of the draft is not on the air yet; looked at once for as long as neither changes. */
+final readonly class WaitingChanges
+{
+    private const DAYS = 7;
+
+    public function __construct(private Repository $cache, private Assembler $assembler, private Editions $editions)
+    {
+    }
+
+    /** @return list<string> ids of commands that differ; one that is empty for what belongs to no command */
+    public function in(Channel $channel): array
+    {
+        $stamp = implode(' ', [
+            'waiting',
+            $channel->id,
+            $channel->edition_on_air ?? 0,
+            self::last($channel->changes()),
+            self::last(DefinitionChange::query()->where('channel_id', $channel->id)),
+            implode(',', [$channel->facts()->count(), $channel->listItems()->count(), $channel->counters()->count()]),
+        ]);
+
+        return $this->cache->remember($stamp, now()->addDays(self::DAYS), fn (): array => array_map(
+            static fn (Difference $one): string => $one->id,
+            Differences::between(
+                $this->editions->onAir($channel, asPublished: true),
+                $this->assembler->document($channel),
+            ),
+        ));
+    }
+
+    /** @param  Builder<covariant Model>|HasMany<covariant Model, Channel>  $of */
+    private static function last(Builder|HasMany $of): int
+    {
+        $last = $of->max('id');
+
+        return is_int($last) ? $last : 0;
+    }
+}
