@@ -276,6 +276,7 @@ final class Browser
         float $seconds = self::PATIENCE,
     ): mixed {
         $until = microtime(true) + $seconds;
+        $last = null;
         do {
             try {
                 $answer = $ask();
@@ -289,7 +290,10 @@ final class Browser
             usleep(40_000);
         } while (microtime(true) < $until);
 
-        Assert::fail(is_string($complaint) ? $complaint : $complaint());
+        Assert::fail(
+            (is_string($complaint) ? $complaint : $complaint())
+                .($last === null ? '' : ' ('.strtok($last->getMessage(), "\n").')'),
+        );
     }
 
     private function flat(string $within): string

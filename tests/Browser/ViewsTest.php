@@ -15,7 +15,7 @@ final class ViewsTest extends BrowserTestCase
             $barriers[$path] = $page->go($this->url($path))->barriers();
         }
         $this->signIn($page);
-        $page->go($this->url('/channels/1/members'))->press('Make an invitation')->sees('Share this link.');
+        $page->go($this->url('/channels/1/members'))->press('Create an invitation')->sees('Share this link.');
         $barriers['an invitation made'] = $page->barriers();
         $invitation = $page->value('#link');
         foreach ([$invitation, $this->url('/invitation/'.str_repeat('a', 48))] as $address) {
@@ -33,6 +33,11 @@ final class ViewsTest extends BrowserTestCase
                     '/channels/1/write/findings',
                     '/channels/1/write/import?pasted=%21bell%2Cding+%5Bcaler%5D',
                     '/channels/1/nowhere',
+                    '/account',
+                    '/channels/1/write/deleted',
+                    '/channels/1/rehearse',
+                    '/channels/1/rehearse?person=new',
+                    '/channels/1/publish/chat?unanswered=1',
                     '/channels/1/remember',
                     '/channels/1/publish',
                     '/channels/1/publish/chat',
@@ -82,6 +87,9 @@ final class ViewsTest extends BrowserTestCase
                 '/channels/1/publish',
                 '/channels/1/publish/chat',
                 '/channels/1/publish/connection',
+                '/account',
+                '/channels/1/write/deleted',
+                '/channels/1/rehearse?person=new',
             ] as $path
         ) {
             $page->go($this->url($path))->find('#left-page');
