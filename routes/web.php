@@ -26,6 +26,7 @@ use App\Write\CommandsController;
 use App\Write\DeletedCommandsController;
 use App\Write\FindingsController;
 use App\Write\FloodController;
+use App\Write\HelpController;
 use App\Write\ImportController;
 use App\Write\PreviewController;
 use App\Write\ReferenceController;
@@ -110,6 +111,7 @@ Route::prefix('/channels/{channel}')
             Route::get('/write', [CommandsController::class, 'index'])->name('write');
             Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->name('write.command');
             Route::get('/write/deleted', [DeletedCommandsController::class, 'index'])->name('write.deleted');
+            Route::get('/write/help', HelpController::class)->name('write.help');
             Route::get('/write/findings', [FindingsController::class, 'index'])->name('write.findings');
             Route::get('/write/reference', ReferenceController::class)->name('write.reference');
             Route::post('/write/preview', PreviewController::class)

@@ -12,8 +12,12 @@ use Illuminate\Http\Request;
 /** How much waits in which room: small numbers on the tabs, which fill in by themselves. */
 final class WaitingController
 {
-    public function __invoke(Request $request, Channel $channel, WaitingChanges $waiting, Findings $findings): JsonResponse
-    {
+    public function __invoke(
+        Request $request,
+        Channel $channel,
+        WaitingChanges $waiting,
+        Findings $findings,
+    ): JsonResponse {
         $changes = $waiting->in($channel);
         $command = $channel->commands()->whereKey($request->integer('command'))->first();
 

@@ -21,6 +21,7 @@ use Illuminate\Http\Response;
 use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Sample;
 use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Hearing\WorkedExample;
 
 /** One command's page. */
 final readonly class CommandController
@@ -32,12 +33,17 @@ final readonly class CommandController
     public function create(Request $request, Channel $channel, Assembler $assembler): View
     {
         $sample = Sample::tryFrom($request->string('sample')->value());
+        $example = WorkedExample::tryFrom($request->string('example')->value());
+        $names = $assembler->names($channel);
 
         // Kind starting values: 10 s for the channel, 60 s for a person.
         return $this->page->view(
             $channel,
             null,
-            $sample === null ? Say::on('!', '') : $sample->command($assembler->names($channel)),
+            match (true) {
+                $sample !== null => $sample->command($names),
+                default => Say::on('!', $example?->response($names) ?? ''),
+            },
             line: $request->integer('line'),
         );
     }

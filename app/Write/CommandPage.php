@@ -59,8 +59,8 @@ final readonly class CommandPage
     /**
      * What a page has to know that goes on after its command was saved.
      *
-     * @return array{number: int, revision: int, responses: list<string>, url: string, action: string, id: string, title: string,
-     *     notice: string, expectations: string}
+     * @return array{number: int, revision: int, responses: list<string>, url: string, action: string, id: string,
+     *     title: string, notice: string, expectations: string}
      */
     public function saved(Channel $channel, CommandRow $row): array
     {

@@ -35,6 +35,7 @@ final class ViewsTest extends BrowserTestCase
                     '/channels/1/nowhere',
                     '/account',
                     '/channels/1/write/deleted',
+                    '/channels/1/write/help',
                     '/channels/1/rehearse',
                     '/channels/1/rehearse?person=new',
                     '/channels/1/publish/chat?unanswered=1',
@@ -89,6 +90,7 @@ final class ViewsTest extends BrowserTestCase
                 '/channels/1/publish/connection',
                 '/account',
                 '/channels/1/write/deleted',
+                '/channels/1/write/help',
                 '/channels/1/rehearse?person=new',
             ] as $path
         ) {

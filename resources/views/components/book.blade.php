@@ -53,9 +53,11 @@
         </dialog>
     @endauth
     <dialog id="help" class="sheet" aria-labelledby="help-title">
-        <h2 id="help-title">Keys</h2>
+        <h2 id="help-title">Help</h2>
+        @if ($channel)<p><a href="{{ route('write.help', $channel) }}">How to write a response: ten examples, and everything a slot can hold</a></p>@endif
+        <h3>Keys</h3>
         <dl>
-            <div><dt><kbd>/</kbd></dt><dd>find a command</dd></div>
+            <div><dt><kbd>/</kbd></dt><dd>search the commands</dd></div>
             <div><dt><kbd>n</kbd></dt><dd>write a new command</dd></div>
             <div><dt><kbd>Ctrl</kbd> <kbd>S</kbd></dt><dd>save</dd></div>
             <div><dt><kbd>Ctrl</kbd> <kbd>Enter</kbd></dt><dd>from the text to the chat, and back</dd></div>

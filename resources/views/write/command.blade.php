@@ -56,7 +56,7 @@
                 @foreach ($problems['responses'] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => SilverParrot\Hearing\Steps\Say::response(''), 'several' => true])</template>
                 </fieldset>
-                <p class="small">@if ($mayWrite)<button type="button" class="as-link" data-add-response>Add a random reply</button> · @endif<button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What you can use here</button></p>
+                <p class="small">@if ($mayWrite)<button type="button" class="as-link" data-add-response>Add a random reply</button> · @endif<button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What you can use here</button> · <a class="as-link" href="{{ route('write.help', $channel) }}" target="_blank">Ten examples</a></p>
                 <div class="preview-head small">
                     <label>Preview for <select name="person" class="blank" aria-label="Preview for whom">
                         <option value="">anyone allowed</option>

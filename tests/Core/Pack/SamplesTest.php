@@ -12,6 +12,8 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Sample;
+use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Hearing\WorkedExample;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
@@ -49,5 +51,29 @@ final class SamplesTest extends TestCase
                 }
             }
         }
+    }
+
+    public function test_every_worked_example_says_something_and_only_the_count_needs_a_counter(): void
+    {
+        foreach ([World::pack(), Pack::blank()] as $names) {
+            foreach (WorkedExample::cases() as $example) {
+                $command = Say::on('!a', $example->response($names));
+                $errors = array_filter(
+                    Checks::ofCommand($command, $names, CheckEnvironment::at(Moment::fromIso(World::NOW))),
+                    static fn (Finding $finding): bool => $finding->isError(),
+                );
+                $needs = $example === WorkedExample::Count && $names->counters === [];
+                self::assertCount($needs ? 1 : 0, $errors, $example->value);
+                $rehearsal = new Rehearsal($names->withCommand($command), new InitialState, '1', ChatProfile::stream());
+                $said = $rehearsal->line(
+                    'e',
+                    Person::known('1', 'bram', 'Bram', Levels::of(Level::Moderator)),
+                    "!a {$example->typed()}",
+                    Moment::fromIso(World::NOW) ?? new Moment(0),
+                )->texts();
+                self::assertCount($needs ? 0 : 1, $said, $example->value);
+            }
+        }
+        self::assertCount(10, WorkedExample::cases());
     }
 }

@@ -48,6 +48,7 @@ final class StrangersTest extends TestCase
     private const READING = [
         'write.findings',
         'write.deleted',
+        'write.help',
         'rehearse',
         'write',
         'write.command',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Write;
 
+use App\Accounts\FirstStep;
 use App\Accounts\Role;
 use App\Models\CommandRow;
 use App\Storage\Assembler;
@@ -191,6 +192,25 @@ final class CommandsTest extends TestCase
         self::assertNull(CommandRow::query()->find($row->id));
     }
 
+    public function test_the_help_shows_examples_with_what_they_say_and_one_begins_with_them(): void
+    {
+        $this->actingAs($this->wren);
+        $this->get(route('write.help', $this->cove))
+            ->assertOk()
+            ->assertSee('Ten examples')
+            ->assertSee('Ahoy, Pia!')
+            ->assertSee('Tamsin orders two biscuits.')
+            ->assertSee('MIND THE PAINT')
+            ->assertSee('?find=high%20water', false)
+            ->assertSee('What you can use in a slot');
+        $this->get(route('write.new', ['channel' => $this->cove, 'example' => 'typed']))->assertSee('[caller] orders');
+        $far = $this->harbour($pia = $this->person('Pia'));
+        $this->actingAs($pia)
+            ->get(route('write.help', $far))
+            ->assertOk()
+            ->assertSee('[target or &quot;everybody&quot;]', false);
+    }
+
     public function test_deleted_commands_wait_a_month_to_be_restored(): void
     {
         $this->actingAs($this->wren);
@@ -332,6 +352,7 @@ final class CommandsTest extends TestCase
                 $this->fields(['do' => 'say', 'speaker' => 'pia', 'line' => '!tide']),
             ],
         ];
+        FirstStep::Try->take($this->wren);
         $few = array_map(static fn (array $page): DatabaseWork => $work(...$page), $pages);
         $more = static fn (Sequence $at): array => ['trigger' => "!more{$at->index}"];
         $this->insert(CommandRow::factory()->for($this->cove)->sequence($more), 1_982);
