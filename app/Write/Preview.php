@@ -9,6 +9,7 @@ use App\Storage\Assembler;
 use App\Storage\MemoryRows;
 use App\Storage\Named;
 use App\Wording\Sentences;
+use Closure;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
@@ -17,6 +18,7 @@ use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
@@ -26,6 +28,7 @@ use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\LongestAnswer;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Analysis\StaticAnalyzer;
+use SilverParrot\Response\Branches;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Value\Moment;
@@ -33,6 +36,9 @@ use SilverParrot\Value\Moment;
 /** What a command that is being written would say, for a chosen person and at the edges; nothing is kept. */
 final readonly class Preview
 {
+    /** Replies and branches that are shown. */
+    private const MOST = 40;
+
     public function __construct(
         private Assembler $assembler,
         private MemoryRows $memory,
@@ -44,9 +50,16 @@ final readonly class Preview
     /**
      * @param  int  $focus  which of the responses the author is in
      * @param  string  $login  of somebody in the cast; empty: the one with the least levels who may
+     * @param  bool  $all  whether every reply and every branch of each is shown
      */
-    public function of(Channel $channel, Command $command, int $focus, string $login, string $words): PreviewResult
-    {
+    public function of(
+        Channel $channel,
+        Command $command,
+        int $focus,
+        string $login,
+        string $words,
+        bool $all = false,
+    ): PreviewResult {
         $prepared = $this->prepared;
         $handler = new EventHandler($prepared);
         $pack = $this->assembler->names($channel, Named::in($command->sources(), $prepared));
@@ -67,7 +80,53 @@ final readonly class Preview
             $findings,
             $response === null ? null : self::length($pack, $command, $prepared->response($response->text()), $channel),
             $this->sentences->summary(CommandSummary::of($command, $prepared)),
+            $all
+                ? $this->all(
+                    $command,
+                    self::withSomebodyNamed($words, $pack, $caller),
+                    fn (Command $one, string $typed): Outcome => $this->say(
+                        $handler,
+                        $pack->withCommand($one),
+                        $situation,
+                        $caller,
+                        $one,
+                        $typed,
+                        $channel,
+                    ),
+                )
+                : [],
         );
+    }
+
+    /**
+     * @param  Closure(Command, string): Outcome  $say
+     * @return list<array{string, Outcome}> which reply and which branch, and what comes of it
+     */
+    private function all(Command $command, string $words, Closure $say): array
+    {
+        $all = [];
+        foreach ($command->responses as $index => $response) {
+            $name = count($command->responses) > 1 ? 'reply '.($index + 1) : '';
+            $branches = Branches::of($response->text());
+            foreach ($branches === [] ? [['', $response->text()]] : $branches as [$branch, $text]) {
+                $shown = self::only($command, [new CommandResponse([new Say($text)])]);
+                $all[] = [implode(': ', array_filter([$name, $branch])), $say($shown, $words)];
+            }
+        }
+
+        return array_slice($all, 0, self::MOST);
+    }
+
+    /** A branch that names the target says little while nobody is named. */
+    private static function withSomebodyNamed(string $words, Pack $pack, Person $caller): string
+    {
+        foreach ($words === '' ? $pack->cast : [] as $member) {
+            if (! $caller->is($member->login)) {
+                return "@{$member->login}";
+            }
+        }
+
+        return $words;
     }
 
     private static function length(Pack $pack, Command $command, Response $response, Channel $channel): ?Length

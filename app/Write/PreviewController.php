@@ -21,6 +21,7 @@ final class PreviewController
             $request->integer('focus'),
             $request->string('person')->value(),
             mb_substr($request->string('typed')->value(), 0, 500),
+            $request->boolean('all'),
         );
 
         return response()->json([

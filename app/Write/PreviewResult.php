@@ -16,6 +16,7 @@ final readonly class PreviewResult
      *     "responses/0/text"
      * @param  Length|null  $length  null where the response cannot be read
      * @param  string  $sentence  what the command is, in one
+     * @param  list<array{string, Outcome}>  $all  every reply and branch, where that was asked
      */
     public function __construct(
         public Person $caller,
@@ -24,6 +25,7 @@ final readonly class PreviewResult
         public array $findings,
         public ?Length $length,
         public string $sentence,
+        public array $all = [],
     ) {
     }
 

@@ -2,7 +2,7 @@
  * What is typed is kept in this browser with every change, by person, channel and command: it survives a reload, a
  * crash and a lost session. It is offered when the page comes back, never forced.
  */
-const LEFT_OUT = ['_token', '_method', 'focus', 'person', 'typed', 'revision', 'command'];
+const LEFT_OUT = ['_token', '_method', 'focus', 'person', 'typed', 'all', 'revision', 'command'];
 
 /** What stands in a form, also where it may only be read: a browser leaves out what cannot be changed. */
 export function standingIn(form) {

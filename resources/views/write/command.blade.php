@@ -63,6 +63,7 @@
                         @foreach ($tried->cast as $member)<option value="{{ $member->login }}">{{ $member->name }}</option>@endforeach
                     </select></label>
                     <label>typing <input dir="auto" name="typed" class="blank" size="14" placeholder="nothing else" aria-label="What they typed after the trigger"></label>
+                    <label><input type="checkbox" name="all" value="1"> every reply and branch</label>
                 </div>
                 <div id="preview" class="preview" aria-live="polite">@include('write.partials.preview')</div>
                 <fieldset @disabled(! $mayWrite)>

@@ -281,6 +281,22 @@ final class TryTest extends TestCase
         self::assertSame([[0, 'tamsin', 'Bram: !splinter']], is_array($alone) ? $alone['lines'] : null);
     }
 
+    public function test_every_reply_and_branch_is_shown_when_it_is_asked_for(): void
+    {
+        $html = fn (array $asked): string => (string) $this->post(
+            route('write.preview', $this->cove),
+            $asked + $this->fields(['responses' => [
+                ['text' => '[when target]Visit [target].[else]Name somebody.[end]', 'weight' => '1'],
+                ['text' => 'Another reply.', 'weight' => '1'],
+            ]]),
+        )->json('html');
+        self::assertStringNotContainsString('reply 2', $html([]));
+        $all = $html(['all' => '1']);
+        foreach (['reply 1: when target', 'Visit Wren Halloway.', 'reply 1: else', 'reply 2', 'Another reply.'] as $told) {
+            self::assertStringContainsString($told, $all);
+        }
+    }
+
     public function test_the_length_counts_a_category_as_long_as_they_are_and_is_no_false_alarm(): void
     {
         $html = fn (string $text): string => (string) $this->post(

@@ -7,6 +7,13 @@
         @endforeach
         (nothing is changed here).</p>
 @endif
+@if ($preview->all !== [])
+    <dl class="edges" aria-label="Every reply and branch">
+        @foreach ($preview->all as [$which, $outcome])
+            <div><dt>{{ $which === '' ? 'the reply' : $which }}</dt><dd>@include('write.partials.heard')</dd></div>
+        @endforeach
+    </dl>
+@endif
 <dl class="edges" aria-label="At the edges">
     @foreach ($preview->otherEdges() as $edge => $outcome)
         <div><dt>{{ $edge }}</dt><dd>@include('write.partials.heard', ['outcome' => $outcome])</dd></div>
