@@ -86,7 +86,7 @@ final readonly class Preview
                     self::withSomebodyNamed($words, $pack, $caller),
                     fn (Command $one, string $typed): Outcome => $this->say(
                         $handler,
-                        $pack->withCommand($one),
+                        $pack->withCommand($one, $one->trigger),
                         $situation,
                         $caller,
                         $one,

@@ -24,14 +24,15 @@ function meansBy(entry, typed) {
     return word.length < 2 || entry.insert.startsWith(word) ? undefined : entry.also.find((one) => one.startsWith(word));
 }
 
-/** In the text around slots, the words of emotes, from two letters on. */
+/** In the text around slots, the words of emotes that begin with what is typed, from two letters on: prose is no search. */
 function emotes(context, entries) {
     const word = context.matchBefore(/[A-Za-z0-9_]{2,}/);
     if (!word) {
         return null;
     }
-    const options = entries.filter((one) => one.heading === 'Emotes').map((one) => ({ label: one.insert, detail: one.sentence, info: () => picture(one) }));
-    return options.length === 0 ? null : { from: word.from, options, validFor: /^[A-Za-z0-9_]*$/ };
+    const typed = word.text.toLowerCase();
+    const options = entries.filter((one) => one.heading === 'Emotes' && one.insert.toLowerCase().startsWith(typed)).map((one) => ({ label: one.insert, detail: one.sentence, info: () => picture(one) }));
+    return options.length === 0 ? null : { from: word.from, options, filter: false };
 }
 
 function picture(entry) {
