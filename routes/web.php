@@ -28,6 +28,7 @@ use App\Write\FindingsController;
 use App\Write\FloodController;
 use App\Write\HelpController;
 use App\Write\ImportController;
+use App\Write\PackController;
 use App\Write\PreviewController;
 use App\Write\ReferenceController;
 use App\Write\UndoDefinitionController;
@@ -111,6 +112,7 @@ Route::prefix('/channels/{channel}')
             Route::get('/write', [CommandsController::class, 'index'])->name('write');
             Route::get('/write/commands/{command}', [CommandController::class, 'edit'])->name('write.command');
             Route::get('/write/deleted', [DeletedCommandsController::class, 'index'])->name('write.deleted');
+            Route::get('/write/pack', [PackController::class, 'export'])->name('write.pack.export');
             Route::get('/write/help', HelpController::class)->name('write.help');
             Route::get('/write/findings', [FindingsController::class, 'index'])->name('write.findings');
             Route::get('/write/reference', ReferenceController::class)->name('write.reference');
@@ -149,6 +151,8 @@ Route::prefix('/channels/{channel}')
             Route::get('/write/commands/new', [CommandController::class, 'create'])->name('write.new');
             Route::get('/write/import', [ImportController::class, 'create'])->name('write.import');
             Route::post('/write/import', [ImportController::class, 'store']);
+            Route::post('/write/pack', [PackController::class, 'look'])->name('write.pack');
+            Route::post('/write/pack/import', [PackController::class, 'import'])->name('write.pack.import');
             Route::post('/write/import/{batch}/undo', [ImportController::class, 'undo'])
                 ->where('batch', '[0-9A-Za-z]{26}')
                 ->name('write.import.undo');

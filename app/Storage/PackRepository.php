@@ -8,7 +8,10 @@ use App\Accounts\Role;
 use App\Models\Channel;
 use App\Models\ListItem;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
@@ -52,24 +55,30 @@ final readonly class PackRepository
         });
     }
 
+    /**
+     * What has a name here already is changed to what the pack says of it; what it has besides is added; all else
+     * stays.
+     */
+    public function merge(Channel $channel, Pack $pack): void
+    {
+        $channel->update(['flood_person' => $pack->flood->person, 'flood_channel' => $pack->flood->channel]);
+        $this->definitions($channel, $pack);
+    }
+
     private function definitions(Channel $channel, Pack $pack): void
     {
-        $row = static fn (Fact|TextList|Counter|Occasion|Field|Goods $one): array => [
-            'stable_id' => $one->id,
-            'name' => $one->name,
-            'name_folded' => Fold::caseless($one->name),
-        ];
         foreach ($pack->facts as $fact) {
-            $channel->facts()->create($row($fact) + ['text' => $fact->text]);
+            self::put($channel->facts(), $fact, ['text' => $fact->text]);
         }
         foreach ($pack->lists as $list) {
-            $saved = $channel->lists()->create($row($list) + ['draw_order' => $list->order]);
+            $saved = self::put($channel->lists(), $list, ['draw_order' => $list->order]);
+            ListItem::query()->where('channel_id', $channel->id)->where('list_id', $saved->getKey())->delete();
             ListItem::query()->insert(
                 array_map(
                     static fn (WeightedText $item, int $position): array => [
                         'channel_id' => $channel->id,
                         'stable_id' => $item->id,
-                        'list_id' => $saved->id,
+                        'list_id' => $saved->getKey(),
                         'position' => $position,
                         'text' => $item->text,
                         'weight' => $item->weight,
@@ -80,34 +89,32 @@ final readonly class PackRepository
             );
         }
         foreach ($pack->counters as $counter) {
-            $channel->counters()->create(
-                $row($counter) + [
-                    'scope' => $counter->scope,
-                    'start' => $counter->start,
-                    'floor' => $counter->floor,
-                    'ceiling' => $counter->ceiling,
-                    'reset' => $counter->reset,
-                ],
-            );
-        }
-        foreach ($pack->occasions as $occasion) {
-            $channel->occasions()->create($row($occasion));
-        }
-        foreach ($pack->fields as $field) {
-            $channel->fields()->create($row($field) + ['type' => $field->type, 'start' => $field->start]);
-        }
-        foreach ($pack->goods as $goods) {
-            $channel->goods()->create($row($goods) + ['price' => $goods->price]);
-        }
-        foreach ($pack->ladders as $ladder) {
-            $channel->ladders()->create([
-                'stable_id' => $ladder->id,
-                'name' => $ladder->field,
-                'name_folded' => Fold::caseless($ladder->field),
-                'ranks' => $ladder->ranks,
+            self::put($channel->counters(), $counter, [
+                'scope' => $counter->scope,
+                'start' => $counter->start,
+                'floor' => $counter->floor,
+                'ceiling' => $counter->ceiling,
+                'reset' => $counter->reset,
             ]);
         }
+        foreach ($pack->occasions as $occasion) {
+            self::put($channel->occasions(), $occasion, []);
+        }
+        foreach ($pack->fields as $field) {
+            self::put($channel->fields(), $field, ['type' => $field->type, 'start' => $field->start]);
+        }
+        foreach ($pack->goods as $goods) {
+            self::put($channel->goods(), $goods, ['price' => $goods->price]);
+        }
+        foreach ($pack->ladders as $ladder) {
+            $channel->ladders()->updateOrCreate(
+                ['name_folded' => Fold::caseless($ladder->field)],
+                ['name' => $ladder->field, 'ranks' => $ladder->ranks]
+                    + self::idFor($channel->ladders(), $ladder->field, $ladder->id),
+            );
+        }
         foreach ($pack->emotes as $emote) {
+            $channel->emotes()->where('word', $emote->word)->delete();
             $channel->emotes()->create([
                 'stable_id' => $emote->id,
                 'word' => $emote->word,
@@ -116,9 +123,8 @@ final readonly class PackRepository
             ]);
         }
         foreach ($pack->cast as $position => $member) {
-            $channel->castMembers()->create([
+            $channel->castMembers()->updateOrCreate(['login' => $member->login], [
                 'position' => $position,
-                'login' => $member->login,
                 'name' => $member->name,
                 'tier' => $member->tier,
                 'habits' => $member->habits,
@@ -127,5 +133,34 @@ final readonly class PackRepository
                 'levels' => $member->levels,
             ]);
         }
+    }
+
+    /**
+     * Under its name, with the id that it has here already: memory hangs on that.
+     *
+     * @param  HasMany<covariant Model, Channel>  $among
+     * @param  array<string, mixed>  $values
+     */
+    private static function put(
+        HasMany $among,
+        Fact|TextList|Counter|Occasion|Field|Goods $one,
+        array $values,
+    ): Model {
+        return $among->updateOrCreate(
+            ['name_folded' => Fold::caseless($one->name)],
+            ['name' => $one->name] + $values + self::idFor($among, $one->name, $one->id),
+        );
+    }
+
+    /**
+     * @param  HasMany<covariant Model, Channel>  $among
+     * @return array<string, string> for one that is new here
+     */
+    private static function idFor(HasMany $among, string $name, string $id): array
+    {
+        $isHere = (clone $among)->where('name_folded', Fold::caseless($name))->exists();
+        $isTaken = ! $isHere && (clone $among)->where('stable_id', $id)->exists();
+
+        return $isHere ? [] : ['stable_id' => $isTaken ? Str::lower((string) Str::ulid()) : $id];
     }
 }

@@ -11,6 +11,9 @@ use SilverParrot\Source\Fold;
 /** What differs between two packs, by command and by field. */
 final class Differences
 {
+    /** What a definition is told apart by. */
+    private const NAMES = ['name' => true, 'word' => true, 'field' => true];
+
     /**
      * @param  Pack|null  $before  null where nothing was on the air yet
      * @return list<Difference>
@@ -107,18 +110,17 @@ final class Differences
         $named = [];
         foreach ($document as $kind => $definitions) {
             foreach (is_array($definitions) ? $definitions : [$definitions] as $key => $one) {
-                $name =
-                    "$kind "
-                    .(is_array($one) && is_string($own = $one['name'] ?? ($one['word'] ?? ($one['field'] ?? null)))
-                        ? $own
-                        : $key);
+                $own = is_array($one) ? $one['name'] ?? ($one['word'] ?? ($one['field'] ?? null)) : null;
+                $name = is_string($own) ? ($kind === 'goods' ? $kind : rtrim((string) $kind, 's'))." $own" : "$kind $key";
                 if (is_array($one) && is_string($one['picture'] ?? null)) {
                     // A picture is told apart, not read.
                     $one['picture'] = 'picture '.substr(hash('xxh32', $one['picture']), 0, 6);
                 }
-                $named[$name] = is_scalar($one)
-                    ? (string) $one
-                    : json_encode($one, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+                $named += match (true) {
+                    // An occasion has nothing but its name.
+                    is_array($one) => self::flat(array_diff_key($one, self::NAMES), $name) ?: [$name => 'yes'],
+                    default => [$name => is_scalar($one) ? (string) $one : ''],
+                };
             }
         }
 

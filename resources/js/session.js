@@ -55,9 +55,17 @@ function keepPlace() {
     }
 }
 
+/** Which file was chosen stands beside the button. */
+function startFiles() {
+    document.querySelectorAll('[data-file]').forEach((field) => field.addEventListener('change', () => {
+        field.closest('.file-field').querySelector('[data-file-name]').textContent = field.files[0]?.name ?? 'no file chosen';
+    }));
+}
+
 export function startSession() {
     startSigningOut();
     keepPlace();
+    startFiles();
     // What is there to be copied is chosen whole as soon as one goes there.
     document.querySelector('[data-select]')?.addEventListener('focus', (event) => event.target.select());
     document.body.addEventListener('htmx:responseError', (event) => {

@@ -15,9 +15,9 @@ final readonly class Web implements Server
     /** What a request may bring; more is not even kept. A picture of an emote, and a long paste, are the largest. */
     private const LIMITS = [
         '-d',
-        'post_max_size=2M',
+        'post_max_size=5M',
         '-d',
-        'upload_max_filesize=64K',
+        'upload_max_filesize=4M',
         '-d',
         'max_file_uploads=1',
         '-d',

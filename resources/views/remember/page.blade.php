@@ -5,8 +5,8 @@
 @endphp
 <x-book :title="'Remember · '.$channel->name" :channel="$channel" room="remember">
     <main class="book is-even">
-        <section class="page" id="left-page" aria-label="What is remembered">
-            <div class="page-head"><h1>What is remembered</h1><span class="small">on the air, not in a rehearsal</span></div>
+        <section class="page" id="left-page" aria-label="Memory">
+            <div class="page-head"><h1>Memory</h1><span class="small">on the air, not in a rehearsal</span></div>
             <h2>Counters</h2>
             <ul class="ruled">
                 @forelse ($counters as $one)
@@ -51,7 +51,7 @@
             <ul class="ruled">
                 @forelse ($channel->emotesInShort as $emote)
                     <li>@if ($emote->has_picture === 1)<img class="emote" src="{{ route('remember.emotes.picture', [$channel, $emote]) }}" alt=""> @endif<b>{{ $emote->word }}</b> <span class="small">for {{ $emote->levels->inWords() }}{{ $emote->has_picture === 0 ? ', no picture' : '' }}</span>
-                        @if ($mayWrite)<form method="post" action="{{ route('remember.emotes.drop', [$channel, $emote]) }}" class="inline controls">@csrf @method('delete')<button class="as-link" aria-label="drop {{ $emote->word }}">drop</button></form>@endif</li>
+                        @if ($mayWrite)<form method="post" action="{{ route('remember.emotes.drop', [$channel, $emote]) }}" class="inline controls">@csrf @method('delete')<button class="as-link" aria-label="delete {{ $emote->word }}">delete</button></form>@endif</li>
                 @empty
                     <li>No emotes yet. A chat shows a picture for their words, and so does the parrot’s simulated chat.</li>
                 @endforelse
@@ -59,9 +59,9 @@
             @if ($mayWrite)
                 <form method="post" action="{{ route('remember.emotes', $channel) }}" enctype="multipart/form-data" class="new-emote">@csrf
                     <p>The word <x-blank name="word" label="The emote’s word" size="12" maxlength="40" autocomplete="off" autocapitalize="off" spellcheck="false" /> shows
-                    <input type="file" name="picture" accept="image/png,image/gif,image/webp" aria-label="Its picture" @error('picture') aria-invalid="true" aria-describedby="picture-problem" @enderror>, for <select name="level" class="blank" aria-label="Who may use it">@foreach (SilverParrot\Chat\Level::cases() as $level)<option value="{{ $level->word() }}" @selected(old('level') === $level->word())>{{ $level->plural() }}</option>@endforeach</select>.
-                    <button class="plain">Add it</button></p>
-                    <x-problem name="word" /><x-problem name="picture" /><x-problem name="level" />
+                    <x-file-field name="picture" label="Its picture" accept="image/png,image/gif,image/webp" />, for <select name="level" class="blank" aria-label="Who may use it">@foreach (SilverParrot\Chat\Level::cases() as $level)<option value="{{ $level->word() }}" @selected(old('level') === $level->word())>{{ $level->plural() }}</option>@endforeach</select>.
+                    <button class="plain">Add</button></p>
+                    <x-problem name="word" /><x-problem name="level" />
                 </form>
             @endif
             @include('partials.changes', ['kind' => 'emotes'])

@@ -5,7 +5,7 @@
                 <h1>Commands</h1>
                 <input type="search" class="find" name="find" value="{{ $find }}" placeholder="search by any word" aria-label="Find a command" data-find
                     hx-get="{{ route('write', $channel) }}" hx-trigger="input changed delay:120ms, search" hx-target="#entries" hx-swap="outerHTML" hx-sync="this:replace" hx-push-url="true">
-                @can('write', $channel)<a class="strong" href="{{ route('write.new', $channel) }}" data-new>New command</a> <a class="plain" href="{{ route('write.import', $channel) }}">Import</a>@endcan
+                @can('write', $channel)<a class="strong" href="{{ route('write.new', $channel) }}" data-new>New command</a> <a class="plain" href="{{ route('write.import', $channel) }}">Import</a>@endcan <a class="plain" href="{{ route('write.pack.export', $channel) }}" download>Export</a>
                 <a class="plain" href="{{ route('write.findings', $channel) }}">Findings <span id="waiting-findings" class="count"></span></a>
             </div>
             @include('partials.first-steps')

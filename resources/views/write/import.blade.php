@@ -41,6 +41,13 @@
                 @endif
                 <p><button class="{{ $rows === [] ? 'strong' : 'plain' }}" name="look" value="1">Check</button> <span class="small">{{ $rows === [] ? '' : 'again, after a change' }}</span></p>
             </form>
+            @if ($rows === [])
+                <h2>Or a pack document</h2>
+                <form method="post" action="{{ route('write.pack', $channel) }}" enctype="multipart/form-data">@csrf
+                    <p class="small">What <i>Export</i> gives: all commands, lists, counters, facts and emotes in one file. You see what it would change before anything is saved.</p>
+                    <x-file-field name="pack" label="Pack document" accept=".json,.yaml,.yml" />
+                    <p><button class="plain">Check the document</button></p></form>
+            @endif
         </section>
         <section class="page facing" id="right-page" aria-label="Commands to import">
             @if ($rows === [])

@@ -69,10 +69,10 @@ final class DifferencesTest extends TestCase
         $differences = Differences::between($with('at four'), $with('at five'));
         self::assertCount(1, $differences);
         self::assertSame(
-            ['', 'changed', ['facts tide']],
+            ['', 'changed', ['fact tide text']],
             [$differences[0]->trigger, $differences[0]->kind, array_keys($differences[0]->fields)],
         );
-        self::assertStringContainsString('at five', $differences[0]->fields['facts tide'][1]);
+        self::assertStringContainsString('at five', $differences[0]->fields['fact tide text'][1]);
     }
 
     private function pack(Command ...$commands): Pack

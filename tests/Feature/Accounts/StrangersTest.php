@@ -49,6 +49,7 @@ final class StrangersTest extends TestCase
         'write.findings',
         'write.deleted',
         'write.help',
+        'write.pack.export',
         'rehearse',
         'write',
         'write.command',
