@@ -111,7 +111,8 @@ final class Differences
         foreach ($document as $kind => $definitions) {
             foreach (is_array($definitions) ? $definitions : [$definitions] as $key => $one) {
                 $own = is_array($one) ? $one['name'] ?? ($one['word'] ?? ($one['field'] ?? null)) : null;
-                $name = is_string($own) ? ($kind === 'goods' ? $kind : rtrim((string) $kind, 's'))." $own" : "$kind $key";
+                $single = $kind === 'goods' ? $kind : rtrim((string) $kind, 's');
+                $name = is_string($own) ? "$single $own" : "$kind $key";
                 if (is_array($one) && is_string($one['picture'] ?? null)) {
                     // A picture is told apart, not read.
                     $one['picture'] = 'picture '.substr(hash('xxh32', $one['picture']), 0, 6);
