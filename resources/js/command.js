@@ -61,6 +61,9 @@ class CommandPage {
             sessionStorage.removeItem(NOTICE);
         }
         this.ask();
+        if (this.unsaved.now() !== this.unsaved.first) {
+            this.changed({ target: form });
+        }
         const panel = document.getElementById('reference');
         if (panel) {
             this.reference = new Reference(panel, entriesOf, () => (this.editors.get(this.lastEditor) ?? [...this.editors.values()][0])?.view);
@@ -158,6 +161,7 @@ class CommandPage {
     }
 
     changed(event) {
+        this.isShown = true;
         const keptIt = this.unsaved.keep();
         const state = document.getElementById('save-state');
         if (state) {

@@ -30,7 +30,7 @@ export const fieldsOf = (form) => [...new FormData(form)].filter(([name]) => !LE
 export class Unsaved {
     constructor(form) {
         this.form = form;
-        this.first = this.now();
+        this.first = this.asSent();
         if ('saved' in form.dataset) {
             // The save that led here may have been of a command that had no number yet.
             localStorage.removeItem(keyOf(form));
@@ -46,6 +46,20 @@ export class Unsaved {
             localStorage.setItem(asideOf(this.form), JSON.stringify(kept));
             localStorage.removeItem(keyOf(this.form));
         }
+    }
+
+    /** As the page came: whoever was quicker than the scripts has changed something since. */
+    asSent() {
+        const typed = [...this.form.querySelectorAll('input, select, textarea')].map((one) => [one, one.value, one.checked]);
+        this.form.reset();
+        const first = this.now();
+        typed.forEach(([one, value, checked]) => {
+            one.value = value;
+            if (checked !== undefined) {
+                one.checked = checked;
+            }
+        });
+        return first;
     }
 
     now() {

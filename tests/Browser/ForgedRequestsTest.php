@@ -115,7 +115,11 @@ final class ForgedRequestsTest extends BrowserTestCase
             foreach (array_intersect(explode('|', $route['method']), ['POST', 'PUT', 'PATCH', 'DELETE']) as $method) {
                 $path = preg_replace_callback(
                     '/\{(\w+)\}/',
-                    static fn (array $part): string => $part[1] === 'token' ? str_repeat('a', 48) : '1',
+                    static fn (array $part): string => match ($part[1]) {
+                        'token' => str_repeat('a', 48),
+                        'batch' => str_repeat('0', 26),
+                        default => '1',
+                    },
                     $route['uri'],
                 );
                 $changes[] = [$method, '/'.$path];

@@ -21,6 +21,7 @@ final class PlainNames
         'Remote\RemoteWebDriver',
         'Remote\RemoteWebElement',
         'WebDriverBy',
+        'WebDriverKeys',
     ];
 
     /** Once, before any of them is used: a type or a catch does not look for classes. */

@@ -51,7 +51,7 @@ final class RealChatTest extends BrowserTestCase
             }
             JS);
         $say(1, 65);
-        $page->waitFor(fn (): bool => str_contains($page->text('#air-lines'), 'quick line 65'), 'all have come');
+        $page->waitFor(fn (): bool => str_contains($page->text('#air-lines'), 'quick line 65'), 'all have come', 40);
         $place = 'const list = document.getElementById("air-lines"); return ';
         $gap = $place.'list.scrollHeight - list.scrollTop - list.clientHeight';
         self::assertLessThan(2, $page->script($gap));

@@ -26,14 +26,24 @@ final readonly class Test implements Verb
         '--long' => 'the long forms too (more fuzzing, more rounds, all faults and not a third)',
         '--exact' => 'refuse Composer packages that differ from composer.pins',
         '--only=' => 'one part: form, analysis, a suite (core, architecture, feature, ground, air, kills, browser, '
-            .'pathological), or faults',
+            .'walks, pathological), or faults',
     ];
 
-    public const SUITES = ['core', 'architecture', 'pathological', 'feature', 'ground', 'air', 'kills', 'browser'];
+    public const SUITES = [
+        'core',
+        'architecture',
+        'pathological',
+        'feature',
+        'ground',
+        'air',
+        'kills',
+        'browser',
+        'walks',
+    ];
 
     /** What runs side by side: suites that mostly wait for processes, beside those that reckon. */
     private const LANES = [
-        ['kills'],
+        ['kills', 'walks'],
         ['air', 'ground', 'faults'],
         ['form', 'analysis', 'core', 'architecture', 'pathological', 'feature', 'browser'],
     ];
