@@ -81,7 +81,10 @@ final readonly class Request
             'lookup' => new Gap(GapReason::LookupDown, ['name' => $this->name]),
             'quote' => new Gap(GapReason::NotSearched, ['name' => 'quote']),
             'top' => new Gap(GapReason::NotSearched, ['name' => 'top']),
-            default => new Gap(GapReason::DetailsDown, ['name' => "{$this->subject}.{$this->name}"]),
+            default => new Gap(GapReason::DetailsDown, [
+                'name' => strtr($this->name, '_', ' '),
+                'of' => $this->of === '' ? 'the channel' : $this->of,
+            ]),
         };
     }
 }

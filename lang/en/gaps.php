@@ -12,7 +12,7 @@ return [
     'bad-roll' => 'a roll needs whole numbers from 1 on, and a range of at most :limit',
     'not-whole' => ':text is not a whole number',
     'look-up-down' => 'the look-up :name has no answer',
-    'details-down' => 'the streaming service did not tell :name',
+    'details-down' => 'no :name is known for :of',
     'not-searched' => 'memory could not be searched for the :name',
     'empty-list' => 'the list :name is empty',
     'unknown-name' => 'nothing is named :name',
