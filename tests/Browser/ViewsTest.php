@@ -70,6 +70,36 @@ final class ViewsTest extends BrowserTestCase
         self::assertSame([], array_filter($barriers));
     }
 
+    public function test_no_new_view_has_a_barrier_on_a_phone(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->size(390, 800);
+        $barriers = [];
+        foreach (['light', 'dark'] as $theme) {
+            $page->script("localStorage.setItem('theme', '$theme')");
+            foreach (
+                [
+                    '/channels/1/rehearse?person=new',
+                    '/channels/1/write/help',
+                    '/channels/1/write/import?pasted=command%09reply%09wait%0A%21bell%09ding+%5Bcaler%5D%0912',
+                    '/account',
+                    $this->commandPath('!luck'),
+                ] as $path
+            ) {
+                $barriers["$path $theme"] = $page->go($this->url($path))->barriers();
+            }
+            $page->press('Chat', '.turn');
+            foreach (['!luck', '!luck', '!lucky'] as $line) {
+                $this->say($line, 'tamsin');
+            }
+            $page->sees('Say !luck', '#lines')->click('.circumstances summary')->click('[name=all]');
+            $barriers["a chat in use, $theme"] = $page->barriers();
+        }
+        $page->script("localStorage.setItem('theme', 'light')");
+        self::assertSame([], array_filter($barriers));
+    }
+
     public function test_nothing_overflows_on_a_phone_and_the_chat_is_one_touch_away(): void
     {
         $page = $this->browser;

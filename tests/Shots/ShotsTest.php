@@ -35,8 +35,15 @@ final class ShotsTest extends BrowserTestCase
 
         $page->script("document.documentElement.dataset.bsTheme = 'light'");
         $page->press('Did you mean caller?')->press('Save')->sees('!tide is saved.');
+        $page
+            ->go($this->url('/channels/1/write/commands/new'))
+            ->write('[name=trigger]', '!glue')
+            ->write('[data-response] .cm-content', 'The glue dries in [roll 2 to 5] hours, [caler].');
+        $page->press('Save')->sees('!glue is saved.');
         $page->go($this->url('/channels/1/publish'))->sees('Connected to the chat')->sees('of the real chat');
+        $page->sees('one change with errors left out');
         $this->take("$folder/publish.png");
+        $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!glue'");
 
         $page->go($this->url('/channels/1/publish/chat'))->sees('live updates', '#reading-along');
         foreach (
@@ -46,6 +53,7 @@ final class ShotsTest extends BrowserTestCase
                 ['quill', '!luck'],
                 ['tamsin', '!ahoy @Odo'],
                 ['bram', '!plank 2'],
+                ['odo', '!splinter'],
             ] as [$as, $text]
         ) {
             $page->find("#air-as option[value=$as]")->click();
@@ -54,10 +62,18 @@ final class ShotsTest extends BrowserTestCase
         }
         $page->script(
             '[...document.querySelectorAll("[data-air-why]")].filter((one) => '
-                .'one.textContent.includes("!luck")).pop().click()',
+                .'one.textContent.includes("!splinter")).pop().click()',
         );
-        $page->sees('!luck was triggered', '#air-why');
+        $page->sees('it is for moderators and up; to get through', '#air-why');
         $this->take("$folder/chat.png");
+        $page->go($this->url('/channels/1/rehearse'));
+        foreach ([['bram', '!splinter'], ['tamsin', '!knot'], ['pia', '!knot'], ['odo', '!biscuit @Pia']] as [$as, $text]) {
+            $this->say($text, $as);
+        }
+        $page->sees('hands Pia a biscuit', '#lines');
+        $this->take("$folder/rehearse.png");
+        $page->go($this->url('/channels/1/write/help'))->sees('Ten examples');
+        $this->take("$folder/help.png");
         $page->go($this->url('/channels/1/remember'))->sees('counter.planks');
         $this->take("$folder/remember.png");
 
@@ -84,7 +100,7 @@ final class ShotsTest extends BrowserTestCase
             ->press('Save')
             ->sees('!bell is saved.')
             ->go($this->url('/channels/1/write/findings'))
-            ->sees('has nothing named');
+            ->sees('There is no counter');
         $this->take("$folder/findings.png");
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!bell'");
 

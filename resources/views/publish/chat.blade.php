@@ -41,7 +41,7 @@
                     @include('publish.partials.why', ['line' => $chosen])
                 @else
                     <div class="page-head"><h2>Why</h2></div>
-                    <p class="small">Choose a line: here stands what set it off, each gate, each slot’s value, and what it changed.</p>
+                    <p class="small">Choose a line to see what triggered it, each gate, each slot’s value, and what it changed.</p>
                 @endif
             </div>
             @if ($mayWrite && $harbour !== null)

@@ -13,5 +13,5 @@
     @if ($line->outcome !== '' && $outcome->closed === null && $outcome->failed === null)<p class="silence">{{ $line->outcome }}</p>@endif
     @include('publish.partials.trace')
     <p><a class="plain" href="{{ $command === null ? route('write', ['channel' => $channel, 'line' => $line->number]) : route('write.command', ['channel' => $channel, 'command' => $command, 'line' => $line->number]) }}">Take it into Write{{ $command === null ? '' : ', with '.$command->trigger }}</a>
-        <span class="small">the same person, moment, memory and luck, on a copy</span></p>
+        <span class="small">with the same person, moment, memory and random seed, on a copy</span></p>
 @endif
