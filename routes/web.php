@@ -21,6 +21,7 @@ use App\Rehearse\RehearseController;
 use App\Rehearse\TryController;
 use App\Remember\EmotesController;
 use App\Remember\MemoryController;
+use App\Remember\NamedController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\DeletedCommandsController;
@@ -178,6 +179,16 @@ Route::prefix('/channels/{channel}')
             Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
             Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');
             Route::post('/remember/viewers/{viewer}/hand', [MemoryController::class, 'hand'])->name('remember.hand');
+            Route::prefix('/remember/named/{kind}')
+                ->where(['kind' => '[a-z]{1,20}', 'stable' => '[^/]{1,60}'])
+                ->name('remember.named.')
+                ->group(function (): void {
+                    Route::get('/new', [NamedController::class, 'create'])->name('new');
+                    Route::post('/', [NamedController::class, 'store'])->name('store');
+                    Route::get('/{stable}/edit', [NamedController::class, 'edit'])->name('edit');
+                    Route::put('/{stable}', [NamedController::class, 'update'])->name('update');
+                    Route::delete('/{stable}', [NamedController::class, 'destroy'])->name('destroy');
+                });
             Route::post('/remember/emotes', [EmotesController::class, 'store'])->name('remember.emotes');
             Route::delete('/remember/emotes/{emote}', [EmotesController::class, 'destroy'])->name(
                 'remember.emotes.drop',

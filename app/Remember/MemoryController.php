@@ -20,10 +20,11 @@ final readonly class MemoryController
     {
     }
 
-    public function index(Channel $channel, MemoryOverview $remembered, Handing $handing): View
+    public function index(Channel $channel, MemoryOverview $remembered, Handing $handing, NamedOverview $named): View
     {
         return view('remember.page', [
             'channel' => $channel,
+            'named' => $named->of($channel),
             'counters' => $remembered->counters($channel),
             'occasions' => $remembered->occasions($channel),
             'history' => $remembered->history($channel),

@@ -6,6 +6,7 @@ namespace App\Write;
 
 use App\Models\Channel;
 use App\Storage\Assembler;
+use App\Storage\Definitions\Named\NamedDefinition;
 use App\Storage\MemoryRows;
 use App\Storage\Named;
 use App\Wording\Sentences;
@@ -31,6 +32,8 @@ use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Branches;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
+use SilverParrot\Response\SyntaxErrorCode;
+use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 
 /** What a command that is being written would say, for a chosen person and at the edges; nothing is kept. */
@@ -70,7 +73,10 @@ final readonly class Preview
         $caller = self::caller($pack, $shown, $login);
         $findings = array_fill_keys(array_keys($command->sources()), []);
         foreach (Checks::ofCommand($command, $pack, Assembler::environment($channel), $prepared) as $finding) {
-            $findings[ltrim($finding->at, '/')][] = $finding->toArray() + ['replacement' => $finding->replacement];
+            $findings[ltrim($finding->at, '/')][] = $finding->toArray() + [
+                'replacement' => $finding->replacement,
+                'makes' => self::makes($channel, $finding),
+            ];
         }
 
         return new PreviewResult(
@@ -127,6 +133,17 @@ final readonly class Preview
         }
 
         return $words;
+    }
+
+    /** @return string|null where a name can be made that there is not yet; null where it cannot */
+    private static function makes(Channel $channel, Finding $finding): ?string
+    {
+        $prefix = explode(' ', $finding->data['of'] ?? '')[0];
+        $kind = $finding->kind === SyntaxErrorCode::UnknownPart ? NamedDefinition::prefixed($prefix) : null;
+
+        return $kind === null
+            ? null
+            : route('remember.named.new', [$channel, $kind->key(), 'name' => $finding->data['name'] ?? '']);
     }
 
     private static function length(Pack $pack, Command $command, Response $response, Channel $channel): ?Length

@@ -3,6 +3,7 @@ import { hearAgain } from './chat.js';
 import { completion } from './complete.js';
 import { choiceMatching } from './choices.js';
 import { editorFor } from './editor.js';
+import { openMaker } from './maker.js';
 import { hoverHelp } from './hover.js';
 import { layNotes } from './margin.js';
 import { entriesFrom, Reference } from './reference.js';
@@ -327,6 +328,11 @@ class CommandPage {
                 line.addEventListener('click', mend);
             }
             note.append(line);
+        }
+        if (finding.makes && this.mayWrite) {
+            const make = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link small', textContent: 'Make it' });
+            make.addEventListener('click', () => openMaker(finding.makes, () => this.ask()));
+            note.append(make);
         }
         return note;
     }

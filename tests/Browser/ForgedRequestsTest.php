@@ -117,6 +117,7 @@ final class ForgedRequestsTest extends BrowserTestCase
                     '/\{(\w+)\}/',
                     static fn (array $part): string => match ($part[1]) {
                         'token' => str_repeat('a', 48),
+                        'kind' => 'facts',
                         'batch' => str_repeat('0', 26),
                         default => '1',
                     },

@@ -179,6 +179,25 @@ final class MainJobTest extends BrowserTestCase
         self::assertSame(71, mb_strlen($page->value('[name=trigger]')));
     }
 
+    public function test_what_a_response_names_and_nobody_has_made_is_made_beside_the_text(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/write/commands/new'))
+            ->write('[name=trigger]', '!glug')
+            ->write('[data-response] .cm-content', 'Spilt [add 1 to counter.glugs | plural "# time" "# times"].')
+            ->sees('There is no counter “glugs”.', '#findings')
+            ->press('Make it', '#findings')
+            ->press('Make it', '#maker')
+            ->sees('counter.glugs is made.')
+            ->sees('Spilt 1 time.', '#preview')
+            ->doesNotSee('There is no counter', '#findings')
+            ->sees('Spilt [add 1 to counter.glugs', '[data-response]');
+        $page->press('Save')->sees('!glug is saved.');
+        $this->database()->exec("DELETE FROM counters WHERE name = 'glugs'");
+        $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!glug'");
+    }
+
     public function test_an_answer_is_kept_as_expected_and_followed_while_the_text_changes(): void
     {
         $page = $this->browser;

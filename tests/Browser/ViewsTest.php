@@ -34,6 +34,7 @@ final class ViewsTest extends BrowserTestCase
                     '/channels/1/write/import?pasted=%21bell%2Cding+%5Bcaler%5D',
                     '/channels/1/nowhere',
                     '/account',
+                    '/channels/1/remember?kind=counters&edit=new',
                     '/channels/1/write/deleted',
                     '/channels/1/write/help',
                     '/channels/1/rehearse',
@@ -122,6 +123,7 @@ final class ViewsTest extends BrowserTestCase
                 '/channels/1/write/deleted',
                 '/channels/1/write/help',
                 '/channels/1/rehearse?person=new',
+                '/channels/1/remember?kind=lists&edit=new',
             ] as $path
         ) {
             $page->go($this->url($path))->find('#left-page');

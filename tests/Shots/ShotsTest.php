@@ -67,7 +67,9 @@ final class ShotsTest extends BrowserTestCase
         $page->sees('it is for moderators and up; to get through', '#air-why');
         $this->take("$folder/chat.png");
         $page->go($this->url('/channels/1/rehearse'));
-        foreach ([['bram', '!splinter'], ['tamsin', '!knot'], ['pia', '!knot'], ['odo', '!biscuit @Pia']] as [$as, $text]) {
+        foreach (
+            [['bram', '!splinter'], ['tamsin', '!knot'], ['pia', '!knot'], ['odo', '!biscuit @Pia']] as [$as, $text]
+        ) {
             $this->say($text, $as);
         }
         $page->sees('hands Pia a biscuit', '#lines');

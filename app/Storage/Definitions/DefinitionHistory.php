@@ -7,6 +7,7 @@ namespace App\Storage\Definitions;
 use App\Models\Channel;
 use App\Models\DefinitionChange;
 use App\Models\User;
+use App\Storage\Definitions\Named\NamedDefinition;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -17,7 +18,15 @@ final class DefinitionHistory
     /** @return list<Definition> */
     public static function kinds(): array
     {
-        return [new Emotes, new FloodLimits, new Members, new Connection, new Keeping, new Cast];
+        return [
+            new Emotes,
+            new FloodLimits,
+            new Members,
+            new Connection,
+            new Keeping,
+            new Cast,
+            ...NamedDefinition::all(),
+        ];
     }
 
     public static function kind(string $key): ?Definition

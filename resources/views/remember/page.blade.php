@@ -7,7 +7,14 @@
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Memory">
             <div class="page-head"><h1>Memory</h1><span class="small">on the air, not in a rehearsal</span></div>
+            @php($kinds = App\Storage\Definitions\Named\NamedDefinition::all())
+            @foreach (['Facts' => $kinds[0], 'Lists' => $kinds[1], 'Viewer fields' => $kinds[4]] as $heading => $kind)
+                <h2>{{ $heading }}</h2>
+                @include('remember.partials.named')
+            @endforeach
             <h2>Counters</h2>
+            @include('remember.partials.named', ['kind' => $kinds[2]])
+            <h3>Their numbers now</h3>
             <ul class="ruled">
                 @forelse ($counters as $one)
                     @php($counter = $one['counter'])
@@ -29,6 +36,8 @@
                 @endforelse
             </ul>
             <h2>Occasions</h2>
+            @include('remember.partials.named', ['kind' => $kinds[3]])
+            <h3>When they were</h3>
             <ul class="ruled">
                 @forelse ($occasions as $name => $when)
                     <li><b>occasion.{{ $name }}</b> {{ $when === '' ? 'not set' : $when }}

@@ -17,9 +17,9 @@
             <div class="page-head"><h2>What you can use in a slot</h2></div>
             <p class="small">While you write, <kbd>[</kbd> offers these, with what your own counters, lists and facts are now.</p>
             @php($heading = '')
-            <dl class="reference-list">
+            <dl class="help-list">
                 @foreach ($entries as $entry)
-                    @if ($entry->heading !== $heading)</dl><h3>{{ $heading = $entry->heading }}</h3><dl class="reference-list">@endif
+                    @if ($entry->heading !== $heading)</dl><h3>{{ $heading = $entry->heading }}</h3><dl class="help-list">@endif
                     <div><dt><code class="slot">{{ $entry->insert }}</code></dt><dd>{{ $entry->sentence() }} @if ($entry->described->example !== '')<span class="says small">@include('write.partials.says', ['text' => $entry->described->example])</span>@endif</dd></div>
                 @endforeach
             </dl>

@@ -179,6 +179,8 @@ final class StrangersTest extends TestCase
             'subject' => '',
         ])->id;
         $values['viewer'] = $this->cove->viewers()->firstOrFail()->id;
+        $values['kind'] = 'facts';
+        $values['stable'] = $this->cove->facts()->firstOrFail()->stable_id;
         $values['castMember'] = $this->cove->castMembers()->firstOrFail()->id;
         $values['batch'] = str_repeat('0', 26);
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');

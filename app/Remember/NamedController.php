@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Remember;
+
+use App\Models\Channel;
+use App\Models\User;
+use App\Storage\Definitions\DefinitionHistory;
+use App\Storage\Definitions\Named\NamedDefinition;
+use App\Write\LookThrough;
+use Closure;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Making, changing and deleting what has a name: facts, lists, counters, occasions, fields. */
+final readonly class NamedController
+{
+    public function __construct(private DefinitionHistory $history, private UsesOfNames $uses)
+    {
+    }
+
+    public function create(Request $request, Channel $channel, string $kind): View
+    {
+        return $this->form($channel, self::kind($kind), null, $request->string('name')->value());
+    }
+
+    public function edit(Channel $channel, string $kind, string $stable): View
+    {
+        $kind = self::kind($kind);
+
+        return $this->form($channel, $kind, $stable, '');
+    }
+
+    public function store(
+        NamedRequest $request,
+        Channel $channel,
+        #[CurrentUser] User $user,
+    ): RedirectResponse|JsonResponse {
+        $kind = $request->kind();
+        $this->put($channel, $kind, $kind->idFor($channel, $request->name()), $user, $request->state());
+
+        return $this->done($request, $channel, "{$kind->prefix()}.{$request->name()} is made.");
+    }
+
+    public function update(
+        NamedRequest $request,
+        Channel $channel,
+        string $kind,
+        string $stable,
+        #[CurrentUser] User $user,
+    ): RedirectResponse|JsonResponse {
+        $kind = $request->kind();
+        abort_if($kind->read($channel, $stable) === null, Response::HTTP_NOT_FOUND);
+        $this->put($channel, $kind, $stable, $user, $request->state());
+
+        return $this->done($request, $channel, "{$kind->prefix()}.{$request->name()} is saved.");
+    }
+
+    /** What is used goes too; who presses was told by how many, and can undo it. */
+    public function destroy(
+        Channel $channel,
+        string $kind,
+        string $stable,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
+        $kind = self::kind($kind);
+        $was = $kind->read($channel, $stable);
+        abort_if($was === null, Response::HTTP_NOT_FOUND);
+        $name = is_string($was['name'] ?? null) ? $was['name'] : '';
+        $users = $this->uses->of($channel, $kind, $name);
+        $this->change($channel, $kind, $stable, $user, static fn () => $kind->put($channel, $stable, null));
+
+        return redirect()
+            ->route('remember', $channel)
+            ->with(
+                'notice',
+                "{$kind->prefix()}.$name was deleted."
+                    .($users === [] ? '' : ' It is missing in '.implode(', ', array_slice($users, 0, 5)).'.'),
+            );
+    }
+
+    private function form(Channel $channel, NamedDefinition $kind, ?string $stable, string $name): View
+    {
+        $state = $stable === null ? null : $kind->read($channel, $stable);
+        abort_if($stable !== null && $state === null, Response::HTTP_NOT_FOUND);
+
+        return view()->make('remember.partials.named-form', [
+            'channel' => $channel,
+            'kind' => $kind,
+            'stable' => $stable,
+            'state' => $state ?? ['name' => mb_substr($name, 0, 60)],
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $state */
+    private function put(Channel $channel, NamedDefinition $kind, string $stable, User $user, array $state): void
+    {
+        $this->change($channel, $kind, $stable, $user, static fn () => $kind->put($channel, $stable, $state));
+    }
+
+    /** @param  Closure(): mixed  $do */
+    private function change(Channel $channel, NamedDefinition $kind, string $stable, User $user, Closure $do): void
+    {
+        $this->history->change($channel, $kind, $stable, $user, null, $do);
+        LookThrough::dispatch($channel->id);
+    }
+
+    private function done(Request $request, Channel $channel, string $notice): RedirectResponse|JsonResponse
+    {
+        return $request->expectsJson()
+            ? response()->json(['notice' => $notice])
+            : redirect()->route('remember', $channel)->with('notice', $notice);
+    }
+
+    private static function kind(string $key): NamedDefinition
+    {
+        return NamedDefinition::called($key) ?? abort(Response::HTTP_NOT_FOUND);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Remember;
+
+use App\Models\Channel;
+use App\Storage\Definitions\Named\NamedDefinition;
+use Illuminate\Database\Connection;
+use SilverParrot\Source\Fold;
+
+/** Which commands name something, by what was found in them when they were last looked at. */
+final readonly class UsesOfNames
+{
+    public function __construct(private Connection $connection)
+    {
+    }
+
+    /** @return list<string> triggers */
+    public function of(Channel $channel, NamedDefinition $kind, string $name): array
+    {
+        return $this->all($channel)["{$kind->prefix()}.".Fold::caseless($name)] ?? [];
+    }
+
+    /** @return array<string, list<string>> triggers by what they name: "counter.splinters" */
+    public function all(Channel $channel): array
+    {
+        $uses = [];
+        $rows = $this->connection
+            ->table('command_findings')
+            ->join('commands', 'commands.id', '=', 'command_findings.command_id')
+            ->where('command_findings.channel_id', $channel->id)
+            ->orderBy('commands.trigger_folded')
+            ->get(['commands.trigger', 'command_findings.named']);
+        foreach ($rows as $row) {
+            /** @var object{trigger: string, named: string} $row */
+            $named = json_decode($row->named, true);
+            foreach (is_array($named) ? array_filter($named, is_string(...)) : [] as $name) {
+                $uses[$name][] = $row->trigger;
+            }
+        }
+
+        return $uses;
+    }
+}

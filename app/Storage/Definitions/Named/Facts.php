@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage\Definitions\Named;
+
+use App\Models\Channel;
+use App\Models\FactRow;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/** Texts that are kept in one place and used in many responses. */
+final class Facts extends NamedDefinition
+{
+    public function key(): string
+    {
+        return 'facts';
+    }
+
+    public function prefix(): string
+    {
+        return 'fact';
+    }
+
+    public function one(): string
+    {
+        return 'a fact';
+    }
+
+    /** @return HasMany<FactRow, Channel> */
+    public function rows(Channel $channel): HasMany
+    {
+        return $channel->facts();
+    }
+
+    public function rules(): array
+    {
+        return ['text' => ['required', 'string', 'max:2000']];
+    }
+
+    public function columns(array $typed): array
+    {
+        return ['text' => $typed['text'] ?? ''];
+    }
+
+    protected function kept(Model $row): array
+    {
+        return ['text' => $row->getAttribute('text')];
+    }
+}

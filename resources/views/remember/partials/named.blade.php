@@ -1,0 +1,26 @@
+{{-- All of one kind, to be made, changed and deleted. --}}
+@php($isEdited = request('kind') === $kind->key())
+<ul class="ruled" id="named-{{ $kind->key() }}">
+    @foreach ($named[$kind->key()] as $one)
+        <li id="{{ $kind->key() }}-{{ $loop->index }}">
+            @if ($isEdited && request('edit') === $one['id'] && $mayWrite)
+                @include('remember.partials.named-form', ['stable' => $one['id'], 'state' => $kind->read($channel, $one['id'])])
+            @else
+                <b>{{ $one['name'] }}</b> <span class="small">{{ $one['uses'] === [] ? 'not used' : 'used in '.implode(', ', array_slice($one['uses'], 0, 3)).(count($one['uses']) > 3 ? ' and '.(count($one['uses']) - 3).' more' : '') }}</span>
+                @if ($mayWrite)<span class="controls"><a href="{{ route('remember', [$channel, 'kind' => $kind->key(), 'edit' => $one['id']]) }}" hx-get="{{ route('remember.named.edit', [$channel, $kind->key(), $one['id']]) }}" hx-target="#{{ $kind->key() }}-{{ $loop->index }}" hx-swap="innerHTML" aria-label="edit {{ $one['name'] }}">edit</a>
+                    <form method="post" action="{{ route('remember.named.destroy', [$channel, $kind->key(), $one['id']]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="delete {{ $one['name'] }}">delete</button></form></span>@endif
+                @if ($one['holds'] !== '')<p class="holds" dir="auto">{{ Illuminate\Support\Str::limit($one['holds'], 300, '…') }}</p>@endif
+            @endif</li>
+    @endforeach
+    @if ($named[$kind->key()] === [])<li>None yet.</li>@endif
+</ul>
+@if ($mayWrite)
+    <div id="new-{{ $kind->key() }}">
+        @if ($isEdited && request('edit') === 'new')
+            @include('remember.partials.named-form', ['stable' => null, 'state' => ['name' => '']])
+        @else
+            <a class="plain" href="{{ route('remember', [$channel, 'kind' => $kind->key(), 'edit' => 'new']) }}" hx-get="{{ route('remember.named.new', [$channel, $kind->key()]) }}" hx-target="#new-{{ $kind->key() }}" hx-swap="innerHTML">Make {{ $kind->one() }}</a>
+        @endif
+    </div>
+@endif
+@include('partials.changes', ['kind' => $kind->key()])

@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Remember;
+
+use App\Accounts\Role;
+use App\Models\DefinitionChange;
+use App\Storage\Assembler;
+use App\Write\Findings;
+use Illuminate\Testing\TestResponse;
+use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Pack;
+use Tests\Feature\TestCase;
+
+/** Facts, lists, counters, occasions and fields are made, changed and deleted on the screen, each with its undo. */
+final class NamedTest extends TestCase
+{
+    private const TYPED = [
+        'facts' => ['name' => 'shed', 'text' => 'By the slipway.'],
+        'lists' => ['name' => 'greetings', 'draw_order' => 'shuffled', 'items' => "Ahoy\t3\nHello there\n\nGood tide"],
+        'counters' => [
+            'name' => 'spills',
+            'scope' => 'category',
+            'reset' => 'never',
+            'start' => '0',
+            'floor' => '0',
+            'ceiling' => '',
+        ],
+        'occasions' => ['name' => 'regatta'],
+        'fields' => ['name' => 'anchor', 'type' => 'text', 'start' => ''],
+    ];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+    }
+
+    public function test_each_kind_is_made_and_used_from_a_response_at_once(): void
+    {
+        foreach (self::TYPED as $kind => $fields) {
+            $this->make($kind, $fields)->assertRedirect(route('remember', $this->cove))->assertSessionHasNoErrors();
+        }
+        $pack = $this->pack();
+        self::assertSame('By the slipway.', $pack->facts['shed']->text);
+        self::assertSame(
+            [['Ahoy', 3], ['Hello there', 1], ['Good tide', 1]],
+            array_map(static fn ($item): array => [$item->text, $item->weight], $pack->lists['greetings']->items),
+        );
+        self::assertSame(
+            [CounterScope::Category, 0, null],
+            [$pack->counters['spills']->scope, $pack->counters['spills']->floor, $pack->counters['spills']->ceiling],
+        );
+        self::assertArrayHasKey('regatta', $pack->occasions);
+        self::assertArrayHasKey('anchor', $pack->fields);
+        $said = $this->post(route('rehearse.try', $this->cove), $this->fields(['responses' => [
+            ['text' => '[fact.shed] [add 1 to counter.spills] [caller.anchor or "none"]', 'weight' => '1'],
+        ]]) + ['do' => 'say', 'speaker' => 'pia', 'line' => '!wave', 'chat' => '']);
+        $said->assertSee('By the slipway. 1 none');
+        $this->get(route('remember', $this->cove))
+            ->assertSee('fact.shed')
+            ->assertSee('3 items, shuffled')
+            ->assertSee('counter.spills was made');
+    }
+
+    public function test_a_name_that_is_not_there_is_a_finding_that_leads_to_making_it(): void
+    {
+        $makes = function (string $text): ?string {
+            $found = $this->post(
+                route('write.preview', $this->cove),
+                $this->fields(['responses' => [['text' => $text, 'weight' => '1']]]),
+            )->json('findings');
+            $first = is_array($found) ? $found['responses/0/text'][0] ?? null : null;
+
+            return is_array($first) && is_string($first['makes']) ? $first['makes'] : null;
+        };
+        foreach (['counter.spills', 'list.greetings', 'fact.shed', 'occasion.regatta', 'caller.anchor'] as $name) {
+            $address = $makes("[$name]");
+            self::assertNotNull($address, $name);
+            $this->get($address)->assertOk()->assertSee('value="'.explode('.', $name)[1].'"', false);
+        }
+        self::assertNull($makes('[caler]'));
+        self::assertNull($makes('[channel.nothing]'));
+    }
+
+    public function test_what_is_changed_keeps_its_id_and_each_change_is_taken_back(): void
+    {
+        $was = $this->pack();
+        $this->put(route('remember.named.update', [$this->cove, 'facts', $was->facts['tide']->id]), [
+            'name' => 'water',
+            'text' => 'High at four.',
+        ])->assertSessionHas('notice', 'fact.water is saved.');
+        self::assertSame($was->facts['tide']->id, $this->pack()->facts['water']->id);
+        $knots = $was->lists['knots'];
+        $this->put(route('remember.named.update', [$this->cove, 'lists', $knots->id]), [
+            'name' => 'knots',
+            'draw_order' => 'in_turn',
+            'items' => "bowline\t2\na new one",
+        ]);
+        $ids = array_column($knots->items, 'id', 'text');
+        self::assertSame($ids['bowline'], $this->pack()->lists['knots']->items[0]->id, 'an item keeps its id');
+        $this->delete(route('remember.named.destroy', [$this->cove, 'counters', $was->counters['splinters']->id]))
+            ->assertSessionHas(
+                'notice',
+                fn (string $told): bool => str_starts_with($told, 'counter.splinters was deleted.'),
+            );
+        self::assertArrayNotHasKey('splinters', $this->pack()->counters);
+        foreach (DefinitionChange::query()->orderByDesc('id')->get() as $change) {
+            $this->post(route('definitions.undo', [$this->cove, $change]))->assertSessionHas('notice', 'Undone.');
+        }
+        self::assertEquals($was->facts, $this->pack()->facts);
+        self::assertEquals($was->lists, $this->pack()->lists);
+        self::assertEquals($was->counters, $this->pack()->counters);
+    }
+
+    public function test_what_is_deleted_says_where_it_is_missing(): void
+    {
+        app(Findings::class)->of($this->cove, null);
+        $this->get(route('remember', $this->cove))->assertSee('used in !splinter')->assertSee('used in !knot');
+        $this->delete(route('remember.named.destroy', [$this->cove, 'lists', $this->pack()->lists['knots']->id]))
+            ->assertSessionHas('notice', 'list.knots was deleted. It is missing in !knot.');
+    }
+
+    public function test_what_is_wrong_is_told_and_stays_typed(): void
+    {
+        $this->make('facts', ['name' => 'TIDE', 'text' => 'x'])->assertSessionHasErrors([
+            'name_folded' => 'There is one of this name already.',
+        ]);
+        $this->make('facts', ['name' => 'two words', 'text' => 'x'])->assertSessionHasErrors('name');
+        $this->make('facts', ['name' => 'empty', 'text' => ''])->assertSessionHasErrors(['text' => 'Enter the text.']);
+        $this->make('lists', ['name' => 'none', 'draw_order' => 'free', 'items' => ''])->assertSessionHasErrors(
+            'items',
+        );
+        $this->make('counters', ['start' => '5', 'floor' => '6'] + self::TYPED['counters'])->assertSessionHasErrors([
+            'floor' => 'The floor cannot be above the start.',
+        ]);
+        $this->get(route('remember', [$this->cove, 'kind' => 'counters', 'edit' => 'new']))
+            ->assertSee('value="spills"', false)
+            ->assertSee('The floor cannot be above the start.');
+        $this->make('boats', ['name' => 'x'])->assertNotFound();
+        $this->actingAs($this->member('Rue', Role::Reader));
+        $this->make('facts', self::TYPED['facts'])->assertForbidden();
+        $this->get(route('remember', $this->cove))->assertOk()->assertDontSee('Make a fact');
+    }
+
+    /** @param  array<string, string>  $fields */
+    private function make(string $kind, array $fields): TestResponse
+    {
+        return $this->post(route('remember.named.store', [$this->cove, $kind]), $fields);
+    }
+
+    private function pack(): Pack
+    {
+        return app(Assembler::class)->pack($this->cove->refresh());
+    }
+}
