@@ -66,7 +66,8 @@ final class LogEntry
             $this->silence = Silence::of($carried->outcome);
             $this->outcome = match (true) {
                 $carried->outcome->failed !== null => 'failed: '.$wording->of($carried->outcome->failed->message()),
-                $carried->outcome->closed !== null => 'no reply: '.$wording->of($carried->outcome->closed->reason),
+                $carried->outcome->closed !== null => ($carried->outcome->sayings === [] ? 'no reply: ' : 'refused: ')
+                    .$wording->of($carried->outcome->closed->reason),
                 default => '',
             };
         }
