@@ -16,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 
 /** Making, changing and deleting what has a name: facts, lists, counters, occasions, fields. */
 final readonly class NamedController
@@ -52,11 +53,28 @@ final readonly class NamedController
         Channel $channel,
         string $kind,
         string $stable,
+        RenamedUses $renamed,
         #[CurrentUser] User $user,
-    ): RedirectResponse|JsonResponse {
+    ): RedirectResponse|JsonResponse|View {
         $kind = $request->kind();
-        abort_if($kind->read($channel, $stable) === null, Response::HTTP_NOT_FOUND);
-        $this->put($channel, $kind, $stable, $user, $request->state());
+        $was = $kind->read($channel, $stable) ?? abort(Response::HTTP_NOT_FOUND);
+        $name = is_string($was['name'] ?? null) ? $was['name'] : '';
+        $uses = $name === $request->name() ? [] : $renamed->of($channel, $kind, $name, $request->name());
+        if ($uses !== [] && ! $request->boolean('confirmed')) {
+            return view('remember.rename', [
+                'channel' => $channel,
+                'kind' => $kind,
+                'stable' => $stable,
+                'from' => $name,
+                'to' => $request->name(),
+                'uses' => $uses,
+                'typed' => $request->except(['_token', '_method', 'name_folded']),
+            ]);
+        }
+        DB::transaction(function () use ($channel, $kind, $stable, $user, $request, $renamed, $uses): void {
+            $this->put($channel, $kind, $stable, $user, $request->state());
+            $renamed->save($channel, $uses, $user);
+        });
 
         return $this->done($request, $channel, "{$kind->prefix()}.{$request->name()} is saved.");
     }

@@ -90,6 +90,7 @@ final class NamedTest extends TestCase
         $this->put(route('remember.named.update', [$this->cove, 'facts', $was->facts['tide']->id]), [
             'name' => 'water',
             'text' => 'High at four.',
+            'confirmed' => '1',
         ])->assertSessionHas('notice', 'fact.water is saved.');
         self::assertSame($was->facts['tide']->id, $this->pack()->facts['water']->id);
         $knots = $was->lists['knots'];
@@ -109,9 +110,35 @@ final class NamedTest extends TestCase
         foreach (DefinitionChange::query()->orderByDesc('id')->get() as $change) {
             $this->post(route('definitions.undo', [$this->cove, $change]))->assertSessionHas('notice', 'Undone.');
         }
+        // The name that the command has now is its own matter.
         self::assertEquals($was->facts, $this->pack()->facts);
         self::assertEquals($was->lists, $this->pack()->lists);
         self::assertEquals($was->counters, $this->pack()->counters);
+    }
+
+    public function test_a_new_name_is_shown_in_every_use_before_it_is_taken_and_then_stands_in_all_of_them(): void
+    {
+        $counter = $this->pack()->counters['splinters'];
+        $fields = ['name' => 'chips', 'scope' => 'category', 'reset' => 'never', 'start' => '0', 'floor' => '0'];
+        $rename = fn (array $more): TestResponse => $this->put(
+            route('remember.named.update', [$this->cove, 'counters', $counter->id]),
+            $more + $fields,
+        );
+        $rename([])->assertOk()->assertSee('Rename counter.splinters to counter.chips')->assertSee('!splinter');
+        self::assertArrayHasKey('splinters', $this->pack()->counters);
+        $rename(['confirmed' => '1'])->assertRedirect(route('remember', $this->cove));
+        $pack = $this->pack();
+        self::assertSame($counter->id, $pack->counters['chips']->id, 'what it counted stays');
+        self::assertStringContainsString('counter.chips', $pack->command('!splinter')?->responses[0]->text() ?? '');
+        foreach ($pack->commands as $command) {
+            self::assertStringNotContainsString('counter.splinters', implode("\n", $command->sources()));
+        }
+        $this->post(route('rehearse.try', $this->cove), [
+            'do' => 'say',
+            'speaker' => 'bram',
+            'line' => '!splinter',
+            'chat' => '',
+        ])->assertSee('Splinters while Planking: 10 (12 in all)');
     }
 
     public function test_what_is_deleted_says_where_it_is_missing(): void

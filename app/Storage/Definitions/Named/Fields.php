@@ -25,6 +25,11 @@ final class Fields extends NamedDefinition
         return 'caller';
     }
 
+    public function heads(): array
+    {
+        return ['caller', 'target'];
+    }
+
     public function one(): string
     {
         return 'a field';

@@ -38,6 +38,12 @@ abstract class NamedDefinition implements Definition
     /** What a response writes before the name: "counter". */
     abstract public function prefix(): string;
 
+    /** @return list<string> all that a response may write before the name */
+    public function heads(): array
+    {
+        return [$this->prefix()];
+    }
+
     /** "a counter", as one says it. */
     abstract public function one(): string;
 
