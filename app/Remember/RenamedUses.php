@@ -11,12 +11,13 @@ use App\Storage\CommandRepository;
 use App\Storage\Definitions\Named\NamedDefinition;
 use SilverParrot\Pack\Command;
 use SilverParrot\Response\Renaming;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Fold;
 
 /** The commands that name something, as they are when it is called otherwise. */
 final readonly class RenamedUses
 {
-    public function __construct(private CommandRepository $rows)
+    public function __construct(private CommandRepository $rows, private ResponseCache $prepared)
     {
     }
 
@@ -38,7 +39,7 @@ final readonly class RenamedUses
             $command = CommandRepository::toCore($row);
             $texts = [];
             foreach ($command->sources() as $place => $text) {
-                $renamed = Renaming::in($text, $kind->heads(), $from, $to);
+                $renamed = Renaming::in($this->prepared->response($text), $kind->heads(), $from, $to);
                 if ($renamed !== $text) {
                     $command = $command->withSource($place, $renamed);
                     $texts[] = [$text, $renamed];

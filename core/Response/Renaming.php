@@ -16,9 +16,8 @@ final class Renaming
      *     is ranked by as well
      * @return string the same text where it does not name that
      */
-    public static function in(string $text, array $heads, string $from, string $to): string
+    public static function in(Response $response, array $heads, string $from, string $to): string
     {
-        $response = Response::of($text);
         $characters = mb_str_split($response->text);
         $places = [];
         $folded = Fold::caseless($from);
@@ -42,6 +41,6 @@ final class Renaming
             }
         }
 
-        return $places === [] ? $text : implode('', $characters);
+        return implode('', $characters);
     }
 }

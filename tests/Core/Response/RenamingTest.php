@@ -33,7 +33,7 @@ final class RenamingTest extends TestCase
             '[counter.planks + counter.planks * 2]',
             '[counter.boards + counter.boards * 2]',
         ];
-        yield 'another kind' => [$counter, '[list.planks] planks "counter.planks"', '[list.planks] planks "counter.planks"'];
+        yield 'another kind' => [$counter, '[list.planks] "counter.planks"', '[list.planks] "counter.planks"'];
         yield 'another name' => [$counter, '[counter.plank]', '[counter.plank]'];
         $field = ['caller', 'target'];
         yield 'a field' => [$field, '[caller.planks] [target.planks]', '[caller.boards] [target.boards]'];
@@ -45,15 +45,15 @@ final class RenamingTest extends TestCase
     #[DataProvider('texts')]
     public function test_each_use_is_renamed(array $heads, string $before, string $after): void
     {
-        self::assertSame($after, Renaming::in($before, $heads, 'planks', 'boards'));
+        self::assertSame($after, Renaming::in(Response::of($before), $heads, 'planks', 'boards'));
     }
 
     public function test_there_and_back_is_the_same_text_and_the_old_name_is_gone(): void
     {
         for ($seed = 0; $seed < 300; $seed++) {
             $text = Response::of((new Grammar(new Randomizer(new Mt19937($seed))))->response())->text;
-            $there = Renaming::in($text, ['counter'], 'planks', 'zz_boards');
-            self::assertSame($text, Renaming::in($there, ['counter'], 'zz_boards', 'planks'), $text);
+            $there = Renaming::in(Response::of($text), ['counter'], 'planks', 'zz_boards');
+            self::assertSame($text, Renaming::in(Response::of($there), ['counter'], 'zz_boards', 'planks'), $text);
             self::assertNotContains('counter.planks', Response::of($there)->namedPlaces(), $there);
         }
     }
