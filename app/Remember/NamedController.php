@@ -79,26 +79,35 @@ final readonly class NamedController
         return $this->done($request, $channel, "{$kind->prefix()}.{$request->name()} is saved.");
     }
 
-    /** What is used goes too; who presses was told by how many, and can undo it. */
+    /** What is used goes only when somebody was told what is missing it then; it can be undone. */
     public function destroy(
+        Request $request,
         Channel $channel,
         string $kind,
         string $stable,
         #[CurrentUser] User $user,
-    ): RedirectResponse {
+    ): RedirectResponse|View {
         $kind = self::kind($kind);
         $was = $kind->read($channel, $stable);
         abort_if($was === null, Response::HTTP_NOT_FOUND);
         $name = is_string($was['name'] ?? null) ? $was['name'] : '';
         $users = $this->uses->of($channel, $kind, $name);
+        if ($users !== [] && ! $request->boolean('confirmed')) {
+            return view('remember.delete', [
+                'channel' => $channel,
+                'kind' => $kind,
+                'stable' => $stable,
+                'name' => $name,
+                'users' => $users,
+            ]);
+        }
         $this->change($channel, $kind, $stable, $user, static fn () => $kind->put($channel, $stable, null));
 
         return redirect()
             ->route('remember', $channel)
             ->with(
                 'notice',
-                "{$kind->prefix()}.$name was deleted."
-                    .($users === [] ? '' : ' It is missing in '.implode(', ', array_slice($users, 0, 5)).'.'),
+                "{$kind->prefix()}.$name was deleted.",
             );
     }
 

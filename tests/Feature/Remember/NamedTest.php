@@ -141,12 +141,18 @@ final class NamedTest extends TestCase
         ])->assertSee('Splinters while Planking: 10 (12 in all)');
     }
 
-    public function test_what_is_deleted_says_where_it_is_missing(): void
+    public function test_what_is_used_is_deleted_only_after_it_was_told_what_would_miss_it(): void
     {
         app(Findings::class)->of($this->cove, null);
         $this->get(route('remember', $this->cove))->assertSee('used in !splinter')->assertSee('used in !knot');
-        $this->delete(route('remember.named.destroy', [$this->cove, 'lists', $this->pack()->lists['knots']->id]))
-            ->assertSessionHas('notice', 'list.knots was deleted. It is missing in !knot.');
+        $delete = fn (array $more): TestResponse => $this->delete(
+            route('remember.named.destroy', [$this->cove, 'lists', $this->pack()->lists['knots']->id]),
+            $more,
+        );
+        $delete([])->assertOk()->assertSee('One command uses it and would fail')->assertSee('!knot');
+        self::assertArrayHasKey('knots', $this->pack()->lists);
+        $delete(['confirmed' => '1'])->assertSessionHas('notice', 'list.knots was deleted.');
+        self::assertArrayNotHasKey('knots', $this->pack()->lists);
     }
 
     public function test_what_is_wrong_is_told_and_stays_typed(): void
