@@ -17,6 +17,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /** Making, changing and deleting what has a name: facts, lists, counters, occasions, fields. */
 final readonly class NamedController
@@ -60,6 +61,12 @@ final readonly class NamedController
         $was = $kind->read($channel, $stable) ?? abort(Response::HTTP_NOT_FOUND);
         $name = is_string($was['name'] ?? null) ? $was['name'] : '';
         $uses = $name === $request->name() ? [] : $renamed->of($channel, $kind, $name, $request->name());
+        if ($uses !== [] && $request->expectsJson()) {
+            // Beside a text there is no room to show what the new name changes.
+            throw ValidationException::withMessages([
+                'name' => 'Commands use it by this name. Rename it in Remember, where what changes is shown first.',
+            ]);
+        }
         if ($uses !== [] && ! $request->boolean('confirmed')) {
             return view('remember.rename', [
                 'channel' => $channel,

@@ -6,13 +6,16 @@ namespace App\Write;
 
 use App\Models\Channel;
 use App\Storage\Assembler;
+use App\Storage\Definitions\Named\NamedDefinition;
 use App\Storage\MemoryRows;
 use Illuminate\Http\JsonResponse;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Emote;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\SaidNow;
 use SilverParrot\Response\Reference\Reference;
 use SilverParrot\Response\Reference\ReferenceEntry;
+use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /** All that can be typed into a slot, each with the value that it would have now. */
@@ -63,6 +66,7 @@ final readonly class ReferenceController
                     'withNothing' => $entry->described->withNothing,
                     'also' => $entry->also(),
                     'now' => isset($now[$place]) ? mb_substr($now[$place], 0, self::LONGEST_VALUE) : null,
+                    'opens' => self::opens($channel, $pack, $entry->insert),
                 ],
                 $entries,
                 array_keys($entries),
@@ -85,5 +89,25 @@ final readonly class ReferenceController
                 $pack->emotes,
             ),
         ]);
+    }
+
+    /** @return string|null where the thing of that name is changed; null for what is no thing of the pack */
+    private static function opens(Channel $channel, Pack $pack, string $insert): ?string
+    {
+        [$head, $name] = explode('.', $insert) + [1 => ''];
+        $kind = NamedDefinition::prefixed($head);
+        $folded = Fold::caseless($name);
+        $one = match ($kind?->key()) {
+            'facts' => $pack->facts[$folded] ?? null,
+            'lists' => $pack->lists[$folded] ?? null,
+            'counters' => $pack->counters[$folded] ?? null,
+            'occasions' => $pack->occasions[$folded] ?? null,
+            'fields' => $pack->fields[$folded] ?? null,
+            default => null,
+        };
+
+        return $kind === null || $one === null
+            ? null
+            : route('remember.named.edit', [$channel, $kind->key(), $one->id]);
     }
 }

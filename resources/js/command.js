@@ -31,6 +31,7 @@ class CommandPage {
         this.isWaiting = false;
         this.unsaved = new Unsaved(form);
         const entriesOf = entriesFrom(form.dataset.reference);
+        this.entriesOf = entriesOf;
         this.help = [completion(entriesOf), hoverHelp(entriesOf), choiceMatching];
         form.querySelectorAll('[data-editor]').forEach((area) => this.edit(area));
         form.addEventListener('input', (event) => this.changed(event));
@@ -52,6 +53,8 @@ class CommandPage {
                 this.takeUp();
             }
         });
+        // Readers look at what there is, and change nothing.
+        document.addEventListener('parrot:open', ({ detail }) => this.make(detail));
         this.grow();
         this.weights();
         this.offer();
@@ -259,6 +262,14 @@ class CommandPage {
         this.isShown = true;
     }
 
+    /** What a response names is made or changed beside it. */
+    make(url) {
+        openMaker(url, () => {
+            this.entriesOf.forget();
+            this.ask();
+        });
+    }
+
     /** What is said of triggers stands beside their fields. */
     triggerNotes(findings) {
         const notes = [];
@@ -331,7 +342,7 @@ class CommandPage {
         }
         if (finding.makes && this.mayWrite) {
             const make = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link small', textContent: 'Make it' });
-            make.addEventListener('click', () => openMaker(finding.makes, () => this.ask()));
+            make.addEventListener('click', () => this.make(finding.makes));
             note.append(make);
         }
         return note;

@@ -9,6 +9,13 @@ export function entryAt(entries, before, word) {
     return entries.filter(fits).sort((a, b) => b.insert.length - a.insert.length)[0] ?? null;
 }
 
+/** Opens what a name stands for, beside the text. */
+export function opener(entry) {
+    const button = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link small', textContent: `Edit ${entry.insert}` });
+    button.addEventListener('click', () => document.dispatchEvent(new CustomEvent('parrot:open', { detail: entry.opens })));
+    return button;
+}
+
 function told(entry) {
     const box = document.createElement('div');
     box.className = 'hover-help';
@@ -16,6 +23,9 @@ function told(entry) {
     const rest = [['takes', entry.takes], ['gives', entry.gives], ['now', entry.now === '' ? 'nothing' : entry.now]].filter(([, text]) => text);
     for (const [label, text] of rest) {
         box.append(Object.assign(document.createElement('div'), { className: 'small', textContent: `${label}: ${text}` }));
+    }
+    if (entry.opens && document.getElementById('maker')) {
+        box.append(opener(entry));
     }
     return { dom: box };
 }

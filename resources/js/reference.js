@@ -1,9 +1,13 @@
 import { insideSlot } from './complete.js';
+import { opener } from './hover.js';
 
 /** Everything that can be typed into a slot, asked for once a page. */
 export function entriesFrom(url) {
     let asked = null;
-    return () => (asked ??= fetch(url, { headers: { Accept: 'application/json' } }).then((response) => (response.ok ? response.json() : [])).catch(() => []));
+    const entries = () => (asked ??= fetch(url, { headers: { Accept: 'application/json' } }).then((response) => (response.ok ? response.json() : [])).catch(() => []));
+    // Something was made or changed: what there is is asked for again.
+    entries.forget = () => (asked = null);
+    return entries;
 }
 
 /** What a press puts at the caret: a name alone inside a slot, with brackets outside; of what needs more, the example's slot. */
@@ -80,6 +84,9 @@ export class Reference {
                 const small = Object.assign(document.createElement('span'), { className: 'small', textContent: ` ${label}: ${text}` });
                 row.append(small);
             }
+        }
+        if (entry.opens && document.getElementById('maker')) {
+            row.append(' ', opener(entry));
         }
         return row;
     }

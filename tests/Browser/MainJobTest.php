@@ -193,7 +193,15 @@ final class MainJobTest extends BrowserTestCase
             ->sees('Spilt 1 time.', '#preview')
             ->doesNotSee('There is no counter', '#findings')
             ->sees('Spilt [add 1 to counter.glugs', '[data-response]');
-        $page->press('Save')->sees('!glug is saved.');
+        // From the name in the text, the thing itself is one press away.
+        $page
+            ->press('What you can use here')
+            ->write('#reference input', 'glugs')
+            ->press('Edit counter.glugs', '#reference')
+            ->write('#maker [name=start]', '40')
+            ->press('Save', '#maker')
+            ->sees('Spilt 41 times.', '#preview');
+        $page->press('Save', '.save-bar')->sees('!glug is saved.');
         $this->database()->exec("DELETE FROM counters WHERE name = 'glugs'");
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!glug'");
     }

@@ -102,7 +102,7 @@
             @include('rehearse.partials.whys', ['heard' => $tried->heard])
         </aside>
         <section class="page facing" id="right-page" aria-label="Reference and simulated chat">
-            <section id="maker" class="reference maker" hidden tabindex="-1" aria-label="Make what the response names"></section>
+            @if ($mayWrite)<section id="maker" class="reference maker" hidden tabindex="-1" aria-label="Make or change what the response names"></section>@endif
             <section id="reference" class="reference" hidden aria-label="Reference">
                 <div class="page-head"><h2>What you can use in a slot</h2><input type="search" class="find" placeholder="find by any word" aria-label="Find in the reference"></div>
                 <div data-reference-list class="reference-list" tabindex="0" role="region" aria-label="What you can use in a slot"></div>
