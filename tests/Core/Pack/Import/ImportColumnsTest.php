@@ -6,12 +6,25 @@ namespace Tests\Core\Pack\Import;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
+use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
+use SilverParrot\Checks\Checks;
+use SilverParrot\Document\Document;
+use SilverParrot\Format\CommandFormat;
+use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Import\CounterCommands;
 use SilverParrot\Pack\Import\ImportCell;
 use SilverParrot\Pack\Import\ImportColumn;
 use SilverParrot\Pack\Import\ImportColumns;
 use SilverParrot\Pack\Import\ImportedRow;
 use SilverParrot\Pack\Import\PastedTable;
+use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Source\Finding;
 use SilverParrot\Source\Message;
+use SilverParrot\Value\Moment;
+use Tests\Core\Response\World;
 
 final class ImportColumnsTest extends TestCase
 {
@@ -126,6 +139,40 @@ final class ImportColumnsTest extends TestCase
             [true, false, null],
             array_map(ImportCell::yes(...), ['Yes', 'disabled', 'perhaps']),
         );
+    }
+
+    public function test_the_commands_of_a_counter_read_count_and_set_it_and_stay_at_its_floor(): void
+    {
+        $table = PastedTable::read(CounterCommands::table('splinters'));
+        $columns = ImportColumns::guess($table);
+        self::assertSame([[], []], [$columns->leftOver($table), $columns->withoutUnit($table)]);
+        $pack = World::pack()->withCommands(
+            array_map(static function (array $cells) use ($columns): Command {
+                $row = ImportedRow::read($cells, $columns, null, null);
+                self::assertSame([], $row->problems);
+
+                return CommandFormat::read(Document::of($row->document));
+            }, array_slice($table->rows, 1)),
+        );
+        foreach ($pack->commands as $command) {
+            self::assertSame(
+                [],
+                array_filter(Checks::ofCommand($command, $pack), static fn (Finding $one): bool => $one->isError()),
+                $command->trigger,
+            );
+        }
+        $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
+        $bram = Person::known('1', 'bram', 'Bram', Levels::of(Level::Moderator));
+        $said = [];
+        $lines = ['!splinters', '!moresplinters', '!lesssplinters', '!setsplinters 0', '!lesssplinters'];
+        foreach ($lines as $at => $line) {
+            $then = new Moment(1_795_597_200_000 + $at * 60_000);
+            $said[] = $rehearsal->line("e$at", $bram, $line, $then)->texts()[0] ?? '';
+        }
+        self::assertStringContainsString('One less: 0 splinters.', $said[4]);
+        self::assertSame('Now 0 splinters.', $said[3]);
+        $odo = Person::known('2', 'odo', 'Odo', Levels::of());
+        self::assertSame([], $rehearsal->line('x', $odo, '!moresplinters', new Moment(1_795_599_200_000))->texts());
     }
 
     public function test_what_is_left_is_written_so_that_it_is_read_as_it_was(): void
