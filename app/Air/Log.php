@@ -18,6 +18,9 @@ final readonly class Log
 
     private const AT_ONCE = 200;
 
+    /** Lines among which those without an answer are sought: where all were answered, nobody looks through a month. */
+    private const LOOKED_AT = 20_000;
+
     public function __construct(private Connection $connection)
     {
     }
@@ -60,11 +63,15 @@ final readonly class Log
      */
     public function unanswered(int $channel, int $most): array
     {
+        $lookedAt = self::LOOKED_AT;
+
         return $this->lines(
-            "channel_id = ? AND kind = ? AND (outcome <> '' OR text REGEXP '^[^[:alnum:][:space:]]') AND NOT EXISTS "
-                .'(SELECT 1 FROM outgoing WHERE outgoing.channel_id = heard_lines.channel_id AND outgoing.event_key = '
-                ."heard_lines.event_key AND outgoing.state = 'handed')",
-            [$channel, LogEntry::HEARD],
+            "channel_id = ? AND number > (SELECT MAX(number) - $lookedAt FROM heard_lines AS newest "
+                ."WHERE newest.channel_id = ?) AND kind = ? AND (outcome <> '' "
+                ."OR text REGEXP '^[^[:alnum:][:space:]]') AND NOT EXISTS (SELECT 1 FROM outgoing "
+                .'WHERE outgoing.channel_id = heard_lines.channel_id '
+                ."AND outgoing.event_key = heard_lines.event_key AND outgoing.state = 'handed')",
+            [$channel, $channel, LogEntry::HEARD],
             $most,
         );
     }

@@ -58,10 +58,18 @@ final readonly class Editions
     /**
      * A pack becomes the next edition, and that one is on the air.
      *
+     * @param  list<string>|null  $changed  ids of the commands that are otherwise now, whose replies go on; those of
+     *     others stay stopped. null: the replies of all go on
+     *
      * @throws CannotPublish when nobody could read it back
      */
-    public static function put(Channel $channel, Pack $pack, string $note, User $by): Edition
-    {
+    public static function put(
+        Channel $channel,
+        Pack $pack,
+        string $note,
+        User $by,
+        ?array $changed = null,
+    ): Edition {
         $document = PackFormat::write($pack);
         if (strlen($document) > Limits::PACK) {
             throw CannotPublish::tooLarge(strlen($document));
@@ -74,10 +82,13 @@ final readonly class Editions
             'document' => $document,
             'user_id' => $by->id,
         ]);
+        $silent = $changed === null
+            ? []
+            : array_values(array_diff($channel->refresh()->silenced, array_map(Fold::caseless(...), $changed)));
         $channel
             ->newQuery()
             ->whereKey($channel->id)
-            ->update(['edition_on_air' => $number, 'silenced' => '[]']);
+            ->update(['edition_on_air' => $number, 'silenced' => json_encode($silent)]);
 
         return $edition;
     }

@@ -55,7 +55,7 @@ final readonly class PublishChanges
             }
             self::mustWork($this->besideTheAir($channel, $pack, $commands, $taken, $differences)?->errors() ?? []);
 
-            return Editions::put($channel, $pack, $note, $by);
+            return Editions::put($channel, $pack, $note, $by, array_column($taken, 'id'));
         });
     }
 

@@ -27,21 +27,27 @@ final readonly class WaitingChanges
     public function in(Channel $channel): array
     {
         $stamp = implode(' ', [
-            'waiting',
-            $channel->id,
             $channel->edition_on_air ?? 0,
             self::last($channel->changes()),
             self::last(DefinitionChange::query()->where('channel_id', $channel->id)),
             implode(',', [$channel->facts()->count(), $channel->listItems()->count(), $channel->counters()->count()]),
         ]);
 
-        return $this->cache->remember($stamp, now()->addDays(self::DAYS), fn (): array => array_map(
+        $kept = $this->cache->get("waiting {$channel->id}");
+        if (is_array($kept) && ($kept['stamp'] ?? '') === $stamp && is_array($kept['ids'] ?? null)) {
+            return array_values(array_filter($kept['ids'], is_string(...)));
+        }
+        $ids = array_map(
             static fn (Difference $one): string => $one->id,
             Differences::between(
                 $this->editions->onAir($channel, asPublished: true),
                 $this->assembler->document($channel),
             ),
-        ));
+        );
+        // One row for a channel, however often it is saved.
+        $this->cache->put("waiting {$channel->id}", ['stamp' => $stamp, 'ids' => $ids], now()->addDays(self::DAYS));
+
+        return $ids;
     }
 
     /** @param  Builder<covariant Model>|HasMany<covariant Model, Channel>  $of */

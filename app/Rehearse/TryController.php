@@ -36,7 +36,7 @@ final class TryController
         $state = match ($request->string('do')->value()) {
             'say' => $state->sayingAll($state->speaker, $line, $try->cast($channel, $state)),
             'turn' => $state->turnedOn($request->integer('seconds')),
-            'at' => $at === false ? $state : $state->turnedTo(Moment::of($at)),
+            'at' => $at === false || ! Moment::of($at)->canBeWritten() ? $state : $state->turnedTo(Moment::of($at)),
             'over' => $state->startedOver(),
             default => $state,
         };

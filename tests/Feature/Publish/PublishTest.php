@@ -147,6 +147,18 @@ final class PublishTest extends TestCase
         );
     }
 
+    public function test_replies_that_were_stopped_stay_so_where_another_command_is_published(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        foreach (['!knot', '!tide'] as $trigger) {
+            $this->post(route('publish.silence', $this->cove), ['trigger' => $trigger, 'silent' => '1']);
+        }
+        $tide = $this->save('!tide', ['responses' => [['text' => 'Low water.', 'weight' => '1']]])->stable_id;
+        $this->post(route('publish.store', $this->cove), ['chosen' => '1', 'changes' => [$tide]]);
+        self::assertFalse($this->air()?->command('!knot')?->isOn());
+        self::assertTrue($this->air()?->command('!tide')?->isOn());
+    }
+
     public function test_what_a_change_needs_must_come_along(): void
     {
         app(Editions::class)->publish($this->cove, '', $this->wren);

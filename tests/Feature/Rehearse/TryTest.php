@@ -261,6 +261,8 @@ final class TryTest extends TestCase
         $to('2027-03-01T18:30')->assertSee('1 Mar 2027, 18:30:00');
         $to('2026-02-03T09:00')->assertSee('3 Feb 2026, 09:00:00');
         $to('soon')->assertOk()->assertSee('20:00:00');
+        $to('0000-01-01T00:00')->assertOk()->assertSee('20:00:00');
+        $to('9999-12-31T23:59')->assertOk();
     }
 
     public function test_pasted_lines_are_said_one_after_the_other_by_whom_they_name(): void
