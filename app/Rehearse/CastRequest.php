@@ -49,9 +49,18 @@ final class CastRequest extends FormRequest
             'link' => ['nullable', 'string', 'url:https,http', 'max:500'],
             'category' => ['nullable', 'string', 'max:100'],
             'followed' => ['nullable', 'date_format:Y-m-d', 'before:tomorrow', 'after:1999-12-31'],
-            'record' => ['array', 'max:200'],
+            'record' => ['array', 'max:200', $this->isOfFields(...)],
             'record.*' => ['nullable', 'string', 'max:'.Limits::FIELD_TEXT],
         ];
+    }
+
+    /** @param  Closure(string): mixed  $fail */
+    private function isOfFields(string $field, mixed $record, Closure $fail): void
+    {
+        $known = array_filter($this->channel()->fields()->pluck('name')->all(), is_string(...));
+        if (array_diff(array_keys(is_array($record) ? $record : []), $known) !== []) {
+            $fail('A record holds the viewer fields that there are.');
+        }
     }
 
     /** @return array<string, string> */

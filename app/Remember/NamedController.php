@@ -8,6 +8,7 @@ use App\Models\Channel;
 use App\Models\User;
 use App\Storage\Definitions\DefinitionHistory;
 use App\Storage\Definitions\Named\NamedDefinition;
+use App\Storage\StaleRevision;
 use App\Write\LookThrough;
 use Closure;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -78,10 +79,17 @@ final readonly class NamedController
                 'typed' => $request->except(['_token', '_method', 'name_folded']),
             ]);
         }
-        DB::transaction(function () use ($channel, $kind, $stable, $user, $request, $renamed, $uses): void {
-            $this->put($channel, $kind, $stable, $user, $request->state());
-            $renamed->save($channel, $uses, $user);
-        });
+        try {
+            DB::transaction(function () use ($channel, $kind, $stable, $user, $request, $renamed, $uses): void {
+                $this->put($channel, $kind, $stable, $user, $request->state());
+                $renamed->save($channel, $uses, $user);
+            });
+        } catch (StaleRevision $meanwhile) {
+            return back(fallback: route('remember', $channel))->with(
+                'notice',
+                $meanwhile->getMessage().' Nothing was renamed; try again.',
+            );
+        }
 
         return $this->done($request, $channel, "{$kind->prefix()}.{$request->name()} is saved.");
     }

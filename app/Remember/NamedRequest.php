@@ -6,9 +6,12 @@ namespace App\Remember;
 
 use App\Border\OfItsChannel;
 use App\Storage\Definitions\Named\NamedDefinition;
+use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Validator;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Source\Fold;
 
 /** Something that has a name, as it was typed. */
@@ -33,6 +36,18 @@ final class NamedRequest extends FormRequest
                     ->ignore($this->route('stable'), 'stable_id'),
             ],
         ] + $this->kind()->rules();
+    }
+
+    /** @return list<Closure(Validator): void> what a pack document has no room for is not made */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            $isNew = $this->route('stable') === null;
+            if ($isNew && $this->kind()->rows($this->channel())->count() >= PackFormat::DEFINITIONS) {
+                $most = number_format(PackFormat::DEFINITIONS);
+                $validator->errors()->add('name', "There are $most already: delete one first.");
+            }
+        }];
     }
 
     /** @return array<string, string> */

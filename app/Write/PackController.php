@@ -7,7 +7,9 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Models\User;
 use App\Storage\Assembler;
+use App\Storage\CannotMerge;
 use App\Storage\PackMerge;
+use App\Storage\StaleRevision;
 use App\Storage\TriggerTaken;
 use App\Wording\Sentences;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -78,7 +80,7 @@ final readonly class PackController
         );
         try {
             $merge($channel, $pack, $taken, $user);
-        } catch (TriggerTaken $trouble) {
+        } catch (TriggerTaken|StaleRevision|CannotMerge $trouble) {
             return $this->page($channel, $pack)->with('problem', $trouble->getMessage().' Nothing was imported.');
         }
         LookThrough::dispatch($channel->id);

@@ -40,7 +40,11 @@ final class PackFormat
     /** Those that are read: what the first did not know is optional in the second. */
     private const READ = [1, self::VERSION];
 
-    private const DEFINITIONS = 1_000;
+    /** Of one kind in a pack. */
+    public const DEFINITIONS = 1_000;
+
+    /** Of one list. */
+    public const ITEMS = 10_000;
 
     private const KEYS = [
         'format',
@@ -240,7 +244,7 @@ final class PackFormat
 
         return new TextList(
             $list->at('name')->name(),
-            array_map(WeightedTextFormat::read(...), $list->at('items')->items(10_000)),
+            array_map(WeightedTextFormat::read(...), $list->at('items')->items(self::ITEMS)),
             $list->has('order') ? $list->at('order')->oneOf(DrawOrder::class) : DrawOrder::Free,
             self::id($list),
         );

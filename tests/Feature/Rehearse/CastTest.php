@@ -100,6 +100,7 @@ final class CastTest extends TestCase
             'followed' => 'Only a follower has followed since some day.',
         ]);
         $wrong(['levels' => ['captain']])->assertSessionHasErrors('levels.0');
+        $wrong(['record' => ['pebbles' => '1', 'invented' => '2']])->assertSessionHasErrors('record');
         $this->get(route('rehearse', [$this->cove, 'person' => 'new']))->assertSee('Asks after the glue.');
         self::assertSame(9, $this->cove->castMembers()->count());
     }

@@ -9,8 +9,10 @@ use App\Models\DefinitionChange;
 use App\Storage\Assembler;
 use App\Write\Findings;
 use Illuminate\Testing\TestResponse;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Source\Limits;
 use Tests\Feature\TestCase;
 
 /** Facts, lists, counters, occasions and fields are made, changed and deleted on the screen, each with its undo. */
@@ -139,6 +141,66 @@ final class NamedTest extends TestCase
             'line' => '!splinter',
             'chat' => '',
         ])->assertSee('Splinters while Planking: 10 (12 in all)');
+    }
+
+    public function test_records_of_the_cast_and_ranks_follow_the_new_name_of_a_field(): void
+    {
+        $field = $this->pack()->fields['pebbles'];
+        $this->cove->ladders()->where('name', 'pebbles')->firstOrFail();
+        $member = $this->cove->castMembers()->where('record', 'like', '%pebbles%')->firstOrFail();
+        $had = $member->record['pebbles'];
+        $this->put(route('remember.named.update', [$this->cove, 'fields', $field->id]), [
+            'name' => 'shells',
+            'type' => $field->type->value,
+            'start' => $field->start,
+            'confirmed' => '1',
+        ])->assertSessionHasNoErrors()->assertRedirect(route('remember', $this->cove));
+        self::assertSame($had, $member->refresh()->record['shells'] ?? null);
+        self::assertArrayNotHasKey('pebbles', $member->record);
+        self::assertTrue($this->cove->ladders()->where('name', 'shells')->exists());
+        self::assertFalse($this->cove->ladders()->where('name', 'pebbles')->exists());
+    }
+
+    public function test_a_list_is_told_its_bounds_and_never_cut(): void
+    {
+        $list = fn (string $items): TestResponse => $this->make('lists', ['items' => $items] + self::TYPED['lists']);
+        $list("short\n".str_repeat('x', Limits::SOURCE + 1))->assertSessionHasErrors([
+            'items' => 'Line 2 has more than '.number_format(Limits::SOURCE).' characters.',
+        ]);
+        $list(str_repeat("x\n", PackFormat::ITEMS + 1))->assertSessionHasErrors([
+            'items' => 'A list has at most 10,000 items.',
+        ]);
+        $long = str_repeat('ä', Limits::SOURCE);
+        $list($long)->assertSessionHasNoErrors();
+        self::assertSame($long, $this->pack()->lists['greetings']->items[0]->text);
+    }
+
+    public function test_there_are_no_more_of_a_kind_than_a_pack_has_room_for(): void
+    {
+        $rows = array_map(fn (int $number): array => [
+            'channel_id' => $this->cove->id,
+            'stable_id' => "many$number",
+            'name' => "many$number",
+            'name_folded' => "many$number",
+        ], range(1, PackFormat::DEFINITIONS));
+        $this->cove->occasions()->getQuery()->insert($rows);
+        $this->make('occasions', self::TYPED['occasions'])->assertSessionHasErrors([
+            'name' => 'There are 1,000 already: delete one first.',
+        ]);
+    }
+
+    public function test_an_id_is_new_whatever_the_case_of_the_one_before(): void
+    {
+        $this->make('facts', ['name' => 'Jetty', 'text' => 'a']);
+        $this->put(route('remember.named.update', [$this->cove, 'facts', 'Jetty']), [
+            'name' => 'pier',
+            'text' => 'a',
+            'confirmed' => '1',
+        ]);
+        $this->make('facts', ['name' => 'jetty', 'text' => 'b'])->assertSessionHasNoErrors();
+        $ids = array_map(static fn ($fact): string => mb_strtolower($fact->id), $this->pack()->facts);
+        self::assertSame($ids, array_unique($ids));
+        self::assertCount(1, array_keys($ids, 'jetty', true));
     }
 
     public function test_what_is_used_is_deleted_only_after_it_was_told_what_would_miss_it(): void

@@ -92,6 +92,23 @@ final class PackTest extends TestCase
         self::assertSame(18, $this->cove->commands()->count());
     }
 
+    public function test_what_the_two_together_have_no_room_for_is_not_imported(): void
+    {
+        $facts = array_map(
+            static fn (int $number): array => ['id' => "many$number", 'name' => "many$number", 'text' => 'x'],
+            range(1, PackFormat::DEFINITIONS),
+        );
+        $had = $this->cove->facts()->count();
+        $this->look($this->cove, (string) json_encode(
+            ['format' => 'silver-parrot-pack', 'version' => 2, 'facts' => $facts],
+        ));
+        $this->post(route('write.pack.import', $this->cove), ['rest' => '1'])
+            ->assertOk()
+            ->assertSee('Together they would not be a pack that can be read')
+            ->assertSee('Nothing was imported.');
+        self::assertSame($had, $this->cove->facts()->count());
+    }
+
     private function exported(Channel $channel): string
     {
         return (string) $this->get(route('write.pack.export', $channel))

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Validation\Rule;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 
 /** What is kept of each viewer. */
@@ -54,6 +55,27 @@ final class Fields extends NamedDefinition
         $start = is_string($typed['start'] ?? null) ? trim($typed['start']) : '';
 
         return ['type' => $typed['type'] ?? FieldType::Text->value, 'start' => $start === '' ? null : $start];
+    }
+
+    /** Ranks, and the records of the cast, go by the field's name. */
+    protected function keep(Channel $channel, Model $row, array $columns): void
+    {
+        $was = $row->getOriginal('name');
+        parent::keep($channel, $row, $columns);
+        $is = $row->getAttribute('name');
+        if (! is_string($was) || ! is_string($is) || $was === $is) {
+            return;
+        }
+        $channel->ladders()->where('name_folded', Fold::caseless($was))->update([
+            'name' => $is,
+            'name_folded' => Fold::caseless($is),
+        ]);
+        foreach ($channel->castMembers()->get() as $member) {
+            if (isset($member->record[$was])) {
+                $others = array_diff_key($member->record, [$was => true]);
+                $member->update(['record' => [$is => $member->record[$was]] + $others]);
+            }
+        }
     }
 
     protected function kept(Model $row): array

@@ -7,11 +7,14 @@ namespace App\Storage\Definitions\Named;
 use App\Models\Channel;
 use App\Models\ListItem;
 use App\Models\TextListRow;
+use Closure;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Source\Limits;
 
 /** Texts to draw from, with weights and an order. How far they were drawn is memory, and no part of this. */
 final class Lists extends NamedDefinition
@@ -46,8 +49,30 @@ final class Lists extends NamedDefinition
     {
         return [
             'draw_order' => ['required', Rule::enum(DrawOrder::class)],
-            'items' => ['required', 'string', 'max:'.self::LONGEST],
+            'items' => ['bail', 'required', 'string', 'max:'.self::LONGEST, self::areItems(...)],
         ];
+    }
+
+    /** @param  Closure(string): mixed  $fail */
+    private static function areItems(string $field, mixed $typed, Closure $fail): void
+    {
+        $lines = array_filter(
+            preg_split('/\R/u', is_string($typed) ? $typed : '') ?: [],
+            static fn (string $line): bool => trim($line) !== '',
+        );
+        if (count($lines) > PackFormat::ITEMS) {
+            $fail('A list has at most '.number_format(PackFormat::ITEMS).' items.');
+        }
+        foreach ($lines as $number => $line) {
+            if (mb_strlen($line) > Limits::SOURCE) {
+                $fail('Line '.($number + 1).' has more than '.number_format(Limits::SOURCE).' characters.');
+
+                return;
+            }
+        }
+        if ($lines === []) {
+            $fail('Enter at least one item, one a line.');
+        }
     }
 
     /** One item a line; a weight stands behind a tab. */
@@ -102,7 +127,7 @@ final class Lists extends NamedDefinition
                 'list_id' => $row->getKey(),
                 'stable_id' => $id,
                 'position' => $position,
-                'text' => mb_substr($text, 0, 1_000),
+                'text' => $text,
                 'weight' => is_array($item) && is_int($item['weight'] ?? null) ? $item['weight'] : 1,
             ];
         }

@@ -99,7 +99,13 @@ abstract class NamedDefinition implements Definition
     /** @return string a new id: its name, unless that is taken */
     public function idFor(Channel $channel, string $name): string
     {
-        return $this->rows($channel)->where('stable_id', $name)->exists() ? Str::lower((string) Str::ulid()) : $name;
+        // A document tells ids apart without regard to case.
+        $taken = array_map(
+            static fn (mixed $id): string => Fold::caseless(is_string($id) ? $id : ''),
+            $this->rows($channel)->pluck('stable_id')->all(),
+        );
+
+        return in_array(Fold::caseless($name), $taken, true) ? Str::lower((string) Str::ulid()) : $name;
     }
 
     public function tell(string $subject, ?array $before, ?array $after): string
