@@ -232,7 +232,8 @@ final class NamedTest extends TestCase
         ]);
         $this->get(route('remember', [$this->cove, 'kind' => 'counters', 'edit' => 'new']))
             ->assertSee('value="spills"', false)
-            ->assertSee('The floor cannot be above the start.');
+            ->assertSee('The floor cannot be above the start.')
+            ->assertSee('aria-describedby="floor-problem" autofocus', false);
         $this->make('boats', ['name' => 'x'])->assertNotFound();
         $this->actingAs($this->member('Rue', Role::Reader));
         $this->make('facts', self::TYPED['facts'])->assertForbidden();

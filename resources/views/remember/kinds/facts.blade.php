@@ -1,2 +1,2 @@
-<p class="line-field"><label for="fact-text">Text</label><textarea id="fact-text" name="text" rows="2" maxlength="2000" dir="auto">{{ $value('text') }}</textarea></p>
-@error('text')<p class="problem">{{ $message }}</p>@enderror
+<p class="line-field"><label for="fact-text">Text</label><textarea id="fact-text" name="text" rows="2" maxlength="2000" dir="auto" @error('text') aria-invalid="true" aria-describedby="text-problem" autofocus @enderror>{{ $value('text') }}</textarea></p>
+@error('text')<p class="problem" id="text-problem">{{ $message }}</p>@enderror

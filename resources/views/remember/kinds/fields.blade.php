@@ -1,2 +1,3 @@
 <p class="line-field"><label for="field-type">Holds</label><select id="field-type" name="type">@foreach (['text' => 'a text', 'number' => 'a number', 'yes_no' => 'yes or no', 'moment' => 'a moment', 'points' => 'points'] as $type => $label)<option value="{{ $type }}" @selected($value('type') === $type)>{{ $label }}</option>@endforeach</select></p>
-<p class="line-field"><label for="field-start">Begins with (empty: nothing)</label><input dir="auto" id="field-start" name="start" value="{{ $value('start') }}" maxlength="500"></p>
+<p class="line-field"><label for="field-start">Begins with (empty: nothing)</label><input dir="auto" id="field-start" name="start" value="{{ $value('start') }}" maxlength="500" @error('start') aria-invalid="true" aria-describedby="start-problem" autofocus @enderror></p>
+@error('start')<p class="problem" id="start-problem">{{ $message }}</p>@enderror

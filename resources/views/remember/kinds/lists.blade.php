@@ -5,5 +5,5 @@
 @endphp
 <p class="line-field"><label for="list-order">How items are drawn</label><select id="list-order" name="draw_order">
     @foreach (['free' => 'freely, each time anew', 'no_repeat' => 'never the same twice running', 'shuffled' => 'shuffled: all once, then shuffled anew', 'in_turn' => 'in turn'] as $order => $label)<option value="{{ $order }}" @selected($value('draw_order') === $order)>{{ $label }}</option>@endforeach</select></p>
-<p class="line-field"><label for="list-items">Items, one a line; a weight may follow after a tab</label><textarea id="list-items" name="items" rows="6" dir="auto" spellcheck="true">{{ $items }}</textarea></p>
-@error('items')<p class="problem">{{ $message }}</p>@enderror
+<p class="line-field"><label for="list-items">Items, one a line; a weight may follow after a tab</label><textarea id="list-items" name="items" rows="6" dir="auto" spellcheck="true" @error('items') aria-invalid="true" aria-describedby="items-problem" autofocus @enderror>{{ $items }}</textarea></p>
+@error('items')<p class="problem" id="items-problem">{{ $message }}</p>@enderror
