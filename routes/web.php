@@ -22,6 +22,8 @@ use App\Rehearse\TryController;
 use App\Remember\EmotesController;
 use App\Remember\MemoryController;
 use App\Remember\NamedController;
+use App\Remember\Quotes\QuotesController;
+use App\Remember\Transfer\TransferController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\DeletedCommandsController;
@@ -121,6 +123,10 @@ Route::prefix('/channels/{channel}')
                 ->middleware(['throttle:typing', 'one-at-a-time:preview'])
                 ->name('write.preview');
             Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
+            Route::get('/remember/quotes', [QuotesController::class, 'index'])->name('remember.quotes');
+            Route::get('/remember/take/{transfer}/{format}', [TransferController::class, 'take'])
+                ->where(['transfer' => '[a-z]{1,20}', 'format' => 'csv|json'])
+                ->name('remember.take');
             Route::get('/remember/emotes/{emote}/picture', [EmotesController::class, 'show'])->name(
                 'remember.emotes.picture',
             );
@@ -189,6 +195,20 @@ Route::prefix('/channels/{channel}')
                     Route::put('/{stable}', [NamedController::class, 'update'])->name('update');
                     Route::delete('/{stable}', [NamedController::class, 'destroy'])->name('destroy');
                 });
+            Route::prefix('/remember/quotes')
+                ->where(['quote' => '[0-9]{1,15}'])
+                ->name('remember.quotes.')
+                ->group(function (): void {
+                    Route::post('/', [QuotesController::class, 'store'])->name('store');
+                    Route::put('/habits', [QuotesController::class, 'habits'])->name('habits');
+                    Route::put('/{quote}', [QuotesController::class, 'update'])->name('update');
+                    Route::delete('/{quote}', [QuotesController::class, 'destroy'])->name('destroy');
+                });
+            Route::prefix('/remember/bring/{transfer}')->where(['transfer' => '[a-z]{1,20}'])->group(function (): void {
+                Route::get('/', [TransferController::class, 'bring'])->name('remember.bring');
+                Route::post('/', [TransferController::class, 'look'])->name('remember.look');
+                Route::post('/keep', [TransferController::class, 'keep'])->name('remember.bring.keep');
+            });
             Route::post('/remember/emotes', [EmotesController::class, 'store'])->name('remember.emotes');
             Route::delete('/remember/emotes/{emote}', [EmotesController::class, 'destroy'])->name(
                 'remember.emotes.drop',

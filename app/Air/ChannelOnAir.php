@@ -13,10 +13,10 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\TriggerMatch;
+use SilverParrot\Lookup\SearchedReadings;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\LeaseLost;
-use SilverParrot\Memory\Ranking;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
@@ -89,7 +89,7 @@ final class ChannelOnAir
         public readonly CachedDetails $details,
         private readonly Closure $tell,
         public ChatProfile $profile,
-        private readonly Ranking $ranking,
+        private readonly SearchedReadings $searched,
         private readonly Wording $wording,
     ) {
         $this->troubles = new Troubles;
@@ -162,7 +162,7 @@ final class ChannelOnAir
             $this->profile,
             wording: $this->wording,
         );
-        $carried = $this->driver->hear($line, $world, new LiveReadings($this->details, $this->ranking));
+        $carried = $this->driver->hear($line, $world, new LiveReadings($this->details, $this->searched));
         if ($carried->outcome instanceof LeaseLost) {
             return null;
         }

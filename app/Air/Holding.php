@@ -6,12 +6,14 @@ namespace App\Air;
 
 use App\Models\Channel;
 use App\Publish\Editions;
+use App\Storage\MariaDbQuotes;
 use App\Storage\MariaDbRanking;
 use App\Storage\MariaDbStore;
 use Closure;
 use Illuminate\Database\Connection;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\EventHandler;
+use SilverParrot\Lookup\SearchedReadings;
 use SilverParrot\Source\Wording;
 
 /**
@@ -96,7 +98,10 @@ final readonly class Holding
             new CachedDetails($this->settings->details, $row->login),
             $this->tell,
             $row->profile(),
-            new MariaDbRanking($this->connection, $row->id),
+            new SearchedReadings(
+                new MariaDbQuotes($this->connection, $row->id),
+                new MariaDbRanking($this->connection, $row->id),
+            ),
             $this->wording,
         );
         $channel->hadSaid($this->outgoing->agesOfHanded($row->id, $channel->profile->windowSeconds));

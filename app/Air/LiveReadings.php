@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace App\Air;
 
 use Amp\TimeoutCancellation;
-use SilverParrot\Lookup\Request;
+use SilverParrot\Lookup\SearchedReadings;
 use SilverParrot\Lookup\Web;
-use SilverParrot\Memory\Ranking;
-use SilverParrot\Value\ListValue;
 use SilverParrot\Value\Value;
 
 use function Amp\async;
@@ -20,7 +18,7 @@ final class LiveReadings implements Web
 
     private ?TimeoutCancellation $within = null;
 
-    public function __construct(private readonly CachedDetails $details, private readonly Ranking $ranking)
+    public function __construct(private readonly CachedDetails $details, private readonly SearchedReadings $searched)
     {
     }
 
@@ -30,8 +28,8 @@ final class LiveReadings implements Web
         $asked = [];
         foreach ($requests as $request) {
             $asked[$request->id] = async(
-                fn (): null|bool|int|string|Value => $request->subject === 'top'
-                    ? $this->top($request)
+                fn (): null|bool|int|string|Value => $this->searched->has($request)
+                    ? $this->searched->read($request)
                     : $this->details->ask($request, $within),
             );
         }
@@ -44,12 +42,5 @@ final class LiveReadings implements Web
         }
 
         return $readings;
-    }
-
-    private function top(Request $request): ListValue
-    {
-        $best = $this->ranking->top($request->name, (int) $request->of);
-
-        return new ListValue(array_column($best, 0), array_column($best, 1));
     }
 }

@@ -25,6 +25,8 @@ use SilverParrot\Chat\ChatProfile;
  * @property string $seed
  * @property int $flood_person
  * @property int $flood_channel
+ * @property bool $quotes_all_once
+ * @property string $quote_dates
  * @property int|null $edition_on_air
  * @property bool $paused
  * @property list<string> $silenced folded ids of commands
@@ -52,6 +54,7 @@ final class Channel extends Model
         'talkers' => 'array',
         'details' => 'array',
         'paused' => 'boolean',
+        'quotes_all_once' => 'boolean',
         'silenced' => 'array',
         'air_seen_at' => 'datetime',
         'air_state' => ConnectionState::class,

@@ -82,8 +82,7 @@ final readonly class MemoryController
         #[CurrentUser] User $user,
         TakingBack $takingBack,
     ): RedirectResponse {
-        return redirect()
-            ->route('remember', $channel)
+        return back(fallback: route('remember', $channel))
             ->with(
                 'notice',
                 match ($takingBack->of($channel, $history, $user)) {

@@ -40,7 +40,7 @@ final readonly class MemoryEditor
             return null;
         }
         $number = $counter->within($number);
-        $this->turn(
+        $this->change(
             $channel,
             $by,
             Counted::reads($counter, $owner),
@@ -65,7 +65,7 @@ final readonly class MemoryEditor
             return false;
         }
         $key = Key::occasion($occasion->id);
-        $this->turn(
+        $this->change(
             $channel,
             $by,
             Reads::of($key),
@@ -77,8 +77,8 @@ final readonly class MemoryEditor
         return true;
     }
 
-    /** @param  Closure(View): list<Change>  $changes */
-    private function turn(Channel $channel, User $by, Reads $reads, Closure $changes): void
+    /** @param  Closure(View): list<Change>  $changes  what is to change, seen under the channel's lock */
+    public function change(Channel $channel, User $by, Reads $reads, Closure $changes): void
     {
         (new MariaDbStore($this->connection, $channel->id))->turn(
             EventKey::none(),

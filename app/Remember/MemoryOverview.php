@@ -138,7 +138,9 @@ final readonly class MemoryOverview
             static fn (object $row): array => [
                 'id' => $row->id,
                 'at' => Moment::fromIso($row->at) ?? new Moment(0),
-                'what' => "{$row->kind}.".($names["{$row->kind} {$row->name}"] ?? $row->name),
+                'what' => $row->kind === Kind::Quote->value
+                    ? "quote {$row->name}"
+                    : "{$row->kind}.".($names["{$row->kind} {$row->name}"] ?? $row->name),
                 'scope' => $scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer),
                 'from' => self::told($row->before),
                 'to' => self::told($row->after),
@@ -250,6 +252,7 @@ final readonly class MemoryOverview
         return match (true) {
             $value === null => 'nothing',
             is_bool($value) => $value ? 'yes' : 'no',
+            is_array($value) && is_string($value['text'] ?? null) => "“{$value['text']}”",
             is_array($value) => is_int($value['n'] ?? null) ? (string) $value['n'] : '…',
             default => is_scalar($value) ? (string) $value : '…',
         };

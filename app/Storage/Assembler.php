@@ -31,6 +31,7 @@ use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\QuoteSettings;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\Triggers;
@@ -205,6 +206,7 @@ final class Assembler
                 )
                 ->all(),
             $emotes,
+            new QuoteSettings($channel->quotes_all_once, $channel->quote_dates),
         );
     }
 

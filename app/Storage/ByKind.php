@@ -14,6 +14,9 @@ use SilverParrot\Memory\OwnerKind;
 /** Reads and keeps what one channel remembers, each kind where it stands. */
 final readonly class ByKind
 {
+    /** Rows that one statement takes: the database has room for 65,535 values, and no table of these has 16 columns. */
+    public const ROWS = 4_000;
+
     public Viewers $viewers;
 
     private Shelves $shelves;
@@ -43,10 +46,17 @@ final readonly class ByKind
         $this->viewers->find($this->connection, $people);
         $values = array_fill_keys(array_keys($keys), null);
         foreach ($byKind as $kind => $ofKind) {
-            $values = array_replace(
-                $values,
-                $this->shelves->of(Kind::from($kind))->read($this->connection, $this->channel, $ofKind, $this->viewers),
-            );
+            foreach (array_chunk($ofKind, self::ROWS) as $some) {
+                $values = array_replace(
+                    $values,
+                    $this->shelves->of(Kind::from($kind))->read(
+                        $this->connection,
+                        $this->channel,
+                        $some,
+                        $this->viewers,
+                    ),
+                );
+            }
         }
 
         return $values;
@@ -69,7 +79,9 @@ final readonly class ByKind
         }
         $this->viewers->make($this->connection, $owners);
         foreach ($byKind as $kind => $ofKind) {
-            $this->shelves->of(Kind::from($kind))->keep($this->connection, $this->channel, $ofKind, $this->viewers);
+            foreach (array_chunk($ofKind, self::ROWS) as $some) {
+                $this->shelves->of(Kind::from($kind))->keep($this->connection, $this->channel, $some, $this->viewers);
+            }
         }
     }
 

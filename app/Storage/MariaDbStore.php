@@ -303,13 +303,15 @@ final readonly class MariaDbStore implements Store
             '('
             .implode(',', [...array_fill(0, count($columns), '?'), ...array_fill(0, count($now), 'UTC_TIMESTAMP(3)')])
             .')';
-        $this->connection->insert(
-            "INSERT INTO $table ("
-                .implode(',', [...$columns, ...$now])
-                .') VALUES '
-                .implode(',', array_fill(0, count($rows), $marks)),
-            array_merge(...array_values($rows)),
-        );
+        foreach (array_chunk($rows, ByKind::ROWS) as $some) {
+            $this->connection->insert(
+                "INSERT INTO $table ("
+                    .implode(',', [...$columns, ...$now])
+                    .') VALUES '
+                    .implode(',', array_fill(0, count($some), $marks)),
+                array_merge(...$some),
+            );
+        }
     }
 
     /** @param  null|bool|int|string|array<string, mixed>  $value */

@@ -24,6 +24,7 @@ final class MemoryRows
             [],
             $channel->details,
             rest: new ReadOnce(new MariaDbStore($connection, $channel->id)),
+            quotes: new MariaDbQuotes($connection, $channel->id),
             ranking: new MariaDbRanking($connection, $channel->id),
         );
     }

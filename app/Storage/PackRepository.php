@@ -44,6 +44,8 @@ final readonly class PackRepository
                 'seed' => $pack->channel->login,
                 'flood_person' => $pack->flood->person,
                 'flood_channel' => $pack->flood->channel,
+                'quotes_all_once' => $pack->quotes->allOnce,
+                'quote_dates' => $pack->quotes->dates,
             ]);
             $channel->memberships()->create(['user_id' => $streamer->id, 'role' => Role::Streamer]);
             $this->definitions($channel, $pack);
@@ -61,7 +63,12 @@ final readonly class PackRepository
      */
     public function merge(Channel $channel, Pack $pack): void
     {
-        $channel->update(['flood_person' => $pack->flood->person, 'flood_channel' => $pack->flood->channel]);
+        $channel->update([
+            'flood_person' => $pack->flood->person,
+            'flood_channel' => $pack->flood->channel,
+            'quotes_all_once' => $pack->quotes->allOnce,
+            'quote_dates' => $pack->quotes->dates,
+        ]);
         $this->definitions($channel, $pack);
     }
 

@@ -216,7 +216,7 @@ final readonly class Preview
             'with the source unavailable' => $this->say(
                 $handler,
                 $pack,
-                new InitialState(rest: $situation->rest, ranking: $situation->ranking),
+                new InitialState(rest: $situation->rest, quotes: $situation->quotes, ranking: $situation->ranking),
                 $caller,
                 $command,
                 '',

@@ -24,6 +24,7 @@ use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\QuoteSettings;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Source\Finding;
@@ -63,6 +64,7 @@ final class PackFormat
         'goods',
         'ladders',
         'emotes',
+        'quotes',
     ];
 
     /** @return array{Pack, list<Finding>} the pack as far as it can be read, and all that is wrong with the document */
@@ -102,6 +104,7 @@ final class PackFormat
             $document->has('emotes')
                 ? array_map(EmoteFormat::read(...), $document->at('emotes')->items(self::DEFINITIONS))
                 : [],
+            $document->has('quotes') ? self::readQuotes($document->at('quotes')) : new QuoteSettings,
         );
 
         return [$pack, $document->findings()];
@@ -162,6 +165,8 @@ final class PackFormat
                         array_values($pack->ladders),
                     ),
                     'emotes' => array_map(EmoteFormat::write(...), $pack->emotes),
+                    'quotes' => ($pack->quotes->allOnce ? ['all_once' => true] : [])
+                        + ($pack->quotes->dates === '' ? [] : ['dates' => $pack->quotes->dates]),
                     'flood' => $pack->flood == new Flood
                             ? []
                             : ['person' => $pack->flood->person, 'channel' => $pack->flood->channel],
@@ -228,6 +233,16 @@ final class PackFormat
         return new Flood(
             $flood->has('person') ? $flood->at('person')->whole(0, Flood::MOST) : $usual->person,
             $flood->has('channel') ? $flood->at('channel')->whole(0, Flood::MOST) : $usual->channel,
+        );
+    }
+
+    private static function readQuotes(Document $quotes): QuoteSettings
+    {
+        $quotes->object(['all_once', 'dates']);
+
+        return new QuoteSettings(
+            $quotes->has('all_once') && $quotes->at('all_once')->flag(),
+            $quotes->has('dates') ? $quotes->at('dates')->text(QuoteSettings::LONGEST_PATTERN) : '',
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Lookup;
 
+use SilverParrot\Memory\QuoteSearch;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -17,12 +18,16 @@ final readonly class Request
     /** Equal for equal requests; "channel.title" and "lookup.tide.high" where there are no arguments. */
     public string $id;
 
-    /** @param  array<string, string>  $arguments of a look-up */
+    /**
+     * @param  array<string, string>  $arguments  of a look-up, or of a search
+     * @param  QuoteSearch|null  $search  where quotes are searched for
+     */
     private function __construct(
         public string $subject,
         public string $name,
         public string $of,
         public array $arguments,
+        public ?QuoteSearch $search = null,
     ) {
         $id = $of === '' ? "$subject.$name" : "$subject.$name.$of";
         foreach ($arguments as $argument => $value) {
@@ -52,16 +57,27 @@ final readonly class Request
         return new self('lookup', Fold::caseless($name), Fold::caseless($reading), $arguments);
     }
 
-    /** How many quotes have these words in them; all, where there are none. */
-    public static function quotes(string $words): self
+    /** How many quotes are found. */
+    public static function quotes(QuoteSearch $search): self
     {
-        return new self('quote', 'count', $words, []);
+        return new self('quote', 'count', self::words($search), self::by($search), $search);
     }
 
-    /** @param  int  $place  among the quotes with these words, counted from 1 */
-    public static function quoteAt(int $place, string $words): self
+    /** @param  int  $place  among the quotes that are found, counted from 1 */
+    public static function quoteAt(int $place, QuoteSearch $search): self
     {
-        return new self('quote', "at $place", $words, []);
+        return new self('quote', "at $place", self::words($search), self::by($search), $search);
+    }
+
+    public static function newestQuote(): self
+    {
+        return new self('quote', 'newest', '', []);
+    }
+
+    /** The numbers of all quotes, lowest first. */
+    public static function quoteNumbers(): self
+    {
+        return new self('quote', 'numbers', '', []);
     }
 
     public static function quote(int $number): self
@@ -73,6 +89,17 @@ final readonly class Request
     public static function top(string $field, int $count): self
     {
         return new self('top', Fold::caseless($field), (string) $count, []);
+    }
+
+    private static function words(QuoteSearch $search): string
+    {
+        return implode(' ', $search->words);
+    }
+
+    /** @return array<string, string> */
+    private static function by(QuoteSearch $search): array
+    {
+        return $search->by === [] ? [] : ['by' => implode("\n", $search->by)];
     }
 
     public function couldNotBeHad(): Gap

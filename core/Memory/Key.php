@@ -56,6 +56,22 @@ final readonly class Key
         return new self(Kind::ListPosition, Fold::caseless($id), Owner::channel());
     }
 
+    public static function quote(int $number): self
+    {
+        return new self(Kind::Quote, (string) $number, Owner::channel());
+    }
+
+    public static function lastQuote(): self
+    {
+        return new self(Kind::LastQuote, '', Owner::channel());
+    }
+
+    /** How far quotes were drawn, where each comes once: no list has an empty id. */
+    public static function quotePosition(): self
+    {
+        return self::listPosition('');
+    }
+
     public static function lastRun(string $command, ?Owner $owner = null): self
     {
         return new self(Kind::LastRun, Fold::caseless($command), $owner ?? Owner::channel());

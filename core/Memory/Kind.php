@@ -28,6 +28,12 @@ enum Kind: string
      */
     case Seen = 'seen';
 
+    /** A quote, by its number. */
+    case Quote = 'quote';
+
+    /** The highest number that a quote ever had. */
+    case LastQuote = 'last-quote';
+
     /** How far a list has been drawn. */
     case ListPosition = 'list';
 
@@ -43,6 +49,6 @@ enum Kind: string
     /** Whether an author would call a change of it a change of memory. */
     public function isAuthored(): bool
     {
-        return $this === self::Counter || $this === self::Field || $this === self::Occasion || $this === self::Goods;
+        return in_array($this, [self::Counter, self::Field, self::Occasion, self::Goods, self::Quote], true);
     }
 }

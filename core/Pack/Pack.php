@@ -43,6 +43,7 @@ final readonly class Pack
         public array $goods = [],
         public array $ladders = [],
         public array $emotes = [],
+        public QuoteSettings $quotes = new QuoteSettings,
     ) {
         $byTrigger = [];
         foreach ($commands as $command) {
@@ -94,7 +95,7 @@ final readonly class Pack
     /** @param  list<Command>  $commands */
     public function withCommands(array $commands): self
     {
-        return $this->with($commands, $this->talkers, $this->flood);
+        return $this->with(['commands' => $commands]);
     }
 
     /** Whoever talks by itself: the parrot, and other accounts that are known to. */
@@ -112,13 +113,13 @@ final readonly class Pack
     /** The same pack with one more account that talks by itself. */
     public function withTalker(string $login): self
     {
-        return $this->with($this->commands, [...$this->talkers, $login], $this->flood);
+        return $this->with(['talkers' => [...$this->talkers, $login]]);
     }
 
     /** The same pack with another limit over all commands. */
     public function withFlood(Flood $flood): self
     {
-        return $this->with($this->commands, $this->talkers, $flood);
+        return $this->with(['flood' => $flood]);
     }
 
     /** @param  string  $name  folded; "points" is another name for the first unit of points */
@@ -136,27 +137,13 @@ final readonly class Pack
         return null;
     }
 
-    /**
-     * @param  list<Command>  $commands
-     * @param  list<string>  $talkers
-     */
-    private function with(array $commands, array $talkers, Flood $flood): self
+    /** @param  array<string, mixed>  $changed  by the name of the part */
+    private function with(array $changed): self
     {
-        return new self(
-            $this->channel,
-            $this->parrot,
-            $talkers,
-            $commands,
-            $this->facts,
-            $this->lists,
-            $this->counters,
-            $this->occasions,
-            $this->fields,
-            $this->cast,
-            $flood,
-            $this->goods,
-            $this->ladders,
-            $this->emotes,
-        );
+        $parts = get_object_vars($this);
+        unset($parts['byTrigger']);
+
+        // @phpstan-ignore argument.type (each part is what it was, or what the callers above give)
+        return new self(...array_replace($parts, $changed));
     }
 }

@@ -8,10 +8,13 @@ use Closure;
 use SilverParrot\Chat\Level;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Readings;
+use SilverParrot\Lookup\SearchedReadings;
+use SilverParrot\Memory\FoundQuotes;
 use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Quote;
+use SilverParrot\Memory\Quotes;
 use SilverParrot\Memory\Ranking;
 use SilverParrot\Memory\Store;
 use SilverParrot\Pack\CastMember;
@@ -29,7 +32,7 @@ final readonly class InitialState
      * @param  array<string, null|bool|int|string>  $channel  details by their names: "category" => "Planking"
      * @param  array<string, null|bool|int|string>  $readings  by "tide.high"
      * @param  array<string, null|bool|int|string>  $people  details by "followed.tamsin"
-     * @param  list<Quote>  $quotes  in the order of their numbers
+     * @param  Quotes|null  $quotes  null to find them in $memory
      * @param  Store|null  $rest  where what is not in $memory is read when it is asked for; null where $memory is all
      * @param  Ranking|null  $ranking  null to find them in $memory
      */
@@ -38,7 +41,7 @@ final readonly class InitialState
         public array $channel = [],
         public array $readings = [],
         public array $people = [],
-        public array $quotes = [],
+        public ?Quotes $quotes = null,
         public ?Store $rest = null,
         public ?Ranking $ranking = null,
     ) {
@@ -148,6 +151,7 @@ final readonly class InitialState
      */
     public function readings(?Closure $memory = null): Readings
     {
+        $memory ??= fn (): array => $this->memory;
         $results = [];
         foreach (
             ['channel' => $this->channel, 'lookup' => $this->readings, 'person' => $this->people] as $subject => $values
@@ -159,8 +163,10 @@ final readonly class InitialState
 
         return new RememberedReadings(
             new CannedReadings($results),
-            $this->quotes,
-            $this->ranking ?? new FoundRanking($memory ?? fn (): array => $this->memory),
+            new SearchedReadings(
+                $this->quotes ?? new FoundQuotes($memory),
+                $this->ranking ?? new FoundRanking($memory),
+            ),
         );
     }
 
@@ -182,6 +188,22 @@ final readonly class InitialState
         }
 
         return $memory;
+    }
+
+    /**
+     * @param  list<Quote>  $quotes
+     * @return array<string, int|array<string, string>> by key id
+     */
+    public static function quoteKeys(array $quotes): array
+    {
+        $memory = [];
+        foreach ($quotes as $quote) {
+            $memory[Key::quote($quote->number)->id()] = $quote->record();
+        }
+
+        return $quotes === []
+            ? []
+            : $memory + [Key::lastQuote()->id() => max(array_column($quotes, 'number'))];
     }
 
     /**

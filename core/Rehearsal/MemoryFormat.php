@@ -45,15 +45,15 @@ final class MemoryFormat
         foreach ($document->has('people') ? $document->at('people')->items(10_000) : [] as $person) {
             $memory += InitialState::recordOf(self::person($person), $pack);
         }
+        if ($document->has('quotes')) {
+            $memory += InitialState::quoteKeys(array_map(self::quote(...), $document->at('quotes')->items(10_000)));
+        }
 
         return [
             new InitialState(
                 $memory,
                 self::scalars($document, 'channel'),
                 self::scalars($document, 'readings'),
-                quotes: $document->has('quotes')
-                    ? array_map(self::quote(...), $document->at('quotes')->items(10_000))
-                    : [],
             ),
             $document->findings(),
         ];
@@ -79,7 +79,7 @@ final class MemoryFormat
 
     private static function quote(Document $quote): Quote
     {
-        $quote->object(['number', 'text', 'by', 'category', 'date'], ['number', 'text']);
+        $quote->object(['number', 'text', 'by', 'category', 'date', 'link', 'kept_by'], ['number', 'text']);
         $text = static fn (string $key): string => $quote->has($key) ? $quote->at($key)->text(Limits::READING) : '';
 
         return new Quote(
@@ -88,6 +88,8 @@ final class MemoryFormat
             $text('by'),
             $text('category'),
             $quote->has('date') ? $quote->at('date')->moment() : null,
+            $text('link'),
+            $text('kept_by'),
         );
     }
 

@@ -12,9 +12,17 @@ final readonly class Moment implements Value
 
     private const LAST = 253_402_300_799_999;
 
-    /** @param  int  $millis since 1970-01-01T00:00:00Z */
-    public function __construct(public int $millis)
+    /**
+     * @param  int  $millis since 1970-01-01T00:00:00Z
+     * @param  string  $pattern  by which it is written where no filter says another; empty for as the language does
+     */
+    public function __construct(public int $millis, public string $pattern = '')
     {
+    }
+
+    public function writtenBy(string $pattern): self
+    {
+        return new self($this->millis, $pattern);
     }
 
     public static function of(\DateTimeInterface $date): self

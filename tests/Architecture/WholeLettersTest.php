@@ -71,7 +71,6 @@ final class WholeLettersTest extends TestCase
         'Format/Differences.php' => 'a digest',
         'Rehearsal/ChatFile.php' => 'takes an ASCII sign away',
         'Rehearsal/LongestAnswer.php' => 'a name of our own',
-        'Rehearsal/RememberedReadings.php' => 'a request’s own name',
         'Rehearsal/InitialState.php' => 'takes a written beginning away',
         'Document/DuplicateKeys.php' => 'cuts at ASCII signs',
         'Response/Vocabulary/Filters/Title.php' => 'takes the first grapheme away',

@@ -118,6 +118,7 @@ final class ForgedRequestsTest extends BrowserTestCase
                     static fn (array $part): string => match ($part[1]) {
                         'token' => str_repeat('a', 48),
                         'kind' => 'facts',
+                        'transfer' => 'quotes',
                         'batch' => str_repeat('0', 26),
                         default => '1',
                     },

@@ -45,6 +45,8 @@ abstract class TestCase extends Base
     protected function setUp(): void
     {
         parent::setUp();
+        // A test is one transaction, in which much may be reckoned on a busy machine.
+        DB::statement('SET SESSION idle_transaction_timeout = 0');
         $this->travelTo('2026-11-25 20:00:00');
         $this->wren = $this->person('Wren');
         [$pack] = PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));

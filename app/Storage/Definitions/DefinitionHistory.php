@@ -21,6 +21,7 @@ final class DefinitionHistory
         return [
             new Emotes,
             new FloodLimits,
+            new QuoteHabits,
             new Members,
             new Connection,
             new Keeping,

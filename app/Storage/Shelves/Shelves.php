@@ -20,6 +20,8 @@ final class Shelves
             Kind::Goods => new Balances(Balances::GOODS),
             Kind::Occasion => new OccasionMoments,
             Kind::Person, Kind::Seen => new People,
+            Kind::Quote => new QuoteTexts,
+            Kind::LastQuote => new LastQuotes,
             Kind::ListPosition => new ListPositions,
             Kind::LastRun => new Cooldowns,
             Kind::RecentAnswers => new RecentAnswers,

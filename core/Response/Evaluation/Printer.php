@@ -231,6 +231,10 @@ final class Printer
 
     private function moment(Moment $moment): string
     {
+        if ($moment->pattern !== '') {
+            return $this->date($moment, $moment->pattern);
+        }
+
         // The beginning of a day stands for the day.
         return $moment->in($this->channel->zone)->format('H:i:s.v') === '00:00:00.000'
             ? $this->date($moment, '')

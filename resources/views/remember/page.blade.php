@@ -6,7 +6,8 @@
 <x-book :title="'Remember · '.$channel->name" :channel="$channel" room="remember">
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Memory">
-            <div class="page-head"><h1>Memory</h1><span class="small">on the air, not in a rehearsal</span></div>
+            <div class="page-head"><h1>Memory</h1> @include('remember.partials.pages')</div>
+            <p class="small">What is remembered on the air, not in a rehearsal.</p>
             @php($kinds = App\Storage\Definitions\Named\NamedDefinition::all())
             @foreach (['Facts' => $kinds[0], 'Lists' => $kinds[1], 'Viewer fields' => $kinds[4]] as $heading => $kind)
                 <h2>{{ $heading }}</h2>

@@ -6,6 +6,7 @@ namespace Tests\Core\Lookup;
 
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Lookup\Request;
+use SilverParrot\Memory\QuoteSearch;
 
 final class RequestTest extends TestCase
 {
@@ -20,7 +21,9 @@ final class RequestTest extends TestCase
             $id(['port' => 'cove', 'unit' => 'feet']),
             'what is typed cannot pretend to be another argument',
         );
-        self::assertNotSame(Request::quotes('gull')->id, Request::quoteAt(1, 'gull')->id);
+        $gull = QuoteSearch::words('gull');
+        self::assertNotSame(Request::quotes($gull)->id, Request::quoteAt(1, $gull)->id);
+        self::assertNotSame(Request::quotes($gull)->id, Request::quotes($gull->by('Odo'))->id);
         self::assertNotSame(Request::top('pebbles', 1)->id, Request::top('pebbles', 11)->id);
     }
 }

@@ -7,8 +7,10 @@ namespace Tests\Core\Memory;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
+use SilverParrot\Memory\FoundQuotes;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Quotes;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\Tally;
@@ -20,6 +22,13 @@ final class InMemoryStoreTest extends TestCase
     protected function store(): Store
     {
         return new InMemoryStore;
+    }
+
+    protected function quotes(Store $store): Quotes
+    {
+        self::assertInstanceOf(InMemoryStore::class, $store);
+
+        return new FoundQuotes($store->values(...));
     }
 
     public function test_what_is_not_in_it_is_read_beneath_when_it_is_asked_for_and_never_written_there(): void

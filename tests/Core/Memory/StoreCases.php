@@ -4,22 +4,31 @@ declare(strict_types=1);
 
 namespace Tests\Core\Memory;
 
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Needs;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
+use SilverParrot\Memory\KeptQuotes;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
+use SilverParrot\Memory\Quote;
+use SilverParrot\Memory\Quotes;
+use SilverParrot\Memory\QuoteSearch;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
+use SilverParrot\Value\Moment;
 
 /** What every store must do: run on the one in memory and on MariaDB. */
 trait StoreCases
 {
     abstract protected function store(): Store;
+
+    abstract protected function quotes(Store $store): Quotes;
 
     public function test_a_turn_keeps_all_changes_and_a_snapshot_sees_them(): void
     {
@@ -156,6 +165,87 @@ trait StoreCases
         );
         $view = $store->snapshot(Reads::of(...$keys));
         self::assertSame(array_keys($keys), array_map(static fn (Key $key): mixed => $view->value($key), $keys));
+    }
+
+    public function test_quotes_are_found_as_they_are_kept_changed_and_deleted(): void
+    {
+        $store = $this->store();
+        $luck = new Randomizer(new Mt19937(20261129));
+        $words = ['Gull', 'gulls', 'straße', 'STRASSE', '😀', 'can’t', 'çay', '船', 'two-ply', 'glue.', '[caller]', '%'];
+        $people = ['', 'Odo', 'odo', 'Wren Halloway'];
+        /** @var array<int, Quote> $expected */
+        $expected = [];
+        foreach ($this->quotes($store)->numbers() as $number) {
+            $expected[$number] = $this->quotes($store)->numbered($number) ?? self::fail("no quote $number");
+        }
+        $last = max([0, ...array_keys($expected)]);
+        for ($step = 0; $step < 120; $step++) {
+            $some = array_map(static fn (int $at): string => $words[$at], $luck->pickArrayKeys($words, 3));
+            $quote = static fn (int $number): Quote => new Quote(
+                $number,
+                implode(' ', $some),
+                $people[$luck->getInt(0, 3)],
+                $luck->getInt(0, 1) === 0 ? '' : 'Planking',
+                $luck->getInt(0, 1) === 0 ? null : Moment::fromIso('2026-03-01T18:00:00Z'),
+                keptBy: 'Bram',
+            );
+            $one = $expected === [] ? 0 : (int) $luck->pickArrayKeys($expected, 1)[0];
+            $doing = $one === 0 ? 0 : $luck->getInt(0, 3);
+            $made = $quote($doing < 2 ? $last + 1 : $one);
+            $store->turn(
+                EventKey::event("step $step"),
+                KeptQuotes::reads()->and(Reads::of(Key::quote($made->number))),
+                static function (View $memory) use ($doing, $made): Outcome {
+                    if ($doing < 2) {
+                        self::assertSame($made->number, KeptQuotes::nextNumber($memory), 'no number is used twice');
+                    }
+
+                    return self::changing(...match ($doing) {
+                        0, 1 => KeptQuotes::keep($made, $memory),
+                        2 => [KeptQuotes::become($made->number, $made, $memory)],
+                        default => [KeptQuotes::become($made->number, null, $memory)],
+                    });
+                },
+            );
+            $last = max($last, $made->number);
+            if ($doing === 3) {
+                unset($expected[$one]);
+            } else {
+                $expected[$made->number] = $made;
+            }
+        }
+        ksort($expected);
+        $quotes = $this->quotes($store);
+        self::assertSame(array_keys($expected), $quotes->numbers());
+        self::assertEquals(end($expected), $quotes->newest());
+        foreach (array_keys($expected) as $number) {
+            self::assertEquals($expected[$number], $quotes->numbered($number));
+        }
+        self::assertNull($quotes->numbered($last + 1));
+        $searches = ['gull', 'GUL', 'strasse', 'straße gull', '😀', 'cant', 'ply two', '船', '%', '_', 'glue', ''];
+        foreach ($searches as $typed) {
+            foreach ([[], ['ODO'], ['nobody']] as $by) {
+                $search = QuoteSearch::words($typed)->by(...$by);
+                // By hand: all words that were typed begin some word of it.
+                $found = array_values(array_filter($expected, static function (Quote $quote) use ($typed, $by): bool {
+                    $spaced = ' '.strtr(
+                        mb_strtolower("{$quote->text} {$quote->by}"),
+                        ['ß' => 'ss', '-' => ' ', '[' => ''],
+                    );
+                    $all = $typed !== '%' && $typed !== '_';
+                    foreach (array_filter(explode(' ', strtr(mb_strtolower($typed), ['ß' => 'ss']))) as $word) {
+                        $all = $all && str_contains($spaced, " $word");
+                    }
+
+                    return $all && ($by === [] || strtolower($quote->by) === strtolower($by[0]));
+                }));
+                self::assertSame(count($found), $quotes->count($search), "“{$typed}” ".implode(' ', $by));
+                foreach ($found as $at => $quote) {
+                    self::assertEquals($quote, $quotes->at($search, $at + 1));
+                }
+                self::assertNull($quotes->at($search, count($found) + 1));
+            }
+        }
     }
 
     private static function changing(Change ...$changes): Outcome

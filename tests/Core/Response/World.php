@@ -97,6 +97,17 @@ final class World
         foreach (self::people($odoIsKnown) as $person) {
             $memory += InitialState::recordOf($person, $pack);
         }
+        $memory += InitialState::quoteKeys([
+            new Quote(
+                1,
+                'Measure twice, splash once.',
+                'Wren Halloway',
+                'Planking',
+                Moment::fromIso('2026-03-01T18:00:00Z'),
+            ),
+            new Quote(3, 'That gull has opinions.', 'Odo'),
+            new Quote(12, 'The [caller] glue holds.'),
+        ]);
 
         return new InitialState(
             $memory,
@@ -118,17 +129,6 @@ final class World
                 'account_made.tamsin' => '2020-11-25T09:00:00Z',
                 'followed.tamsin' => null,
                 'subscribed.tamsin' => null,
-            ],
-            [
-                new Quote(
-                    1,
-                    'Measure twice, splash once.',
-                    'Wren Halloway',
-                    'Planking',
-                    Moment::fromIso('2026-03-01T18:00:00Z'),
-                ),
-                new Quote(3, 'That gull has opinions.', 'Odo'),
-                new Quote(12, 'The [caller] glue holds.'),
             ],
         );
     }

@@ -58,6 +58,8 @@ final class StrangersTest extends TestCase
         'rehearse.try',
         'remember',
         'remember.emotes.picture',
+        'remember.quotes',
+        'remember.take',
         'publish',
         'publish.differently',
         'publish.chat',
@@ -179,6 +181,9 @@ final class StrangersTest extends TestCase
             'subject' => '',
         ])->id;
         $values['viewer'] = $this->cove->viewers()->firstOrFail()->id;
+        $values['transfer'] = 'quotes';
+        $values['format'] = 'csv';
+        $values['quote'] = 1;
         $values['kind'] = 'facts';
         $values['stable'] = $this->cove->facts()->firstOrFail()->stable_id;
         $values['castMember'] = $this->cove->castMembers()->firstOrFail()->id;

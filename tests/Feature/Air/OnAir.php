@@ -11,6 +11,7 @@ use App\Air\Log;
 use App\Air\LogEntry;
 use App\Models\Channel;
 use App\Publish\Editions;
+use App\Storage\MariaDbQuotes;
 use App\Storage\MariaDbRanking;
 use App\Storage\MariaDbStore;
 use Illuminate\Support\Facades\DB;
@@ -20,6 +21,7 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\EventHandler;
+use SilverParrot\Lookup\SearchedReadings;
 use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 
@@ -43,7 +45,10 @@ final class OnAir
             new CachedDetails(new Details('127.0.0.1:1'), $channel->login),
             static fn (): null => null,
             $channel->profile(),
-            new MariaDbRanking(DB::connection(), $channel->id),
+            new SearchedReadings(
+                new MariaDbQuotes(DB::connection(), $channel->id),
+                new MariaDbRanking(DB::connection(), $channel->id),
+            ),
             app(Wording::class),
         );
         $air->pack = app(Editions::class)->onAir($channel->refresh());

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature\Storage;
 
 use App\Models\Channel;
+use App\Storage\MariaDbQuotes;
 use App\Storage\MariaDbStore;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\LeaseLost;
+use SilverParrot\Memory\Quotes;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\Tally;
@@ -106,5 +108,10 @@ final class MariaDbStoreTest extends TestCase
     protected function store(): Store
     {
         return new MariaDbStore(DB::connection(), $this->cove->id);
+    }
+
+    protected function quotes(Store $store): Quotes
+    {
+        return new MariaDbQuotes(DB::connection(), $this->cove->id);
     }
 }

@@ -1,5 +1,5 @@
 <div class="page-head"><h2>Why</h2><span class="small">edition {{ $line->edition }}</span></div>
-<p><b dir="auto">{{ $line->by->name }}</b> <span dir="auto">{{ $line->text }}</span></p>
+<p><b dir="auto">{{ $line->by->name }}</b> <span dir="auto">{{ $line->text }}</span>@can('write', $channel) <a class="small" href="{{ route('remember.quotes', [$channel, 'line' => $line->number]) }}#right-page">Keep as quote</a>@endcan</p>
 @foreach ($deliveries->all as $delivery)
     <div @class(['not-said' => ! $delivery->isSaid()])><x-saying :text="$delivery->text" :$channel/> <span class="small">@told($delivery->message())</span></div>
 @endforeach

@@ -1,0 +1,2 @@
+{{-- Rows of one kind, to be brought and taken away. --}}
+<p class="small carry">@can('write', $channel)<a href="{{ route('remember.bring', array_filter([$channel, $transfer, 'of' => $of])) }}">Import {{ $what ?? $transfer }}</a> · @endcan Export {{ $what ?? $transfer }}: <a href="{{ route('remember.take', array_filter([$channel, $transfer, 'csv', 'of' => $of])) }}">CSV</a>, <a href="{{ route('remember.take', array_filter([$channel, $transfer, 'json', 'of' => $of])) }}">JSON</a></p>
