@@ -13,6 +13,7 @@ use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\RunningStream;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
+use SilverParrot\Pack\NotedNumbers;
 use SilverParrot\Value\Moment;
 
 /** Whether the stream runs: what is counted for each stream begins anew with the next one. */
@@ -34,12 +35,25 @@ final readonly class StreamWatch
         $isLive = is_bool($details['live'] ?? null) ? $details['live'] : null;
         $this->keepDetails($channel, $details);
         $now = Moment::of(now());
-        $look = static fn (View $memory): Tally => new Tally(
-            array_filter([RunningStream::look($memory->value(Key::stream()), $isLive, $now)]),
-        );
+        $pack = $channel->pack;
+        $look = static function (View $memory) use ($isLive, $now, $pack, $details): Tally {
+            $kept = $memory->value(Key::stream());
+            $change = RunningStream::look($kept, $isLive, $now);
+            $isNew = $change !== null && RunningStream::period($change->to) !== RunningStream::period($kept);
+            $day = $pack === null ? '' : $now->in($pack->channel->zone)->format('Y-m-d');
+
+            // What numbers are when a stream begins is what they are counted from until the next.
+            return new Tally([
+                ...$change === null ? [] : [$change],
+                ...$isNew && $pack !== null
+                    ? NotedNumbers::note($pack, $details ?? [], $memory, $change->to, $day)
+                    : [],
+            ]);
+        };
         $store = new MariaDbStore($this->connection, $channel->id, $channel->epoch);
-        if ($look($store->snapshot(Reads::of(Key::stream())))->changesToKeep() !== []) {
-            $store->turn(EventKey::none(), Reads::of(Key::stream()), $look);
+        $reads = Reads::of(Key::stream());
+        if (RunningStream::look($store->snapshot($reads)->value(Key::stream()), $isLive, $now) !== null) {
+            $store->turn(EventKey::none(), $pack === null ? $reads : $reads->and(NotedNumbers::reads($pack)), $look);
         }
     }
 

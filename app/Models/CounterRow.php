@@ -18,6 +18,8 @@ use SilverParrot\Pack\Reset;
  * @property int|null $floor
  * @property int|null $ceiling
  * @property Reset $reset
+ * @property int $guard_seconds
+ * @property bool $guard_by_another
  */
 final class CounterRow extends Model
 {
@@ -30,5 +32,9 @@ final class CounterRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['scope' => CounterScope::class, 'reset' => Reset::class];
+    protected $casts = [
+        'scope' => CounterScope::class,
+        'reset' => Reset::class,
+        'guard_by_another' => 'boolean',
+    ];
 }

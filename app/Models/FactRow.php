@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $stable_id
  * @property string $name
  * @property string $text
+ * @property bool $is_response
  */
 final class FactRow extends Model
 {
@@ -23,4 +24,6 @@ final class FactRow extends Model
     protected $table = 'facts';
 
     protected $guarded = [];
+
+    protected $casts = ['is_response' => 'boolean'];
 }

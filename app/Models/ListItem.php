@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $stable_id
  * @property string $text
  * @property int $weight
+ * @property int $position
+ * @property bool $is_on
  */
 final class ListItem extends Model
 {
@@ -23,4 +25,6 @@ final class ListItem extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    protected $casts = ['is_on' => 'boolean'];
 }

@@ -9,6 +9,8 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * @property string $stable_id
  * @property string $name
+ * @property bool $coming
+ * @property bool $yearly
  */
 final class OccasionRow extends Model
 {
@@ -17,4 +19,6 @@ final class OccasionRow extends Model
     protected $table = 'occasions';
 
     protected $guarded = [];
+
+    protected $casts = ['coming' => 'boolean', 'yearly' => 'boolean'];
 }

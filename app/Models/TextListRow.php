@@ -16,6 +16,8 @@ use SilverParrot\Pack\DrawOrder;
  * @property string $stable_id
  * @property string $name
  * @property DrawOrder $draw_order
+ * @property bool $each_viewer
+ * @property bool $responses
  * @property Collection<int, ListItem> $items
  */
 final class TextListRow extends Model
@@ -29,7 +31,7 @@ final class TextListRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['draw_order' => DrawOrder::class];
+    protected $casts = ['draw_order' => DrawOrder::class, 'each_viewer' => 'boolean', 'responses' => 'boolean'];
 
     /** @return HasMany<ListItem, $this> */
     public function items(): HasMany

@@ -13,12 +13,12 @@ use Illuminate\Database\Connection;
 use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
-use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
 use SilverParrot\Pack\Counted;
+use SilverParrot\Pack\LongestRun;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
@@ -64,14 +64,11 @@ final readonly class MemoryEditor
         if ($occasion === null) {
             return false;
         }
-        $key = Key::occasion($occasion->id);
         $this->change(
             $channel,
             $by,
-            Reads::of($key),
-            static fn (View $memory): array => [
-                new Change($key, $memory->value($key), $at?->iso(), "occasion.{$occasion->name}", 'channel'),
-            ],
+            LongestRun::reads($occasion),
+            static fn (View $memory): array => LongestRun::set($occasion, $at, $memory),
         );
 
         return true;

@@ -19,6 +19,8 @@ use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\LongestRun;
+use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
@@ -78,7 +80,11 @@ final readonly class TakingBack
         );
 
         return $this->connection->transaction(function () use ($channel, $history, $key, $counter, $hear): TakenBack {
-            $reads = $counter === null ? Reads::of($key) : Counted::reads($counter, $key->owner);
+            $reads = match (true) {
+                $counter !== null => Counted::reads($counter, $key->owner),
+                $key->kind === Kind::Occasion => Reads::of($key, Key::longestRun($key->name)),
+                default => Reads::of($key),
+            };
             $turn = (new MariaDbStore($this->connection, $channel->id))->turn(EventKey::none(), $reads, $hear);
             $how = $turn instanceof TookBack ? $turn->how : TakenBack::NotThere;
             if ($how === TakenBack::Restored || $how === TakenBack::TakenOut) {
@@ -120,6 +126,21 @@ final readonly class TakingBack
         View $memory,
         Pack $pack,
     ): array {
+        if ($key->kind === Kind::Occasion) {
+            $moment = static fn (mixed $kept): ?Moment => is_string($kept) ? Moment::fromIso($kept) : null;
+            $run = LongestRun::takeBack(
+                new Occasion($key->name),
+                $moment($before),
+                $moment($memory->value($key)),
+                $memory,
+            );
+
+            return [
+                new Change($key, $memory->value($key), $before, $key->kind->value, ''),
+                ...$run === null ? [] : [$run],
+            ];
+        }
+
         return $counter === null
             ? [new Change($key, $memory->value($key), $before, $key->kind->value, '')]
             : self::counted(

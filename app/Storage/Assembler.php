@@ -28,6 +28,7 @@ use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Goods;
+use SilverParrot\Pack\Guard;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
@@ -162,7 +163,7 @@ final class Assembler
                 self::rows($channel->counters(), static function (object $row): Counter {
                     /**
                      * @var object{name: string, stable_id: string, scope: string, start: int, floor: int|null,
-                     *     ceiling: int|null, reset: string} $row
+                     *     ceiling: int|null, reset: string, guard_seconds: int, guard_by_another: int} $row
                      */
                     return new Counter(
                         $row->name,
@@ -172,13 +173,14 @@ final class Assembler
                         $row->ceiling,
                         Reset::from($row->reset),
                         $row->stable_id,
+                        new Guard($row->guard_seconds, $row->guard_by_another === 1),
                     );
                 }),
             ),
             self::named(
                 self::rows($channel->occasions(), static function (object $row): Occasion {
-                    /** @var object{name: string, stable_id: string} $row */
-                    return new Occasion($row->name, $row->stable_id);
+                    /** @var object{name: string, stable_id: string, coming: int, yearly: int} $row */
+                    return new Occasion($row->name, $row->stable_id, $row->coming === 1, $row->yearly === 1);
                 }),
             ),
             self::named(
@@ -213,16 +215,22 @@ final class Assembler
     /** @return array<string, Fact> */
     private static function facts(Models\Channel $channel, ?Named $whole): array
     {
-        $query = $whole === null ? $channel->facts() : $channel->facts()->whereIn('name_folded', $whole->facts);
+        $query = $whole === null ? $channel->facts() : $channel->facts()->where(
+            // One that is a response may lead to others.
+            static fn (Builder $any): Builder => $any->whereIn('name_folded', $whole->facts)->orWhere(
+                'is_response',
+                true,
+            ),
+        );
         /** @var array<int, string> $texts by the row's number */
         $texts = $query->toBase()->pluck('text', 'id')->all();
 
         return self::named(
-            self::rows($channel->facts()->select(['id', 'name', 'stable_id']), static function (object $row) use (
-                $texts,
-            ): Fact {
-                /** @var object{id: int, name: string, stable_id: string} $row */
-                return new Fact($row->name, $texts[$row->id] ?? '', $row->stable_id);
+            self::rows($channel->facts()->select(['id', 'name', 'stable_id', 'is_response']), static function (
+                object $row,
+            ) use ($texts): Fact {
+                /** @var object{id: int, name: string, stable_id: string, is_response: int} $row */
+                return new Fact($row->name, $texts[$row->id] ?? '', $row->stable_id, $row->is_response === 1);
             }),
         );
     }
@@ -232,17 +240,32 @@ final class Assembler
     {
         $query = $channel->listItems()->orderBy('list_id')->orderBy('position');
         if ($whole !== null) {
-            $query->whereIn('list_id', $channel->lists()->whereIn('name_folded', $whole->lists)->select('id'));
+            $query->whereIn('list_id', $channel->lists()->where(
+                static fn (Builder $any): Builder => $any->whereIn('name_folded', $whole->lists)->orWhere(
+                    'responses',
+                    true,
+                ),
+            )->select('id'));
         }
         $items = [];
-        foreach ($query->toBase()->get(['list_id', 'text', 'weight', 'stable_id']) as $row) {
-            /** @var object{list_id: int, text: string, weight: int, stable_id: string} $row */
-            $items[$row->list_id][] = new WeightedText($row->text, $row->weight, $row->stable_id);
+        foreach ($query->toBase()->get(['list_id', 'text', 'weight', 'stable_id', 'is_on']) as $row) {
+            /** @var object{list_id: int, text: string, weight: int, stable_id: string, is_on: int} $row */
+            $items[$row->list_id][] = new WeightedText($row->text, $row->weight, $row->stable_id, $row->is_on === 1);
         }
 
         return self::named(self::rows($channel->lists(), static function (object $row) use ($items): TextList {
-            /** @var object{id: int, name: string, stable_id: string, draw_order: string} $row */
-            return new TextList($row->name, $items[$row->id] ?? [], DrawOrder::from($row->draw_order), $row->stable_id);
+            /**
+             * @var object{id: int, name: string, stable_id: string, draw_order: string, each_viewer: int,
+             *     responses: int} $row
+             */
+            return new TextList(
+                $row->name,
+                $items[$row->id] ?? [],
+                DrawOrder::from($row->draw_order),
+                $row->stable_id,
+                $row->each_viewer === 1,
+                $row->responses === 1,
+            );
         }));
     }
 

@@ -75,10 +75,14 @@ final readonly class PackRepository
     private function definitions(Channel $channel, Pack $pack): void
     {
         foreach ($pack->facts as $fact) {
-            self::put($channel->facts(), $fact, ['text' => $fact->text]);
+            self::put($channel->facts(), $fact, ['text' => $fact->text, 'is_response' => $fact->isResponse]);
         }
         foreach ($pack->lists as $list) {
-            $saved = self::put($channel->lists(), $list, ['draw_order' => $list->order]);
+            $saved = self::put($channel->lists(), $list, [
+                'draw_order' => $list->order,
+                'each_viewer' => $list->isForEachViewer,
+                'responses' => $list->isResponses,
+            ]);
             ListItem::query()->where('channel_id', $channel->id)->where('list_id', $saved->getKey())->delete();
             ListItem::query()->insert(
                 array_map(
@@ -89,9 +93,10 @@ final readonly class PackRepository
                         'position' => $position,
                         'text' => $item->text,
                         'weight' => $item->weight,
+                        'is_on' => $item->isOn,
                     ],
-                    $list->items,
-                    array_keys($list->items),
+                    $list->all,
+                    array_keys($list->all),
                 ),
             );
         }
@@ -102,10 +107,15 @@ final readonly class PackRepository
                 'floor' => $counter->floor,
                 'ceiling' => $counter->ceiling,
                 'reset' => $counter->reset,
+                'guard_seconds' => $counter->guard->seconds,
+                'guard_by_another' => $counter->guard->onlyByAnother,
             ]);
         }
         foreach ($pack->occasions as $occasion) {
-            self::put($channel->occasions(), $occasion, []);
+            self::put($channel->occasions(), $occasion, [
+                'coming' => $occasion->isComing,
+                'yearly' => $occasion->isYearly,
+            ]);
         }
         foreach ($pack->fields as $field) {
             self::put($channel->fields(), $field, ['type' => $field->type, 'start' => $field->start]);

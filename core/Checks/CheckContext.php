@@ -7,6 +7,7 @@ namespace SilverParrot\Checks;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\Lengths;
 use SilverParrot\Response\Analysis\StaticAnalyzer;
+use SilverParrot\Response\OwnResponseTexts;
 use SilverParrot\Response\ResponseCache;
 
 /** What checks look at: a pack, its responses read once for all of them, and what is around it. */
@@ -21,6 +22,7 @@ final readonly class CheckContext
         public array $texts,
         public CheckEnvironment $around,
         public array $used,
+        public ResponseCache $prepared,
     ) {
     }
 
@@ -36,7 +38,14 @@ final readonly class CheckContext
                     "/commands/$index/$place",
                     $place,
                     $response,
-                    StaticAnalyzer::of($response, $pack, $around->profile, $command->triggers->all(), $lengths),
+                    StaticAnalyzer::of(
+                        $response,
+                        $pack,
+                        $around->profile,
+                        $command->triggers->all(),
+                        $lengths,
+                        prepared: $prepared,
+                    ),
                 );
             }
         }
@@ -46,7 +55,7 @@ final readonly class CheckContext
             $used += array_fill_keys($text->response->namedPlaces(), true);
         }
 
-        return new self($pack, $texts, $around, $used);
+        return new self($pack, $texts, $around, $used + self::usedByOwn($pack, $prepared), $prepared);
     }
 
     /**
@@ -56,6 +65,19 @@ final readonly class CheckContext
      */
     public static function before(Pack $pack, CheckEnvironment $around, array $used): self
     {
-        return new self($pack, [], $around, $used);
+        $prepared = new ResponseCache;
+
+        return new self($pack, [], $around, $used + self::usedByOwn($pack, $prepared), $prepared);
+    }
+
+    /** @return array<string, true> what facts and items name that are responses themselves */
+    private static function usedByOwn(Pack $pack, ResponseCache $prepared): array
+    {
+        $used = [];
+        foreach (OwnResponseTexts::of($pack) as $one) {
+            $used += array_fill_keys($prepared->response($one['text'])->namedPlaces(), true);
+        }
+
+        return $used;
     }
 }

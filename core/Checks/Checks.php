@@ -33,6 +33,7 @@ final class Checks
             new LadderMakesNoSense,
             new CastDoesNotFit,
             new ListOfBlanks,
+            new OwnResponseBroken,
             new LeftAsPlaceholder,
             new ForeignSlot,
             new StrayBracket,

@@ -20,6 +20,8 @@ use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
 use SilverParrot\Response\Evaluation\Relation;
 use SilverParrot\Response\Evaluation\Truth;
+use SilverParrot\Response\OwnResponses;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Syntax\AndAlso;
 use SilverParrot\Response\Syntax\Arithmetic;
 use SilverParrot\Response\Syntax\Coalesce;
@@ -114,7 +116,13 @@ final class ConditionSampler
             $profile,
         );
         foreach (self::combined($this->samples) as $case) {
-            $run = new EvaluationContext($world, Invocation::of(null), '', new PendingReads);
+            $run = new EvaluationContext(
+                $world,
+                Invocation::of(null),
+                '',
+                new PendingReads,
+                own: new OwnResponses(new ResponseCache),
+            );
             foreach ($case as $name => $value) {
                 $run->bind((string) $name, $value);
             }

@@ -21,6 +21,7 @@ use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Goods;
+use SilverParrot\Pack\Guard;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
@@ -90,10 +91,12 @@ final class PackFormat
                 self::DEFINITIONS,
                 static fn (Document $one): Occasion => new Occasion(
                     $one
-                        ->object(['id', 'name'], ['name'])
+                        ->object(['id', 'name', 'coming', 'yearly'], ['name'])
                         ->at('name')
                         ->name(),
                     self::id($one),
+                    $one->has('coming') && $one->at('coming')->flag(),
+                    $one->has('yearly') && $one->at('yearly')->flag(),
                 ),
             ),
             $document->named('fields', self::DEFINITIONS, self::readField(...)),
@@ -131,13 +134,16 @@ final class PackFormat
                     'talkers' => $pack->talkers,
                     'commands' => array_map(CommandFormat::write(...), $pack->commands),
                     'facts' => array_map(
-                        static fn (Fact $fact): array => self::named($fact) + ['text' => $fact->text],
+                        static fn (Fact $fact): array => self::named($fact) + ['text' => $fact->text]
+                            + ($fact->isResponse ? ['response' => true] : []),
                         array_values($pack->facts),
                     ),
                     'lists' => array_map(self::writeList(...), array_values($pack->lists)),
                     'counters' => array_map(self::writeCounter(...), array_values($pack->counters)),
                     'occasions' => array_map(
-                        static fn (Occasion $occasion): array => self::named($occasion),
+                        static fn (Occasion $occasion): array => self::named($occasion)
+                            + ($occasion->isComing ? ['coming' => true] : [])
+                            + ($occasion->isYearly ? ['yearly' => true] : []),
                         array_values($pack->occasions),
                     ),
                     'fields' => array_map(
@@ -248,20 +254,27 @@ final class PackFormat
 
     private static function readFact(Document $fact): Fact
     {
-        $fact->object(['id', 'name', 'text'], ['name', 'text']);
+        $fact->object(['id', 'name', 'text', 'response'], ['name', 'text']);
 
-        return new Fact($fact->at('name')->name(), $fact->at('text')->text(), self::id($fact));
+        return new Fact(
+            $fact->at('name')->name(),
+            $fact->at('text')->text(),
+            self::id($fact),
+            $fact->has('response') && $fact->at('response')->flag(),
+        );
     }
 
     private static function readList(Document $list): TextList
     {
-        $list->object(['id', 'name', 'order', 'items'], ['name', 'items']);
+        $list->object(['id', 'name', 'order', 'each_viewer', 'responses', 'items'], ['name', 'items']);
 
         return new TextList(
             $list->at('name')->name(),
             array_map(WeightedTextFormat::read(...), $list->at('items')->items(self::ITEMS)),
             $list->has('order') ? $list->at('order')->oneOf(DrawOrder::class) : DrawOrder::Free,
             self::id($list),
+            $list->has('each_viewer') && $list->at('each_viewer')->flag(),
+            $list->has('responses') && $list->at('responses')->flag(),
         );
     }
 
@@ -269,14 +282,16 @@ final class PackFormat
     private static function writeList(TextList $list): array
     {
         return self::named($list)
-            + ($list->order === DrawOrder::Free ? [] : ['order' => $list->order->value]) + [
-                'items' => array_map(WeightedTextFormat::write(...), $list->items, TextList::idsByText($list->items)),
+            + ($list->order === DrawOrder::Free ? [] : ['order' => $list->order->value])
+            + ($list->isForEachViewer ? ['each_viewer' => true] : [])
+            + ($list->isResponses ? ['responses' => true] : []) + [
+                'items' => array_map(WeightedTextFormat::write(...), $list->all, TextList::idsByText($list->all)),
             ];
     }
 
     private static function readCounter(Document $counter): Counter
     {
-        $counter->object(['id', 'name', 'scope', 'start', 'floor', 'ceiling', 'reset'], ['name']);
+        $counter->object(['id', 'name', 'scope', 'start', 'floor', 'ceiling', 'reset', 'guard'], ['name']);
         $bound = static fn (string $key, ?int $default): ?int => match (true) {
             ! $counter->has($key) => $default,
             $counter->at($key)->scalar() === null => null,
@@ -291,6 +306,17 @@ final class PackFormat
             $bound('ceiling', null),
             $counter->has('reset') ? $counter->at('reset')->oneOf(Reset::class) : Reset::Never,
             self::id($counter),
+            $counter->has('guard') ? self::readGuard($counter->at('guard')) : new Guard,
+        );
+    }
+
+    private static function readGuard(Document $guard): Guard
+    {
+        $guard->object(['seconds', 'only_by_another'], ['seconds']);
+
+        return new Guard(
+            $guard->at('seconds')->whole(1, Guard::LONGEST),
+            $guard->has('only_by_another') && $guard->at('only_by_another')->flag(),
         );
     }
 
@@ -302,7 +328,11 @@ final class PackFormat
             + ($counter->start === 0 ? [] : ['start' => $counter->start])
             + ($counter->floor === 0 ? [] : ['floor' => $counter->floor])
             + ($counter->ceiling === null ? [] : ['ceiling' => $counter->ceiling])
-            + ($counter->reset === Reset::Never ? [] : ['reset' => $counter->reset->value]);
+            + ($counter->reset === Reset::Never ? [] : ['reset' => $counter->reset->value])
+            + ($counter->guard->stands()
+                ? ['guard' => ['seconds' => $counter->guard->seconds]
+                    + ($counter->guard->onlyByAnother ? ['only_by_another' => true] : [])]
+                : []);
     }
 
     private static function readField(Document $field): Field

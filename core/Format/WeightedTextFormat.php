@@ -15,12 +15,13 @@ final class WeightedTextFormat
 
     public static function read(Document $item): WeightedText
     {
-        $item->object(['id', 'text', 'weight'], ['text']);
+        $item->object(['id', 'text', 'weight', 'off'], ['text']);
 
         return new WeightedText(
             $item->at('text')->text(Limits::SOURCE),
             $item->has('weight') ? $item->at('weight')->whole(1, self::HEAVIEST) : 1,
             $item->has('id') ? $item->at('id')->id() : '',
+            ! $item->has('off') || ! $item->at('off')->flag(),
         );
     }
 
@@ -31,6 +32,7 @@ final class WeightedTextFormat
     public static function write(WeightedText $item, string $byText): array
     {
         return ($item->id === $byText ? [] : ['id' => $item->id]) + ['text' => $item->text]
-            + ($item->weight === 1 ? [] : ['weight' => $item->weight]);
+            + ($item->weight === 1 ? [] : ['weight' => $item->weight])
+            + ($item->isOn ? [] : ['off' => true]);
     }
 }

@@ -70,7 +70,11 @@ final class InMemoryStore implements Store
             $this->tally = max($this->tally, $key->tally ?? 0);
             foreach ($changes as $change) {
                 // What was cleared is kept as nothing, so that it is not read beneath again.
-                $this->values[$change->key->id()] = $change->to;
+                $id = $change->key->id();
+                $before = $this->values[$id] ?? 0;
+                $this->values[$id] = $change->key->kind->isTally() && is_int($before)
+                    ? $before + ($change->added ?? 0)
+                    : $change->to;
             }
         }
 

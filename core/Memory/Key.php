@@ -51,9 +51,31 @@ final readonly class Key
         return new self(Kind::Seen, '', Owner::viewer($personId));
     }
 
-    public static function listPosition(string $id): self
+    public static function listPosition(string $id, ?Owner $owner = null): self
     {
-        return new self(Kind::ListPosition, Fold::caseless($id), Owner::channel());
+        return new self(Kind::ListPosition, Fold::caseless($id), $owner ?? Owner::channel());
+    }
+
+    /** @param  string  $item  its id, which is no name and told apart by case */
+    public static function drawn(string $list, string $item): self
+    {
+        return new self(Kind::Drawn, Fold::caseless($list)."\x1E".$item, Owner::channel());
+    }
+
+    public static function guarded(string $counter, Owner $owner): self
+    {
+        return new self(Kind::Guarded, Fold::caseless($counter), $owner);
+    }
+
+    /** @param  string  $what  "counter planks", "channel viewers" */
+    public static function noted(string $what): self
+    {
+        return new self(Kind::Noted, Fold::caseless($what), Owner::channel());
+    }
+
+    public static function longestRun(string $occasion): self
+    {
+        return new self(Kind::LongestRun, Fold::caseless($occasion), Owner::channel());
     }
 
     public static function quote(int $number): self

@@ -34,6 +34,18 @@ enum Kind: string
     /** The highest number that a quote ever had. */
     case LastQuote = 'last-quote';
 
+    /** How often an item of a list came up. Only added to, without being read. */
+    case Drawn = 'drawn';
+
+    /** The last change of a counter that is guarded against doubles. */
+    case Guarded = 'guarded';
+
+    /** What a number was at the start of the stream. */
+    case Noted = 'noted';
+
+    /** The longest time between an occasion and the next. */
+    case LongestRun = 'longest-run';
+
     /** How far a list has been drawn. */
     case ListPosition = 'list';
 
@@ -45,6 +57,12 @@ enum Kind: string
 
     /** Which stream is running, or was the last. */
     case Stream = 'stream';
+
+    /** Whether a change of it adds to what is there, which nobody has read. */
+    public function isTally(): bool
+    {
+        return $this === self::Drawn;
+    }
 
     /** Whether an author would call a change of it a change of memory. */
     public function isAuthored(): bool

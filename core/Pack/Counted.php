@@ -47,7 +47,14 @@ final class Counted
             Key::counter($counter->id, $owner),
             ...($counter->scope === CounterScope::Category ? [Key::counter($counter->id, Owner::total())] : []),
             ...($counter->reset === Reset::Stream ? [Key::stream()] : []),
+            ...($counter->guard->stands() ? [Key::guarded($counter->id, $owner)] : []),
         ]);
+    }
+
+    /** As its sum over all categories is counted: what was never counted adds nothing to it. */
+    public static function fromNought(Counter $counter): Counter
+    {
+        return new Counter($counter->name, reset: $counter->reset, id: $counter->id);
     }
 
     /**
@@ -71,8 +78,7 @@ final class Counted
         $before = self::number($counter, $kept, $period);
         $changes = [];
         if ($counter->scope === CounterScope::Category) {
-            // What was never counted adds nothing to the sum, whatever a category starts from.
-            $fromNought = new Counter($counter->name, reset: $counter->reset, id: $counter->id);
+            $fromNought = self::fromNought($counter);
             $total = Key::counter($counter->id, Owner::total());
             $sum =
                 self::number($fromNought, $memory->value($total), $period)

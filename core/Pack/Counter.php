@@ -21,6 +21,7 @@ final readonly class Counter
         public ?int $ceiling = null,
         public Reset $reset = Reset::Never,
         string $id = '',
+        public Guard $guard = new Guard,
     ) {
         $this->id = $id === '' ? $name : $id;
     }

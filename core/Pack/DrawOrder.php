@@ -19,6 +19,9 @@ enum DrawOrder: string
     /** One after another as they are written. */
     case InTurn = 'in_turn';
 
+    /** One a day for each person, the same until midnight where the channel is. */
+    case OneADay = 'one_a_day';
+
     public function needsMemory(): bool
     {
         return $this !== self::Free;

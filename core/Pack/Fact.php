@@ -9,8 +9,13 @@ final readonly class Fact
 {
     public string $id;
 
-    public function __construct(public string $name, public string $text, string $id = '')
-    {
+    /** @param  bool  $isResponse  whether its slots are filled in when it is said */
+    public function __construct(
+        public string $name,
+        public string $text,
+        string $id = '',
+        public bool $isResponse = false,
+    ) {
         $this->id = $id === '' ? $name : $id;
     }
 }

@@ -10,8 +10,16 @@ final readonly class Occasion
     /** What its moment is kept under; a new name does not change it. */
     public string $id;
 
-    public function __construct(public string $name, string $id = '')
-    {
+    /**
+     * @param  bool  $isComing  whether a bare "10 days" is that far ahead, and not past
+     * @param  bool  $isYearly  whether it comes again each year
+     */
+    public function __construct(
+        public string $name,
+        string $id = '',
+        public bool $isComing = false,
+        public bool $isYearly = false,
+    ) {
         $this->id = $id === '' ? $name : $id;
     }
 }

@@ -10,8 +10,11 @@ final readonly class TextList
     /** What its position is kept under; a new name does not change it. */
     public string $id;
 
-    /** @var list<WeightedText> each with an id of its own */
+    /** @var list<WeightedText> those that are drawn, each with an id of its own */
     public array $items;
+
+    /** @var list<WeightedText> those that are switched off among them */
+    public array $all;
 
     /** Null where there is nothing to draw. */
     public ?DrawTable $draws;
@@ -19,12 +22,16 @@ final readonly class TextList
     /**
      * @param  list<WeightedText>  $items  those without an id are told apart by their texts, as all were before they
      *     had any
+     * @param  bool  $isForEachViewer  whether each viewer has a position of their own
+     * @param  bool  $isResponses  whether the slots of its items are filled in when they are said
      */
     public function __construct(
         public string $name,
         array $items,
         public DrawOrder $order = DrawOrder::Free,
         string $id = '',
+        public bool $isForEachViewer = false,
+        public bool $isResponses = false,
     ) {
         $this->id = $id === '' ? $name : $id;
         $ids = self::idsByText($items);
@@ -35,10 +42,13 @@ final readonly class TextList
                 $unique = "$own-$times";
             }
             $taken[$unique] = true;
-            $items[$place] = $item->id === $unique ? $item : new WeightedText($item->text, $item->weight, $unique);
+            $items[$place] = $item->id === $unique
+                ? $item
+                : new WeightedText($item->text, $item->weight, $unique, $item->isOn);
         }
-        $this->items = $items;
-        $this->draws = $items === [] ? null : new DrawTable($items);
+        $this->all = $items;
+        $this->items = array_values(array_filter($items, static fn (WeightedText $item): bool => $item->isOn));
+        $this->draws = $this->items === [] ? null : new DrawTable($this->items);
     }
 
     /** @return list<string> */

@@ -10,8 +10,13 @@ final readonly class WeightedText
     /**
      * @param  int  $weight 1 to 1000
      * @param  string  $id  which an edit of the text does not change; empty where it never had one
+     * @param  bool  $isOn  whether it is drawn
      */
-    public function __construct(public string $text, public int $weight = 1, public string $id = '')
-    {
+    public function __construct(
+        public string $text,
+        public int $weight = 1,
+        public string $id = '',
+        public bool $isOn = true,
+    ) {
     }
 }

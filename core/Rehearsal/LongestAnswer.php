@@ -16,8 +16,10 @@ use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\OwnResponses;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Vocabulary\Names\OutcomeName;
@@ -74,6 +76,7 @@ final readonly class LongestAnswer
             'left' => TimeSpan::between($now, $now->plusMillis(86_400_000 * Lengths::DAYS - 1000)),
         ];
         $work = 0;
+        $own = new OwnResponses(new ResponseCache);
         for (
             $attempt = 0;
             $attempt < self::MOST
@@ -97,6 +100,7 @@ final readonly class LongestAnswer
                 Invocation::of($caller, $typed, $trigger, trim("$trigger $typed"))->withOutcome($outcome),
                 'longest',
                 new PendingReads,
+                own: $own,
             );
             $said = $response->say($run);
             $work += $run->worked();

@@ -15,6 +15,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\OwnResponses;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
@@ -62,7 +63,13 @@ final readonly class SaidNow
             );
             $needed = new PendingReads;
             foreach ($open as $place => $response) {
-                $heard = $response->say(new EvaluationContext($world, $scene, "now/$place", $needed));
+                $heard = $response->say(new EvaluationContext(
+                    $world,
+                    $scene,
+                    "now/$place",
+                    $needed,
+                    own: new OwnResponses($this->prepared),
+                ));
                 if ($heard instanceof RenderedResponse) {
                     $text = Fitter::fit($heard, $limits)->text();
                     $said[$place] = $text === '' ? null : $text;

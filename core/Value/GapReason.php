@@ -43,6 +43,9 @@ enum GapReason: string
     /** A name that the pack does not have. */
     case Unknown = 'unknown-name';
 
+    /** A fact or an item that is said as a response could not be said. */
+    case OwnResponseFails = 'own-response-fails';
+
     /** A text would have more characters than any value may. */
     case TooLong = 'too-long-a-text';
 

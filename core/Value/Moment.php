@@ -15,14 +15,16 @@ final readonly class Moment implements Value
     /**
      * @param  int  $millis since 1970-01-01T00:00:00Z
      * @param  string  $pattern  by which it is written where no filter says another; empty for as the language does
+     * @param  bool  $isYearly  whether it comes again each year: then it is the one to come, and the last one lies
+     *     a year before
      */
-    public function __construct(public int $millis, public string $pattern = '')
+    public function __construct(public int $millis, public string $pattern = '', public bool $isYearly = false)
     {
     }
 
     public function writtenBy(string $pattern): self
     {
-        return new self($this->millis, $pattern);
+        return new self($this->millis, $pattern, $this->isYearly);
     }
 
     public static function of(\DateTimeInterface $date): self
@@ -64,6 +66,38 @@ final readonly class Moment implements Value
     public function canBeWritten(): bool
     {
         return $this->millis >= self::FIRST && $this->millis <= self::LAST;
+    }
+
+    /** The same day of the year, from now on; the 29th of February falls on the 28th where there is none. */
+    public function yearly(self $now, \DateTimeZone $zone): self
+    {
+        $today = self::of($now->in($zone)->setTime(0, 0));
+        $year = (int) $today->in($zone)->format('Y');
+        $coming = $this->inYear($year, $zone);
+
+        return $coming->millis >= $today->millis ? $coming : $this->inYear($year + 1, $zone);
+    }
+
+    /** When a yearly one was the last time: today, or on the same day before. */
+    public function lastTime(self $now, \DateTimeZone $zone): self
+    {
+        $year = (int) $now->in($zone)->format('Y');
+        $thisYear = $this->inYear($year, $zone);
+
+        return $thisYear->millis <= $now->millis ? $thisYear : $this->inYear($year - 1, $zone);
+    }
+
+    private function inYear(int $year, \DateTimeZone $zone): self
+    {
+        $here = $this->in($zone);
+        $month = (int) $here->format('n');
+        $days = (int) $here->setDate($year, $month, 1)->format('t');
+
+        return new self(
+            self::of($here->setDate($year, $month, min((int) $here->format('j'), $days)))->millis,
+            $this->pattern,
+            true,
+        );
     }
 
     public function plusMillis(int $millis): self

@@ -5,9 +5,10 @@ declare(strict_types=1);
 // Why a response could not be said after all; see EvaluationFailure.
 return [
     'gap' => ':Why.',
+    'counted-already' => 'That was counted just now; the same counts again in :left s.',
     'negative-amount' => 'An amount must not be below zero, and this is :amount.',
     'nobody-named' => 'Nobody was named.',
-    'not-a-moment' => '“:text” is not a moment.',
+    'not-a-moment' => '“:text” is not a moment; write it like “10 days ago”, “in 2 days” or “:example”.',
     'not-a-number-field' => ':name holds no number, so nothing can be added or taken.',
     'not-enough' => 'Not enough :unit: only :has.',
     'not-exact' => 'A number is kept with at most :decimals decimals, and this one has more: round it first.',

@@ -16,6 +16,7 @@ return [
     'not-searched' => 'memory could not be searched for the :name',
     'empty-list' => 'the list :name is empty',
     'unknown-name' => 'nothing is named :name',
+    'own-response-fails' => 'what :name says has no value either',
     'too-long-a-text' => 'the text would have more than :limit characters',
     'too-many-parts' => 'the list would have more than :limit parts',
     'too-far' => 'the moment would lie outside the years 1 to 9999',

@@ -20,8 +20,10 @@ use SilverParrot\Response\Analysis\StaticAnalyzer;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\OwnResponses;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Part;
@@ -124,6 +126,7 @@ final class Circumstances
                 Invocation::of($caller, $line, '!say', trim("!say $line")),
                 'x',
                 new PendingReads,
+                own: new OwnResponses(new ResponseCache),
             );
             if ($response->say($run) instanceof RenderedResponse) {
                 return $line;

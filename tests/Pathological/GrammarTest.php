@@ -23,8 +23,10 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\OwnResponses;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Limits;
@@ -82,12 +84,13 @@ final class GrammarTest extends TestCase
             $typed = self::TYPED[$i % count(self::TYPED)];
             $world = new SaidIn($pack, $memory, $readings, $now, new KeyedChance('grammar', (string) $i), $profile);
             $scene = Invocation::of($caller, $typed, '!say', trim("!say $typed"));
-            $once = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads));
+            $own = new OwnResponses(new ResponseCache);
+            $once = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads, own: $own));
             self::assertNotNull($once, 'all is at hand, so nothing is waited for');
             $text = $once instanceof RenderedResponse ? $once->text : $once->getMessage();
             if ($i % 7 === 0) {
                 // Whether somebody reads along makes no difference.
-                $again = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads, new Trace));
+                $again = $response->say(new EvaluationContext($world, $scene, 'x', new PendingReads, new Trace, $own));
                 self::assertSame($text, $again instanceof RenderedResponse ? $again->text : $again?->getMessage());
                 self::assertSame(
                     $text,
@@ -188,6 +191,7 @@ final class GrammarTest extends TestCase
                         Invocation::of($caller, $line, '!say', trim("!say $line")),
                         'x',
                         new PendingReads,
+                        own: new OwnResponses(new ResponseCache),
                     ),
                 );
                 if ($said instanceof RenderedResponse && ($said->text === 'Y') !== $holds) {

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Storage\Shelves;
 
-/** How far lists were drawn: which item came last, and in which round. */
+/** How far lists were drawn, for the channel and for each viewer: which item came last, and in which round. */
 final class ListPositions extends Shelf
 {
     public function __construct()
     {
-        parent::__construct('list_positions', 'list');
+        parent::__construct('list_positions', 'list', hasViewers: true);
     }
 
     protected function encode(null|bool|int|string|array $value): array

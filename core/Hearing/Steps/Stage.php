@@ -16,6 +16,7 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\OwnResponses;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Message;
@@ -61,7 +62,14 @@ final readonly class Stage
     public function say(string $text): Ran|EvaluationFailure|null
     {
         $this->trace?->saysFrom($text);
-        $run = new EvaluationContext($this->world, $this->scene, $this->textPath, $this->needed, $this->trace);
+        $run = new EvaluationContext(
+            $this->world,
+            $this->scene,
+            $this->textPath,
+            $this->needed,
+            $this->trace,
+            new OwnResponses($this->prepared),
+        );
         $run->changed = $this->changes;
         $said = $this->prepared->response($text)->say($run);
         if (! $said instanceof RenderedResponse) {

@@ -34,6 +34,9 @@ abstract class EstimateContext
 
     abstract public function choice(Choice $choice): LengthBounds;
 
+    /** What a fact or an item says that is a response itself. */
+    abstract public function own(string $text, string $place): ValueEstimate;
+
     /** What a name given with `as` can be. */
     abstract public function bound(string $name): ValueEstimate;
 

@@ -7,12 +7,14 @@ namespace SilverParrot\Response\Analysis;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Response;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Syntax\Choice;
 use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Slot;
 use SilverParrot\Response\Syntax\Text;
 use SilverParrot\Source\Limits;
+use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Number;
 
 /**
@@ -45,6 +47,11 @@ final class StaticAnalyzer extends EstimateContext
     /** Steps that all its filters take together at most. */
     private int $work = 0;
 
+    private ResponseCache $prepared;
+
+    /** @var array<string, true> facts and lists whose own text is looked at */
+    private array $within = [];
+
     /** @var array<string, true> what a verb before has counted with */
     private array $numbers = [];
 
@@ -61,8 +68,10 @@ final class StaticAnalyzer extends EstimateContext
         array $triggers,
         ?Lengths $lengths = null,
         bool $isUsual = false,
+        ResponseCache $prepared = new ResponseCache,
     ): ResponseEstimate {
         $analyzer = new self($pack, $profile, $triggers, $lengths ?? Lengths::of($pack->channel), $isUsual);
+        $analyzer->prepared = $prepared;
         $extent = $analyzer->parts($response->parts)->atMost(Limits::SAID);
 
         return new ResponseEstimate(
@@ -188,6 +197,26 @@ final class StaticAnalyzer extends EstimateContext
         $this->branches--;
 
         return $extent;
+    }
+
+    public function own(string $text, string $place): ValueEstimate
+    {
+        $fails = ValueEstimate::text(0, Limits::SAID)->orGap(GapReason::OwnResponseFails);
+        if (isset($this->within[$place])) {
+            return $fails;
+        }
+        $inside = new self($this->pack, $this->profile, $this->triggers, $this->lengths, $this->isUsual);
+        $inside->within = $this->within + [$place => true];
+        $response = $this->prepared->response($text);
+        $inside->prepared = $this->prepared;
+        $extent = $inside->parts($response->parts)->atMost(Limits::SAID);
+        $this->work += $inside->work;
+        $canFail = array_filter($inside->slots, static fn (EstimatedSlot $slot): bool => $slot->estimate->gaps !== []);
+        $estimate = ValueEstimate::text($extent->shortest, $extent->longest, $extent->bytes);
+
+        return $canFail === [] && $response->isReadable() && $response->changedPlaces() === []
+            ? $estimate
+            : $estimate->orGap(GapReason::OwnResponseFails);
     }
 
     public function bound(string $name): ValueEstimate

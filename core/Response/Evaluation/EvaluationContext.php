@@ -37,6 +37,9 @@ final class EvaluationContext
     /** @var array<string, null|bool|int|string|Value> by folded name */
     private array $bound = [];
 
+    /** @var array<string, true> facts and lists whose own text is being said */
+    private array $within = [];
+
     /** @param  string  $textPath names the response among all others, for chance: "!tide/0" */
     public function __construct(
         public readonly World $world,
@@ -44,6 +47,7 @@ final class EvaluationContext
         private readonly string $textPath,
         private readonly PendingReads $needed,
         public readonly ?SlotTrace $trace = null,
+        public readonly OwnTexts $own = new NoOwnTexts,
     ) {
     }
 
@@ -113,6 +117,38 @@ final class EvaluationContext
         }
 
         return $reading;
+    }
+
+    public function isInside(string $place): bool
+    {
+        return isset($this->within[$place]);
+    }
+
+    /** Where a fact or an item says its own text: with names of its own, and the same memory. */
+    public function inside(string $place): self
+    {
+        $inside = new self(
+            $this->world,
+            $this->scene,
+            "{$this->textPath}/$place",
+            $this->needed,
+            null,
+            $this->own,
+        );
+        $inside->within = $this->within + [$place => true];
+        $inside->changed = $this->changed;
+        $inside->work = $this->work;
+        $inside->printer = $this->printer;
+
+        return $inside;
+    }
+
+    /** What was done inside counts here. */
+    public function takeFrom(self $inside): void
+    {
+        $this->changed = $inside->changed;
+        $this->work = $inside->work;
+        $this->lacks = $this->lacks || $inside->lacks;
     }
 
     public function printer(): Printer

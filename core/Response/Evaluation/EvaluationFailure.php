@@ -82,14 +82,21 @@ final class EvaluationFailure extends \Exception
         return new self('not-exact', $span, ['decimals' => Number::DECIMALS]);
     }
 
-    public static function notAMoment(string $text, Span $span): self
+    /** @param  string  $example  of a date, as the channel writes them */
+    public static function notAMoment(string $text, string $example, Span $span): self
     {
-        return new self('not-a-moment', $span, ['text' => $text]);
+        return new self('not-a-moment', $span, ['text' => $text, 'example' => $example]);
     }
 
     public static function textTooLong(int $limit, Span $span): self
     {
         return new self('text-too-long', $span, ['limit' => $limit]);
+    }
+
+    /** @param  int  $left  seconds until the same counts again */
+    public static function countedAlready(int $left, Span $span): self
+    {
+        return new self('counted-already', $span, ['left' => $left]);
     }
 
     public static function tooMuchWork(): self

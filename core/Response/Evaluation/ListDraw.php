@@ -7,6 +7,7 @@ namespace SilverParrot\Response\Evaluation;
 use Random\Randomizer;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\DrawTable;
 use SilverParrot\Pack\TextList;
@@ -15,31 +16,39 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
 /**
- * Draws the next item of a list. Kept is which item came last, by its id, so that an edited list goes on where it was:
- * {last: item, place: where it stood} in turn, and in a shuffled list {last: item, round: luck, at: its place in the
- * order}.
+ * Draws the next item of a list, and counts it. Kept is which item came last, by its id, so that an edited list goes on
+ * where it was: {last: item, place: where it stood} in turn, in a shuffled list {last: item, round: luck, at: its place
+ * in the order}, and one a day {last: item, day: when}.
  */
 final class ListDraw
 {
     /** Orders that are tried for one that does not begin with the item that came last. */
     private const TRIES = 20;
 
-    public static function from(TextList $list, Span $span, EvaluationContext $run): string|Gap
+    public static function from(TextList $list, Span $span, EvaluationContext $run): string|Said|Gap
     {
         $draws = $list->draws;
         if ($draws === null) {
             return new Gap(GapReason::EmptyList, ['name' => $list->name]);
         }
         if ($list->order === DrawOrder::Free) {
-            return $list->items[$draws->byWeight($run->draw($span))]->text;
+            return self::say($list, $draws->byWeight($run->draw($span)), $run);
         }
-        $key = Key::listPosition($list->id);
+        $key = self::position($list, $run);
         if (! $run->knows($key)) {
             return Gap::pending();
         }
         $kept = $run->memory()->value($key);
         $position = is_array($kept) ? $kept : [];
         $last = is_string($position['last'] ?? null) ? $position['last'] : '';
+        $day = $run->world->now->in($run->world->pack->channel->zone)->format('Y-m-d');
+        $todays = $list->order === DrawOrder::OneADay && ($position['day'] ?? null) === $day
+            ? $draws->placeOf($last)
+            : null;
+        if ($todays !== null) {
+            // The same once more is no draw.
+            return self::text($list, $todays, $run);
+        }
         [$place, $more] = match ($list->order) {
             DrawOrder::InTurn => self::inTurn(
                 $draws,
@@ -48,13 +57,40 @@ final class ListDraw
                 is_int($position['place'] ?? null) ? $position['place'] : -1,
             ),
             DrawOrder::NoRepeat => [$draws->byWeight($run->draw($span), $draws->placeOf($last)), []],
+            DrawOrder::OneADay => [$draws->byWeight($run->draw($span), $draws->placeOf($last)), ['day' => $day]],
             DrawOrder::Shuffled => self::fromShuffled($draws, count($list->items), $last, $position, $run->draw($span)),
         };
         $run->change(
             new Change($key, $kept, ['last' => $list->items[$place]->id] + $more, "list.{$list->name}", 'channel'),
         );
 
-        return $list->items[$place]->text;
+        return self::say($list, $place, $run);
+    }
+
+    /** One a day is of each person, and others where their author says so. Nobody at all shares the channel’s. */
+    public static function position(TextList $list, EvaluationContext $run): Key
+    {
+        $caller = $run->scene->caller;
+        $isTheirs = $list->isForEachViewer || $list->order === DrawOrder::OneADay;
+
+        return Key::listPosition(
+            $list->id,
+            $isTheirs && $caller !== null && $caller->id !== '' ? Owner::viewer($caller->id) : null,
+        );
+    }
+
+    private static function say(TextList $list, int $place, EvaluationContext $run): string|Said|Gap
+    {
+        $run->change(new Change(Key::drawn($list->id, $list->items[$place]->id), null, 1, '', '', 1));
+
+        return self::text($list, $place, $run);
+    }
+
+    public static function text(TextList $list, int $place, EvaluationContext $run): string|Said|Gap
+    {
+        $text = $list->items[$place]->text;
+
+        return $list->isResponses ? $run->own->say($text, "list.{$list->name}", $run) : $text;
     }
 
     /**

@@ -56,6 +56,7 @@ final class Printer
             $value instanceof Moment => $this->moment($value),
             $value instanceof TimeSpan => $this->span($value),
             $value instanceof Quote => $value->text,
+            $value instanceof Said => $value->rendered->text,
             $value instanceof ListValue => $this->list(array_map($this->print(...), $value->items)),
             default => '',
         };

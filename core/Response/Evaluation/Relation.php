@@ -36,9 +36,9 @@ enum Relation: string
             return false;
         }
 
-        // A quote is what was said.
-        $left = $left instanceof Quote ? $left->text : $left;
-        $right = $right instanceof Quote ? $right->text : $right;
+        // A quote is what was said, and so is what a fact says.
+        $left = self::plain($left);
+        $right = self::plain($right);
 
         return match ($this) {
             self::Is => self::same($left, $right, $run),
@@ -52,6 +52,15 @@ enum Relation: string
                 : str_contains(self::text($left, $run), self::text($right, $run)),
             self::StartsWith => str_starts_with(self::text($left, $run), self::text($right, $run)),
             self::EndsWith => str_ends_with(self::text($left, $run), self::text($right, $run)),
+        };
+    }
+
+    private static function plain(bool|int|string|Value $value): bool|int|string|Value
+    {
+        return match (true) {
+            $value instanceof Quote => $value->text,
+            $value instanceof Said => $value->rendered->text,
+            default => $value,
         };
     }
 

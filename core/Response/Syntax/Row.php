@@ -8,6 +8,7 @@ use Closure;
 use SilverParrot\Chat\Person;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
+use SilverParrot\Response\Evaluation\Said;
 use SilverParrot\Response\Evaluation\ValueLimits;
 use SilverParrot\Response\Origin;
 use SilverParrot\Response\RenderedResponse;
@@ -84,8 +85,8 @@ final readonly class Row
         int $at,
         EvaluationContext $run,
     ): string|RenderedResponse {
-        if ($value instanceof RenderedResponse) {
-            return $value;
+        if ($value instanceof RenderedResponse || $value instanceof Said) {
+            return $value instanceof Said ? $value->rendered : $value;
         }
         $text = $value instanceof Gap ? '' : $run->print($value);
         $gap = $value instanceof Gap ? $value : null;

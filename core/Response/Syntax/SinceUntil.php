@@ -46,6 +46,9 @@ final readonly class SinceUntil extends Expression
                 return $moment;
             }
 
+            $zone = $run->world->pack->channel->zone;
+            $moment = $isSince && $moment->isYearly ? $moment->lastTime($run->world->now, $zone) : $moment;
+
             return $isSince
                 ? TimeSpan::between($moment, $run->world->now)
                 : TimeSpan::between($run->world->now, $moment);

@@ -25,8 +25,10 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\OwnResponses;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
@@ -285,6 +287,7 @@ final class EstimatesTest extends TestCase
                 Invocation::of($caller, $typed, $trigger, mb_substr(trim("$trigger $typed"), 0, 500)),
                 'bounds',
                 new PendingReads,
+                own: new OwnResponses(new ResponseCache),
             ),
         );
         if ($said instanceof RenderedResponse) {

@@ -17,8 +17,10 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Evaluation\PendingReads;
+use SilverParrot\Response\OwnResponses;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
@@ -188,6 +190,7 @@ final class ValueLimitsTest extends TestCase
                 Invocation::of(null, $words, '!say', "!say $words"),
                 'bounds',
                 new PendingReads,
+                own: new OwnResponses(new ResponseCache),
             ),
         );
         self::assertNotNull($said);

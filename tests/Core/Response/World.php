@@ -18,6 +18,7 @@ use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Goods;
+use SilverParrot\Pack\Guard;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Occasion;
@@ -47,6 +48,10 @@ final class World
             facts: $named([
                 new Fact('workshop', 'the shed by the slipway'),
                 new Fact('trap', '[add 99 to counter.planks]'),
+                new Fact('door', '[caller] stands at [fact.workshop], with [words]', isResponse: true),
+                new Fact('round', 'round [fact.about]', isResponse: true),
+                new Fact('about', 'about [fact.round]', isResponse: true),
+                new Fact('greedy', '[add 1 to counter.planks]', isResponse: true),
             ]),
             lists: $named([
                 new TextList(
@@ -58,6 +63,12 @@ final class World
                 new TextList('winds', [new WeightedText('north'), new WeightedText('south')], DrawOrder::NoRepeat),
                 new TextList('one', [new WeightedText('only')]),
                 new TextList('empty', []),
+                new TextList(
+                    'half',
+                    [new WeightedText('adze', isOn: false), new WeightedText('mallet')],
+                ),
+                new TextList('daily', [new WeightedText('calm'), new WeightedText('storm')], DrawOrder::OneADay),
+                new TextList('calls', [new WeightedText('Ahoy, [caller]!')], isResponses: true),
             ]),
             counters: $named([
                 new Counter('planks', ceiling: 1000),
@@ -66,8 +77,16 @@ final class World
                 new Counter('ballast', start: 10, floor: 5, ceiling: 12),
                 new Counter('tonight', start: 1, reset: Reset::Stream),
                 new Counter('sips', CounterScope::Category, reset: Reset::Day),
+                new Counter('knocks', guard: new Guard(10)),
+                new Counter('bells', guard: new Guard(10, onlyByAnother: true)),
             ]),
-            occasions: $named([new Occasion('leak'), new Occasion('launch'), new Occasion('never')]),
+            occasions: $named([
+                new Occasion('leak'),
+                new Occasion('launch'),
+                new Occasion('never'),
+                new Occasion('refit', isComing: true),
+                new Occasion('birthday', isYearly: true),
+            ]),
             fields: $named([
                 new Field('boat'),
                 new Field('pebbles', FieldType::Points),
@@ -93,6 +112,17 @@ final class World
             Key::counter('sips', Owner::total())->id() => ['n' => 20, 'of' => '2026-11-25'],
             Key::occasion('leak')->id() => '2026-11-15T10:00:00Z',
             Key::occasion('launch')->id() => '2027-05-01T12:00:00Z',
+            Key::occasion('birthday')->id() => '1988-03-04T00:00:00Z',
+            Key::longestRun('leak')->id() => ['from' => '2026-08-01T10:00:00Z', 'to' => '2026-09-01T10:00:00Z'],
+            Key::listPosition('daily', Owner::viewer('cast-tamsin'))->id() => [
+                'last' => TextList::idsByText([new WeightedText('storm')])[0],
+                'day' => '2026-11-25',
+            ],
+            Key::guarded('knocks', Owner::channel())->id() => self::guarded('cast-bram'),
+            Key::guarded('bells', Owner::channel())->id() => self::guarded('cast-tamsin'),
+            Key::noted('counter planks')->id() => 1,
+            Key::noted('counter splinters')->id() => 1,
+            Key::noted('channel viewers')->id() => 50,
         ] + InitialState::counterKeys($pack->counters['splinters'], ['Planking' => 0, 'Caulking' => 4]);
         foreach (self::people($odoIsKnown) as $person) {
             $memory += InitialState::recordOf($person, $pack);
@@ -131,6 +161,12 @@ final class World
                 'subscribed.tamsin' => null,
             ],
         );
+    }
+
+    /** @return array<string, int|string> one more was counted four seconds ago */
+    private static function guarded(string $by): array
+    {
+        return ['at' => (Moment::fromIso(self::NOW)->millis ?? 0) - 4_000, 'by' => $by, 'what' => '+1'];
     }
 
     /** @return list<CastMember> */

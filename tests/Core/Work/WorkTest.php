@@ -93,7 +93,8 @@ final class WorkTest extends TestCase
             });
             self::assertLessThan(20 * self::MOST / 4, $asked, $order->value);
             self::assertStringStartsWith('knot ', $first[0] ?? '');
-            self::assertGreaterThan(15, count(array_unique($said)), $order->value);
+            $isOne = $order === DrawOrder::OneADay;
+            self::assertGreaterThan($isOne ? 0 : 15, count(array_unique($said)), $order->value);
         }
     }
 

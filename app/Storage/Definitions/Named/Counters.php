@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Validation\Rule;
 use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\Guard;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Source\Limits;
 
@@ -48,6 +49,8 @@ final class Counters extends NamedDefinition
             'start' => $whole,
             'floor' => [...$whole, 'lte:start'],
             'ceiling' => [...$whole, 'gte:start'],
+            'guard_seconds' => ['nullable', 'integer', 'between:0,'.Guard::LONGEST],
+            'guard_by_another' => ['nullable', 'boolean'],
         ];
     }
 
@@ -61,6 +64,8 @@ final class Counters extends NamedDefinition
             'start' => $whole('start') ?? 0,
             'floor' => $whole('floor'),
             'ceiling' => $whole('ceiling'),
+            'guard_seconds' => $whole('guard_seconds') ?? 0,
+            'guard_by_another' => filter_var($typed['guard_by_another'] ?? false, FILTER_VALIDATE_BOOL),
         ];
     }
 
@@ -73,6 +78,8 @@ final class Counters extends NamedDefinition
                 'start' => $row->start,
                 'floor' => $row->floor,
                 'ceiling' => $row->ceiling,
+                'guard_seconds' => $row->guard_seconds,
+                'guard_by_another' => $row->guard_by_another,
             ]
             : [];
     }

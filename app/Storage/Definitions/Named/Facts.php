@@ -35,16 +35,19 @@ final class Facts extends NamedDefinition
 
     public function rules(): array
     {
-        return ['text' => ['required', 'string', 'max:2000']];
+        return ['text' => ['required', 'string', 'max:2000'], 'is_response' => ['nullable', 'boolean']];
     }
 
     public function columns(array $typed): array
     {
-        return ['text' => $typed['text'] ?? ''];
+        return [
+            'text' => $typed['text'] ?? '',
+            'is_response' => filter_var($typed['is_response'] ?? false, FILTER_VALIDATE_BOOL),
+        ];
     }
 
     protected function kept(Model $row): array
     {
-        return ['text' => $row->getAttribute('text')];
+        return $row instanceof FactRow ? ['text' => $row->text, 'is_response' => $row->is_response] : [];
     }
 }

@@ -49,6 +49,8 @@ final class Lists extends NamedDefinition
     {
         return [
             'draw_order' => ['required', Rule::enum(DrawOrder::class)],
+            'each_viewer' => ['nullable', 'boolean'],
+            'responses' => ['nullable', 'boolean'],
             'items' => ['bail', 'required', 'string', 'max:'.self::LONGEST, self::areItems(...)],
         ];
     }
@@ -88,7 +90,12 @@ final class Lists extends NamedDefinition
             }
         }
 
-        return ['draw_order' => $typed['draw_order'] ?? DrawOrder::Free->value, 'items' => $items];
+        return [
+            'draw_order' => $typed['draw_order'] ?? DrawOrder::Free->value,
+            'each_viewer' => filter_var($typed['each_viewer'] ?? false, FILTER_VALIDATE_BOOL),
+            'responses' => filter_var($typed['responses'] ?? false, FILTER_VALIDATE_BOOL),
+            'items' => $items,
+        ];
     }
 
     protected function kept(Model $row): array
@@ -96,11 +103,13 @@ final class Lists extends NamedDefinition
         return $row instanceof TextListRow
             ? [
                 'draw_order' => $row->draw_order->value,
+                'each_viewer' => $row->each_viewer,
+                'responses' => $row->responses,
                 'items' => array_values(
                     $row
                         ->items()
                         ->toBase()
-                        ->get(['stable_id', 'text', 'weight'])
+                        ->get(['stable_id', 'text', 'weight', 'is_on'])
                         ->map(static fn (object $item): array => (array) $item)
                         ->all(),
                 ),
@@ -114,6 +123,7 @@ final class Lists extends NamedDefinition
         $row->fill(array_diff_key($columns, ['items' => true]))->save();
         $had = ListItem::query()->where('channel_id', $channel->id)->where('list_id', $row->getKey());
         $ids = (clone $had)->orderBy('position')->pluck('stable_id', 'text')->all();
+        $off = (clone $had)->where('is_on', false)->pluck('text', 'stable_id')->all();
         $had->delete();
         $rows = [];
         $taken = [];
@@ -129,6 +139,8 @@ final class Lists extends NamedDefinition
                 'position' => $position,
                 'text' => $text,
                 'weight' => is_array($item) && is_int($item['weight'] ?? null) ? $item['weight'] : 1,
+                // Typed as lines they say nothing of it, and stay as they were.
+                'is_on' => is_array($item) && isset($item['is_on']) ? (bool) $item['is_on'] : ! isset($off[$id]),
             ];
         }
         foreach (array_chunk($rows, 500) as $some) {

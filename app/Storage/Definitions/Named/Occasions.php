@@ -35,16 +35,19 @@ final class Occasions extends NamedDefinition
 
     public function rules(): array
     {
-        return [];
+        return ['coming' => ['nullable', 'boolean'], 'yearly' => ['nullable', 'boolean']];
     }
 
     public function columns(array $typed): array
     {
-        return [];
+        return [
+            'coming' => filter_var($typed['coming'] ?? false, FILTER_VALIDATE_BOOL),
+            'yearly' => filter_var($typed['yearly'] ?? false, FILTER_VALIDATE_BOOL),
+        ];
     }
 
     protected function kept(Model $row): array
     {
-        return [];
+        return $row instanceof OccasionRow ? ['coming' => $row->coming, 'yearly' => $row->yearly] : [];
     }
 }

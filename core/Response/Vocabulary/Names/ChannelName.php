@@ -6,6 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 
 use Closure;
 use SilverParrot\Lookup\Request;
+use SilverParrot\Pack\NotedNumbers;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\Many;
@@ -14,6 +15,7 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -23,7 +25,7 @@ use SilverParrot\Value\Range;
 use SilverParrot\Value\TimeSpan;
 use SilverParrot\Value\Value;
 
-final readonly class ChannelName extends Name
+final readonly class ChannelName extends Name implements Remembering
 {
     /** What the streaming service says of the channel. */
     private const DETAILS = [
@@ -41,6 +43,9 @@ final readonly class ChannelName extends Name
     ];
 
     private const COUNTS = ['viewers', 'followers', 'subscribers'];
+
+    /** What was noted when the stream began, and what came since. */
+    private const NOTED = ['at_start', 'gained'];
 
     private const PARTS = ['name', ...self::DETAILS, 'uptime'];
 
@@ -79,7 +84,8 @@ final readonly class ChannelName extends Name
             '',
             'what the part is',
             'We are busy with [channel.category].',
-            'The channel: its name, and what the streaming service says of it now.',
+            'The channel: its name, and what the streaming service says of it now; behind a count, .gained is what '
+                .'came since the stream began.',
             parts: self::PARTS,
             tells: self::TELLS,
             also: ['stream'],
@@ -88,6 +94,12 @@ final readonly class ChannelName extends Name
 
     public function check(Call $call, Pack $pack): array
     {
+        if (isset($call->path[2]) && in_array($call->folded[1], self::COUNTS, true)) {
+            return isset($call->path[3]) || ! in_array($call->folded[2], self::NOTED, true)
+                ? [Checking::unknownPart($call, 2, self::NOTED)]
+                : Checking::takesNothing($call);
+        }
+
         return isset($call->path[2]) || (isset($call->path[1]) && ! in_array($call->folded[1], self::PARTS, true))
             ? [Checking::unknownPart($call, isset($call->path[2]) ? 2 : 1, self::PARTS)]
             : Checking::takesNothing($call);
@@ -98,6 +110,11 @@ final readonly class ChannelName extends Name
         $part = $call->folded[1] ?? 'name';
         if ($part === 'name') {
             return ValueEstimate::written($in->pack->channel->name);
+        }
+        if (isset($call->path[2])) {
+            return ValueEstimate::whole(new Range(-Limits::COUNTER, Limits::COUNTER))
+                ->orNothing()
+                ->orGap(GapReason::DetailsDown);
         }
         $estimate = match ($part) {
             'title', 'category', 'link' => ValueEstimate::text(0, $in->longestDetail($part)),
@@ -123,6 +140,7 @@ final readonly class ChannelName extends Name
             : $this->requests[$part] ?? null;
 
         return match (true) {
+            isset($call->path[2]) => self::noted($part, $call->folded[2] === 'gained'),
             $request === null => fn (EvaluationContext $run): null|bool|int|string|Value => $this->value($call, $run),
             in_array($part, self::COUNTS, true) => self::count($request),
             default => static fn (EvaluationContext $run): null|bool|int|string|Value => $run->read($request),
@@ -143,6 +161,47 @@ final readonly class ChannelName extends Name
                 ? $told
                 : $request->couldNotBeHad();
         };
+    }
+
+    public function longestPath(): int
+    {
+        return 3;
+    }
+
+    public function lastParts(): array
+    {
+        return self::NOTED;
+    }
+
+    /** @return Closure(EvaluationContext): (int|Gap|null) */
+    private static function noted(string $detail, bool $isGained): Closure
+    {
+        $now = self::count(Request::channel($detail));
+        $key = NotedNumbers::ofDetail($detail);
+
+        return static function (EvaluationContext $run) use ($now, $key, $isGained): int|Gap|null {
+            $number = $isGained ? $now($run) : 0;
+            if (! $run->knows($key) || $number instanceof Gap) {
+                return $number instanceof Gap ? $number : Gap::pending();
+            }
+            $then = $run->memory()->value($key);
+
+            return match (true) {
+                ! is_int($then), $number === null => null,
+                $isGained => $number - $then,
+                default => $then,
+            };
+        };
+    }
+
+    public function mayRead(Call $call): bool
+    {
+        return isset($call->path[2]);
+    }
+
+    public function reads(Call $call, EvaluationContext $run): array
+    {
+        return [NotedNumbers::ofDetail($call->folded[1] ?? '')];
     }
 
     private function value(Call $call, EvaluationContext $run): null|bool|int|string|Value

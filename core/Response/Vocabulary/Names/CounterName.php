@@ -12,6 +12,7 @@ use SilverParrot\Memory\Owner;
 use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\NotedNumbers;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Response\Analysis\EstimateContext;
@@ -25,6 +26,7 @@ use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Response\Vocabulary\Verbs\CounterCell;
+use SilverParrot\Response\Vocabulary\Verbs\NotedCell;
 use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
@@ -34,6 +36,11 @@ use SilverParrot\Value\Range;
 
 final readonly class CounterName extends Name implements Remembering, Writable
 {
+    /** What was noted when the stream began, and what came since. */
+    private const NOTED = ['at_start', 'gained'];
+
+    private const LAST = ['total', ...self::NOTED];
+
     public function describe(): Description
     {
         return new Description(
@@ -42,8 +49,8 @@ final readonly class CounterName extends Name implements Remembering, Writable
             'a whole number',
             'Splinters while [channel.category]: [counter.splinters] ([counter.splinters.total] in all)',
             'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all '
-                .'categories.',
-            parts: ['total'],
+                .'categories, .at_start what it was when the stream began, .gained what came since.',
+            parts: self::LAST,
             also: ['count', 'tally', 'number'],
         );
     }
@@ -63,8 +70,8 @@ final readonly class CounterName extends Name implements Remembering, Writable
                 ),
             ];
         }
-        if (isset($call->path[3]) || (isset($call->path[2]) && $call->folded[2] !== 'total')) {
-            return [Checking::unknownPart($call, 2, ['total'])];
+        if (isset($call->path[3]) || (isset($call->path[2]) && ! in_array($call->folded[2], self::LAST, true))) {
+            return [Checking::unknownPart($call, 2, self::LAST)];
         }
         if ($call->operands !== [] || $call->named !== []) {
             return Checking::takesNothing($call);
@@ -96,6 +103,10 @@ final readonly class CounterName extends Name implements Remembering, Writable
                 : new Range($counter->within(-Limits::COUNTER), $counter->within(Limits::COUNTER)),
         );
 
+        if (in_array($call->folded[2] ?? '', self::NOTED, true)) {
+            return ValueEstimate::whole(new Range(-2 * Limits::COUNTER, 2 * Limits::COUNTER))->orNothing();
+        }
+
         return match ($counter->scope) {
             CounterScope::Channel => $number,
             CounterScope::Category => $isSum ? $number : $number->orGap(GapReason::DetailsDown),
@@ -111,7 +122,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
 
     public function lastParts(): array
     {
-        return ['total'];
+        return self::LAST;
     }
 
     public function prepared(Call $call): Closure
@@ -125,14 +136,37 @@ final readonly class CounterName extends Name implements Remembering, Writable
         if ($counter === null) {
             return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
+        if (in_array($call->folded[2] ?? '', self::NOTED, true)) {
+            return $this->noted($counter, $call->folded[2] === 'gained', $run);
+        }
         if (isset($call->folded[2]) && $counter->scope === CounterScope::Category) {
-            $total = $this->total($counter);
-
-            return $this->number(new Counter($counter->name, reset: $counter->reset), $total, $run);
+            return $this->number(Counted::fromNought($counter), $this->total($counter), $run);
         }
         $key = $this->kept($counter, $call, $run);
 
         return $key instanceof Key ? $this->number($counter, $key, $run) : $key;
+    }
+
+    /** Of viewers' own numbers none is noted. */
+    private function noted(Counter $counter, bool $isGained, EvaluationContext $run): int|Gap|null
+    {
+        $source = NotedNumbers::source($counter);
+        if ($source === null) {
+            return null;
+        }
+        $of = $counter->scope === CounterScope::Category ? Counted::fromNought($counter) : $counter;
+        $now = $isGained ? $this->number($of, $source, $run) : 0;
+        $key = NotedNumbers::ofCounter($counter);
+        if (! $run->knows($key) || $now instanceof Gap) {
+            return Gap::pending();
+        }
+        $then = $run->memory()->value($key);
+
+        return match (true) {
+            ! is_int($then) => null,
+            $isGained => $now - $then,
+            default => $then,
+        };
     }
 
     public function mayRead(Call $call): bool
@@ -150,6 +184,12 @@ final readonly class CounterName extends Name implements Remembering, Writable
         if ($counter->reset === Reset::Stream) {
             $keys[] = Key::stream();
         }
+        if (in_array($call->folded[2] ?? '', self::NOTED, true)) {
+            return [...$keys, Key::counter($counter->id), NotedNumbers::ofCounter($counter)];
+        }
+        if ($counter->guard->stands() && $counter->scope === CounterScope::Channel) {
+            $keys[] = Key::guarded($counter->id, Owner::channel());
+        }
         $key = $this->kept($counter, $call, $run);
 
         return $key instanceof Key ? [...$keys, $key] : $keys;
@@ -157,12 +197,15 @@ final readonly class CounterName extends Name implements Remembering, Writable
 
     public function canBeWritten(Call $call, Pack $pack): bool
     {
-        return ! isset($call->path[2]);
+        return ! isset($call->path[2]) || $call->folded[2] === 'at_start';
     }
 
     public function cell(Call $call, EvaluationContext $run): Assignable|Gap
     {
         $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
+        if ($counter !== null && ($call->folded[2] ?? '') === 'at_start') {
+            return NotedCell::of(NotedNumbers::ofCounter($counter), $run);
+        }
         if ($counter === null || isset($call->path[2])) {
             return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }

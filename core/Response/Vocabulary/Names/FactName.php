@@ -10,6 +10,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\Said;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
@@ -51,21 +52,26 @@ final readonly class FactName extends Name
     {
         $fact = $in->pack->facts[$call->folded[1] ?? ''] ?? null;
 
-        return $fact === null
-            ? ValueEstimate::nothing()->orGap(GapReason::Unknown)
-            : ValueEstimate::written($fact->text);
+        return match (true) {
+            $fact === null => ValueEstimate::nothing()->orGap(GapReason::Unknown),
+            $fact->isResponse => $in->own($fact->text, "fact.{$fact->name}"),
+            default => ValueEstimate::written($fact->text),
+        };
     }
 
     public function prepared(Call $call): Closure
     {
-        return fn (EvaluationContext $run): string|Gap => $this->value($call, $run);
+        return fn (EvaluationContext $run): string|Said|Gap => $this->value($call, $run);
     }
 
-    private function value(Call $call, EvaluationContext $run): string|Gap
+    private function value(Call $call, EvaluationContext $run): string|Said|Gap
     {
         $fact = $run->world->pack->facts[$call->folded[1] ?? ''] ?? null;
+        if ($fact === null) {
+            return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+        }
 
-        return $fact === null ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]) : $fact->text;
+        return $fact->isResponse ? $run->own->say($fact->text, "fact.{$fact->name}", $run) : $fact->text;
     }
 
     public function saysOwnText(): bool

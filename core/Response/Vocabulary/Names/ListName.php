@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Names;
 
 use Closure;
-use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
@@ -15,6 +14,7 @@ use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\ListDraw;
 use SilverParrot\Response\Evaluation\Numbers;
+use SilverParrot\Response\Evaluation\Said;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\SyntaxErrorCode;
 use SilverParrot\Response\Vocabulary\Description;
@@ -73,7 +73,7 @@ final readonly class ListName extends Name implements Remembering
         if (isset($call->path[2])) {
             return ValueEstimate::whole(new Range(count($list->items), count($list->items)));
         }
-        $item = ValueEstimate::oneOf(...array_map(static fn (WeightedText $one): string => $one->text, $list->items));
+        $item = self::items($list, $in);
 
         return match (true) {
             isset($call->operands[0]) => $item
@@ -86,6 +86,25 @@ final readonly class ListName extends Name implements Remembering
             $list->items === [] => $item->orGap(GapReason::EmptyList),
             default => $item,
         };
+    }
+
+    private static function items(TextList $list, EstimateContext $in): ValueEstimate
+    {
+        if (! $list->isResponses) {
+            $text = static fn (WeightedText $one): string => $one->text;
+
+            return ValueEstimate::oneOf(...array_map($text, $list->items));
+        }
+        $own = static fn (WeightedText $one): ValueEstimate => $in->own($one->text, "list.{$list->name}");
+        $all = array_map($own, $list->items);
+
+        return $all === []
+            ? ValueEstimate::oneOf()
+            : ValueEstimate::text(
+                min(array_map(static fn (ValueEstimate $one): int => $one->shortest, $all)),
+                max(array_map(static fn (ValueEstimate $one): int => $one->longest, $all)),
+                max(array_map(static fn (ValueEstimate $one): int => $one->bytes, $all)),
+            )->orGap(...array_merge(...array_map(static fn (ValueEstimate $one): array => $one->gaps, $all)));
     }
 
     public function longestPath(): int
@@ -105,7 +124,7 @@ final readonly class ListName extends Name implements Remembering
 
         return static function (
             EvaluationContext $run,
-        ) use ($call, $name, $span, $asksForSize, $asked): int|string|Gap|null {
+        ) use ($call, $name, $span, $asksForSize, $asked): int|string|Said|Gap|null {
             $list = $run->world->pack->lists[$name] ?? null;
             if ($list === null || $asksForSize) {
                 return $list === null
@@ -117,7 +136,11 @@ final readonly class ListName extends Name implements Remembering
             }
             $place = Numbers::whole($asked($run));
 
-            return $place instanceof Gap ? $place : ($list->items[$place - 1] ?? null)?->text;
+            return match (true) {
+                $place instanceof Gap => $place,
+                ! isset($list->items[$place - 1]) => null,
+                default => ListDraw::text($list, $place - 1, $run),
+            };
         };
     }
 
@@ -137,7 +160,7 @@ final readonly class ListName extends Name implements Remembering
         $list = $run->world->pack->lists[$call->folded[1] ?? ''] ?? null;
 
         return $list !== null && $list->order->needsMemory() && $call->operands === [] && ! isset($call->path[2])
-            ? [Key::listPosition($list->id)]
+            ? [ListDraw::position($list, $run)]
             : [];
     }
 

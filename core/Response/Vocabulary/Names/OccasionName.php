@@ -6,6 +6,7 @@ namespace SilverParrot\Response\Vocabulary\Names;
 
 use Closure;
 use SilverParrot\Memory\Key;
+use SilverParrot\Pack\LongestRun;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
@@ -21,6 +22,7 @@ use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 use SilverParrot\Value\Moment;
+use SilverParrot\Value\TimeSpan;
 
 final readonly class OccasionName extends Name implements Remembering, Writable
 {
@@ -31,7 +33,8 @@ final readonly class OccasionName extends Name implements Remembering, Writable
             '',
             'a moment',
             '[since occasion.leak | in days] days dry',
-            'A moment that lasts, like the last leak.',
+            'A moment that lasts, like the last leak; .longest is the longest time that passed between two.',
+            parts: ['longest'],
             also: ['event', 'day'],
         );
     }
@@ -42,10 +45,13 @@ final readonly class OccasionName extends Name implements Remembering, Writable
             ! isset($call->path[1]) => [
                 Checking::partExpected($call, 'occasion.'.(array_key_first($pack->occasions) ?? 'leak')),
             ],
-            ! isset($pack->occasions[$call->folded[1]]) || isset($call->path[2]) => [
+            isset($call->path[3]), isset($call->path[2]) && $call->folded[2] !== 'longest' => [
+                Checking::unknownPart($call, 2, ['longest']),
+            ],
+            ! isset($pack->occasions[$call->folded[1]]) => [
                 Checking::unknownPart(
                     $call,
-                    isset($call->path[2]) ? 2 : 1,
+                    1,
                     array_map(static fn (Occasion $one): string => $one->name, array_values($pack->occasions)),
                 ),
             ],
@@ -55,15 +61,27 @@ final readonly class OccasionName extends Name implements Remembering, Writable
 
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
-        return $in->lengths->moment()->orNothing();
+        $isSpan = isset($call->path[2]);
+
+        return ($isSpan ? $in->lengths->timeSpan() : $in->lengths->moment())->orNothing();
     }
 
     public function prepared(Call $call): Closure
     {
-        return fn (EvaluationContext $run): Moment|Gap|null => $this->value($call, $run);
+        return fn (EvaluationContext $run): Moment|TimeSpan|Gap|null => $this->value($call, $run);
     }
 
-    private function value(Call $call, EvaluationContext $run): Moment|Gap|null
+    public function longestPath(): int
+    {
+        return 3;
+    }
+
+    public function lastParts(): array
+    {
+        return ['longest'];
+    }
+
+    private function value(Call $call, EvaluationContext $run): Moment|TimeSpan|Gap|null
     {
         $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
         if ($occasion === null) {
@@ -73,9 +91,17 @@ final readonly class OccasionName extends Name implements Remembering, Writable
         if (! $run->knows($key)) {
             return Gap::pending();
         }
+        if (isset($call->path[2])) {
+            return $run->knows(Key::longestRun($occasion->id))
+                ? LongestRun::of($occasion, $run->memory(), $run->world->now)
+                : Gap::pending();
+        }
         $kept = $run->memory()->value($key);
+        $moment = is_string($kept) ? Moment::fromIso($kept) : null;
 
-        return is_string($kept) ? Moment::fromIso($kept) : null;
+        return $moment !== null && $occasion->isYearly
+            ? $moment->yearly($run->world->now, $run->world->pack->channel->zone)
+            : $moment;
     }
 
     public function mayRead(Call $call): bool
@@ -87,7 +113,7 @@ final readonly class OccasionName extends Name implements Remembering, Writable
     {
         $occasion = $run->world->pack->occasions[$call->folded[1] ?? ''] ?? null;
 
-        return $occasion === null ? [] : [Key::occasion($occasion->id)];
+        return $occasion === null ? [] : array_values(LongestRun::reads($occasion)->keys);
     }
 
     public function canBeWritten(Call $call, Pack $pack): bool
@@ -102,7 +128,12 @@ final readonly class OccasionName extends Name implements Remembering, Writable
             return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
         }
 
-        return $run->knows(Key::occasion($occasion->id)) ? new OccasionCell($occasion, $run) : Gap::pending();
+        $missing = array_filter(
+            LongestRun::reads($occasion)->keys,
+            static fn (Key $one): bool => ! $run->knows($one),
+        );
+
+        return $missing === [] ? new OccasionCell($occasion, $run) : Gap::pending();
     }
 
     public function parts(Pack $pack): array

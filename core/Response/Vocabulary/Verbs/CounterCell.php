@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
+use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\Guard;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Numbers;
@@ -34,6 +36,8 @@ final readonly class CounterCell implements Assignable
             throw EvaluationFailure::notWhole($amount, $span);
         }
 
+        $this->guard(sprintf('%+d', $amount), $span);
+
         return $this->keep(
             Operation::Plus->whole($this->current(), $amount) ?? ($amount < 0 ? PHP_INT_MIN : PHP_INT_MAX),
             isAdded: true,
@@ -50,12 +54,31 @@ final readonly class CounterCell implements Assignable
             throw EvaluationFailure::notWhole($number, $span);
         }
 
+        $this->guard("=$number", $span);
+
         return $this->keep($number);
     }
 
     public function clear(): void
     {
         $this->keep($this->counter->start);
+    }
+
+    /** What was counted just now is not counted twice; what this response itself has changed is no double. */
+    private function guard(string $what, Span $span): void
+    {
+        $guard = $this->counter->guard;
+        if (! $guard->stands()) {
+            return;
+        }
+        $key = Key::guarded($this->counter->id, $this->key->owner);
+        [$by, $now] = [$this->run->scene->caller->id ?? '', $this->run->world->now->millis];
+        $left = $guard->left($this->run->world->memory->value($key), $what, $by, $now);
+        if ($left !== null) {
+            throw EvaluationFailure::countedAlready((int) ceil($left / 1_000), $span);
+        }
+        $kept = $this->run->memory()->value($key);
+        $this->run->change(new Change($key, $kept, Guard::noted($what, $by, $now), '', ''));
     }
 
     private function current(): int

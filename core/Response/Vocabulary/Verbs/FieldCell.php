@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
 use SilverParrot\Chat\Person;
+use SilverParrot\Chat\TypedMoment;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Field;
@@ -193,11 +194,18 @@ final readonly class FieldCell implements Assignable
 
     private function moment(null|bool|int|string|Value $value, Span $span): Moment
     {
-        $moment = Moments::of($value, $this->run);
+        $channel = $this->run->world->pack->channel;
+        $moment = is_string($value)
+            ? TypedMoment::read($value, $channel, $this->run->world->now)
+            : Moments::of($value, $this->run);
 
         return $moment instanceof Moment
             ? $moment
-            : throw EvaluationFailure::notAMoment($this->run->print($moment instanceof Gap ? null : $value), $span);
+            : throw EvaluationFailure::notAMoment(
+                $this->run->print($moment instanceof Gap ? null : $value),
+                TypedMoment::example($channel),
+                $span,
+            );
     }
 
     private function number(null|bool|int|string|Value $value, Span $span): int|Number

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
-use SilverParrot\Memory\Change;
-use SilverParrot\Memory\Key;
+use SilverParrot\Chat\TypedMoment;
+use SilverParrot\Pack\LongestRun;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
@@ -30,13 +30,16 @@ final readonly class OccasionCell implements Assignable
 
     public function set(null|bool|int|string|Value $value, Span $span): Moment
     {
-        $moment = Moments::of($value, $this->run);
+        $channel = $this->run->world->pack->channel;
+        $moment = is_string($value)
+            ? TypedMoment::read($value, $channel, $this->run->world->now, $this->occasion->isComing)
+            : Moments::of($value, $this->run);
         if (! $moment instanceof Moment) {
             throw $moment instanceof Gap
                 ? EvaluationFailure::gap($moment, $span)
-                : EvaluationFailure::notAMoment($this->run->print($value), $span);
+                : EvaluationFailure::notAMoment($this->run->print($value), TypedMoment::example($channel), $span);
         }
-        $this->keep($moment->iso());
+        $this->keep($moment);
 
         return $moment;
     }
@@ -46,11 +49,10 @@ final readonly class OccasionCell implements Assignable
         $this->keep(null);
     }
 
-    private function keep(?string $iso): void
+    private function keep(?Moment $at): void
     {
-        $key = Key::occasion($this->occasion->id);
-        $this->run->change(
-            new Change($key, $this->run->memory()->value($key), $iso, "occasion.{$this->occasion->name}", 'channel'),
-        );
+        foreach (LongestRun::set($this->occasion, $at, $this->run->memory()) as $change) {
+            $this->run->change($change);
+        }
     }
 }

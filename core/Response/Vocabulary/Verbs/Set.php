@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
+use SilverParrot\Chat\TypedMoment;
 use SilverParrot\Response\Analysis\CertainFailure;
 use SilverParrot\Response\Analysis\ValueEstimate;
 use SilverParrot\Response\Analysis\ValueKind;
@@ -12,7 +13,6 @@ use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Verb;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\GapReason;
-use SilverParrot\Value\Moment;
 use SilverParrot\Value\Value;
 
 final readonly class Set implements Verb
@@ -63,7 +63,7 @@ final readonly class Set implements Verb
                 ?? ($place->range !== null && $amount->isNeverWhole() ? CertainFailure::NotWhole : null),
             $place->isOnly(ValueKind::Moment) => $amount->fails
                 ?? ($amount->cannotBeRead(
-                    static fn (string $text): bool => Moment::fromIso($text) !== null,
+                    TypedMoment::mayBe(...),
                     ValueKind::Moment,
                 )
                     ? CertainFailure::NotAMoment

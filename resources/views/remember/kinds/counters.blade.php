@@ -6,3 +6,6 @@
 <p class="line-field"><label for="counter-ceiling">Never above (empty: no limit)</label><input id="counter-ceiling" name="ceiling" value="{{ $value('ceiling') }}" inputmode="numeric" maxlength="16" @error('ceiling') aria-invalid="true" aria-describedby="ceiling-problem" autofocus @enderror></p>
 @error('ceiling')<p class="problem" id="ceiling-problem">{{ $message }}</p>@enderror
 <p class="line-field"><label for="counter-reset">Starts anew</label><select id="counter-reset" name="reset">@foreach (['never' => 'never', 'stream' => 'with each stream', 'day' => 'each day'] as $reset => $label)<option value="{{ $reset }}" @selected($value('reset') === $reset)>{{ $label }}</option>@endforeach</select></p>
+<p class="line-field"><label for="counter-guard">Count the same once within so many seconds (0: count all)</label><input id="counter-guard" name="guard_seconds" value="{{ $value('guard_seconds') === '' ? 0 : $value('guard_seconds') }}" inputmode="numeric" maxlength="4" @error('guard_seconds') aria-invalid="true" aria-describedby="guard_seconds-problem" autofocus @enderror></p>
+@error('guard_seconds')<p class="problem" id="guard_seconds-problem">{{ $message }}</p>@enderror
+<p><label><input type="checkbox" name="guard_by_another" value="1" @checked($value('guard_by_another'))> Only where it is another person</label></p>
