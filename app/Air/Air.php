@@ -12,6 +12,7 @@ use Illuminate\Database\Connection;
 use Revolt\EventLoop;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Source\Wording;
+use SilverParrot\Value\Moment;
 use Throwable;
 
 use function Amp\async;
@@ -27,6 +28,9 @@ final class Air
     private const LOG_EVERY = 0.25;
 
     private const DETAILS_EVERY = 10.0;
+
+    /** Seconds; what is earned by the minute is given a little later. */
+    private const EARN_EVERY = 15.0;
 
     private const PING_EVERY = 30.0;
 
@@ -98,6 +102,7 @@ final class Air
         EventLoop::repeat(self::LOG_EVERY, fn () => $this->ofEach($this->writeLog(...)));
         EventLoop::repeat(self::DETAILS_EVERY, fn () => $this->ofEach($this->lookAtStream(...)));
         EventLoop::repeat(self::STREAMS_EVERY, fn () => $this->streams->beat());
+        EventLoop::repeat(self::EARN_EVERY, fn () => $this->ofEach($this->giveEarned(...)));
         EventLoop::repeat(self::PING_EVERY, fn () => $this->chats->ping());
         EventLoop::repeat(self::TELL_EVERY, fn () => $this->tellTurnedAway());
         foreach ([SIGTERM, SIGINT] as $signal) {
@@ -184,6 +189,11 @@ final class Air
             [$lines, $channel->unwritten] = [$channel->unwritten, []];
             $this->log->keep($channel->id, $lines);
         }
+    }
+
+    private function giveEarned(ChannelOnAir $channel): void
+    {
+        Earnings::give($channel, $this->store($channel), Moment::of(now()));
     }
 
     private function lookAtStream(ChannelOnAir $channel): void

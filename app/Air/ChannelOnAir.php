@@ -65,6 +65,9 @@ final class ChannelOnAir
 
     public readonly Troubles $troubles;
 
+    /** Who wrote lately. */
+    public readonly Present $present;
+
     /** Lines that its connection had dropped when they were counted last. */
     private int $droppedBefore = 0;
 
@@ -93,6 +96,7 @@ final class ChannelOnAir
         private readonly Wording $wording,
     ) {
         $this->troubles = new Troubles;
+        $this->present = new Present;
     }
 
     /** @param  list<int>  $ages  milliseconds since each of what another talker has said lately */
@@ -138,6 +142,7 @@ final class ChannelOnAir
     /** @return list<Saying>|null what is answered; null where the channel is not ours any more */
     public function hear(ChatLine $line): ?array
     {
+        $this->present->heard($line);
         $this->seen[$line->by->id] = $line;
         $this->first[$line->by->id] ??= $line->at;
         $this->lines[$line->by->id] = ($this->lines[$line->by->id] ?? 0) + 1;

@@ -27,6 +27,7 @@ use SilverParrot\Chat\ChatProfile;
  * @property int $flood_channel
  * @property bool $quotes_all_once
  * @property string $quote_dates
+ * @property array<string, mixed>|null $plan as a pack document has it
  * @property int|null $edition_on_air
  * @property bool $paused
  * @property list<string> $silenced folded ids of commands
@@ -55,6 +56,7 @@ final class Channel extends Model
         'details' => 'array',
         'paused' => 'boolean',
         'quotes_all_once' => 'boolean',
+        'plan' => 'array',
         'silenced' => 'array',
         'air_seen_at' => 'datetime',
         'air_state' => ConnectionState::class,
@@ -142,6 +144,12 @@ final class Channel extends Model
     public function goods(): HasMany
     {
         return $this->hasMany(GoodsRow::class);
+    }
+
+    /** @return HasMany<EarningRow, $this> */
+    public function earnings(): HasMany
+    {
+        return $this->hasMany(EarningRow::class);
     }
 
     /** @return HasMany<LadderRow, $this> */

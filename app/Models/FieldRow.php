@@ -12,6 +12,10 @@ use SilverParrot\Pack\FieldType;
  * @property string $name
  * @property FieldType $type
  * @property string|null $start
+ * @property string $one
+ * @property string $many
+ * @property int $least_gift
+ * @property bool $ranks_streamer
  */
 final class FieldRow extends Model
 {
@@ -21,5 +25,5 @@ final class FieldRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['type' => FieldType::class];
+    protected $casts = ['type' => FieldType::class, 'ranks_streamer' => 'boolean'];
 }

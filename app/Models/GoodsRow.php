@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $stable_id
  * @property string $name
  * @property int $price
+ * @property int|null $stock
+ * @property int $buy_back
  */
 final class GoodsRow extends Model
 {

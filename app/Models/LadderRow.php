@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $stable_id
  * @property string $name of its field
  * @property array<int, string> $ranks names by the least that is needed
+ * @property bool $by_ever_earned
+ * @property bool $is_on
  */
 final class LadderRow extends Model
 {
@@ -19,5 +21,5 @@ final class LadderRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['ranks' => 'array'];
+    protected $casts = ['ranks' => 'array', 'by_ever_earned' => 'boolean', 'is_on' => 'boolean'];
 }

@@ -14,6 +14,8 @@ use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Zones;
 use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Document\Document;
+use SilverParrot\Document\LevelFormat;
+use SilverParrot\Format\PlanFormat;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\CastMember;
@@ -22,6 +24,7 @@ use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Pack\Earning;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
@@ -185,16 +188,30 @@ final class Assembler
             ),
             self::named(
                 self::rows($channel->fields(), static function (object $row): Field {
-                    /** @var object{name: string, stable_id: string, type: string, start: string|null} $row */
-                    return new Field($row->name, FieldType::from($row->type), $row->start, $row->stable_id);
+                    /**
+                     * @var object{name: string, stable_id: string, type: string, start: string|null, one: string,
+                     *     many: string, least_gift: int, ranks_streamer: int} $row
+                     */
+                    return new Field(
+                        $row->name,
+                        FieldType::from($row->type),
+                        $row->start,
+                        $row->stable_id,
+                        $row->one,
+                        $row->many,
+                        $row->least_gift,
+                        $row->ranks_streamer === 1,
+                    );
                 }),
             ),
             array_values($channel->castMembers()->get()->map(self::castMember(...))->all()),
             new Flood($channel->flood_person, $channel->flood_channel),
             self::named(
                 self::rows($channel->goods(), static function (object $row): Goods {
-                    /** @var object{name: string, stable_id: string, price: int} $row */
-                    return new Goods($row->name, $row->price, $row->stable_id);
+                    /**
+                     * @var object{name: string, stable_id: string, price: int, stock: int|null, buy_back: int} $row
+                     */
+                    return new Goods($row->name, $row->price, $row->stable_id, $row->stock, $row->buy_back);
                 }),
             ),
             $channel
@@ -203,12 +220,37 @@ final class Assembler
                 ->get()
                 ->mapWithKeys(
                     static fn (Models\LadderRow $ladder): array => [
-                        Fold::caseless($ladder->name) => new Ladder($ladder->name, $ladder->ranks, $ladder->stable_id),
+                        Fold::caseless($ladder->name) => new Ladder(
+                            $ladder->name,
+                            $ladder->ranks,
+                            $ladder->stable_id,
+                            $ladder->by_ever_earned,
+                            $ladder->is_on,
+                        ),
                     ],
                 )
                 ->all(),
             $emotes,
             new QuoteSettings($channel->quotes_all_once, $channel->quote_dates),
+            array_values(
+                $channel
+                    ->earnings()
+                    ->orderBy('id')
+                    ->get()
+                    ->map(
+                        static fn (Models\EarningRow $row): Earning => new Earning(
+                            $row->stable_id,
+                            $row->unit,
+                            $row->earned_by,
+                            $row->amount,
+                            $row->minutes,
+                            LevelFormat::readRule(Document::of($row->levels)),
+                            $row->while_live,
+                        ),
+                    )
+                    ->all(),
+            ),
+            PlanFormat::read(Document::of($channel->plan ?? [])),
         );
     }
 

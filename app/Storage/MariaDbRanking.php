@@ -22,7 +22,7 @@ final readonly class MariaDbRanking implements Ranking
     {
     }
 
-    public function top(string $field, int $count): array
+    public function top(string $field, int $count, array $without = []): array
     {
         $top = [];
         for ($from = 0; count($top) < $count; $from += self::AT_ONCE) {
@@ -42,7 +42,8 @@ final readonly class MariaDbRanking implements Ranking
             usort($rows, static fn (object $a, object $b): int => $b->amount <=> $a->amount ?: $a->login <=> $b->login);
             foreach ($rows as $row) {
                 // Made of those alone who are asked for: it is most of the time that this takes.
-                $person = $row->name === '' || count($top) >= $count ? null : Person::fromRecord(People::record($row));
+                $isLeftOut = $row->name === '' || count($top) >= $count || in_array($row->login, $without, true);
+                $person = $isLeftOut ? null : Person::fromRecord(People::record($row));
                 if ($person !== null) {
                     $top[] = [$person, $row->amount];
                 }

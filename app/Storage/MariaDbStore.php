@@ -169,9 +169,48 @@ final readonly class MariaDbStore implements Store
             }
         }
         $this->kept->keep($changes, $logins);
+        $this->bookPresence($changes);
         $authored = array_values(array_filter($changes, static fn (Change $change): bool => $change->isAuthored()));
         if ($authored !== []) {
             $this->tell($authored, $cause, $eventKey);
+        }
+    }
+
+    /**
+     * What was earned by being here stands in the ledger once a stream and viewer, raised in place, in one statement.
+     *
+     * @param  list<Change>  $changes
+     */
+    private function bookPresence(array $changes): void
+    {
+        $earned = array_values(array_filter($changes, static fn (Change $one): bool => $one->isForPresence));
+        $stream = $earned === []
+            ? null
+            : $this->connection->scalar(
+                "SELECT JSON_VALUE(state, '$.number') FROM running_streams WHERE channel_id = ?",
+                [$this->channel],
+            );
+        $presence = 'stream '.(is_scalar($stream) ? $stream : '0');
+        foreach (array_chunk($earned, ByKind::ROWS) as $some) {
+            $this->connection->insert(
+                'INSERT INTO ledger (channel_id, viewer_id, kind, unit, delta, amount, event_key, presence, at) VALUES '
+                    .implode(',', array_fill(0, count($some), "(?,?,?,?,?,?,'',?,UTC_TIMESTAMP(3))"))
+                    .' ON DUPLICATE KEY UPDATE delta = delta + VALUES(delta), amount = VALUES(amount), at = VALUES(at)',
+                array_merge(
+                    ...array_map(
+                        fn (Change $one): array => [
+                            $this->channel,
+                            $this->kept->viewers->numberOf($one->key->owner->of) ?? 0,
+                            Balances::FIELD,
+                            $one->key->name,
+                            $one->added ?? 0,
+                            is_int($one->to) ? $one->to : 0,
+                            $presence,
+                        ],
+                        $some,
+                    ),
+                ),
+            );
         }
     }
 

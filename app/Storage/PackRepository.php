@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use SilverParrot\Document\LevelFormat;
+use SilverParrot\Format\PlanFormat;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
@@ -118,17 +120,46 @@ final readonly class PackRepository
             ]);
         }
         foreach ($pack->fields as $field) {
-            self::put($channel->fields(), $field, ['type' => $field->type, 'start' => $field->start]);
+            self::put($channel->fields(), $field, [
+                'type' => $field->type,
+                'start' => $field->start,
+                'one' => $field->one,
+                'many' => $field->plural,
+                'least_gift' => $field->leastGift,
+                'ranks_streamer' => $field->ranksStreamer,
+            ]);
         }
         foreach ($pack->goods as $goods) {
-            self::put($channel->goods(), $goods, ['price' => $goods->price]);
+            self::put($channel->goods(), $goods, [
+                'price' => $goods->price,
+                'stock' => $goods->stock,
+                'buy_back' => $goods->buyBack,
+            ]);
         }
         foreach ($pack->ladders as $ladder) {
             $channel->ladders()->updateOrCreate(
                 ['name_folded' => Fold::caseless($ladder->field)],
-                ['name' => $ladder->field, 'ranks' => $ladder->ranks]
+                [
+                    'name' => $ladder->field,
+                    'ranks' => $ladder->ranks,
+                    'by_ever_earned' => $ladder->byEverEarned,
+                    'is_on' => $ladder->isOn,
+                ]
                     + self::idFor($channel->ladders(), $ladder->field, $ladder->id),
             );
+        }
+        foreach ($pack->earnings as $earning) {
+            $channel->earnings()->updateOrCreate(['stable_id' => $earning->id], [
+                'unit' => $earning->unit,
+                'earned_by' => $earning->by,
+                'amount' => $earning->amount,
+                'minutes' => $earning->minutes,
+                'levels' => LevelFormat::writeRule($earning->levels),
+                'while_live' => $earning->whileLive,
+            ]);
+        }
+        if (! $pack->plan->isEmpty()) {
+            $channel->update(['plan' => PlanFormat::write($pack->plan)]);
         }
         foreach ($pack->emotes as $emote) {
             $channel->emotes()->where('word', $emote->word)->delete();

@@ -37,6 +37,7 @@ enum DocumentError: string implements FindingKind
     case NotAZone = 'not-a-zone';
     case NotALanguage = 'not-a-language';
     case NotAnEmote = 'not-an-emote';
+    case NotInPlan = 'not-in-plan';
     case NotAPicture = 'not-a-picture';
     case NothingChosen = 'nothing-chosen';
 
@@ -80,6 +81,7 @@ enum DocumentError: string implements FindingKind
             self::NotAZone => '“{value}” is no time zone that is known here.',
             self::NotALanguage => '“{value}” is no language that is known here.',
             self::NotAnEmote => '“{value}” cannot be an emote.',
+            self::NotInPlan => '“{value}” is no day or time of a plan.',
             self::NotAPicture => 'This is not a picture.',
             self::NothingChosen => 'No level is chosen.',
         };
@@ -114,6 +116,7 @@ enum DocumentError: string implements FindingKind
             self::NotAZone => 'Write it as in Europe/London.',
             self::NotALanguage => 'Write it as in en or pt-BR.',
             self::NotAnEmote => 'Letters, digits and “_” can be in its word, two to forty of them.',
+            self::NotInPlan => 'Write a day like "tue" or "2026-12-24", and a time like "19:30".',
             self::NotAPicture => 'It is to be a data: address of a PNG, GIF or WebP.',
             self::NothingChosen => 'Choose one or more, or let it be for everyone.',
         };

@@ -27,6 +27,7 @@ use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\QuoteSettings;
 use SilverParrot\Pack\Reset;
+use SilverParrot\Pack\StreamPlan;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
@@ -44,6 +45,9 @@ final class PackFormat
 
     /** Of one kind in a pack. */
     public const DEFINITIONS = 1_000;
+
+    /** Rules by which points are earned. */
+    public const EARNINGS = 100;
 
     /** Of one list. */
     public const ITEMS = 10_000;
@@ -66,6 +70,8 @@ final class PackFormat
         'ladders',
         'emotes',
         'quotes',
+        'earnings',
+        'plan',
     ];
 
     /** @return array{Pack, list<Finding>} the pack as far as it can be read, and all that is wrong with the document */
@@ -108,6 +114,10 @@ final class PackFormat
                 ? array_map(EmoteFormat::read(...), $document->at('emotes')->items(self::DEFINITIONS))
                 : [],
             $document->has('quotes') ? self::readQuotes($document->at('quotes')) : new QuoteSettings,
+            $document->has('earnings')
+                ? array_map(EarningFormat::read(...), $document->at('earnings')->items(self::EARNINGS))
+                : [],
+            $document->has('plan') ? PlanFormat::read($document->at('plan')) : new StreamPlan,
         );
 
         return [$pack, $document->findings()];
@@ -148,13 +158,19 @@ final class PackFormat
                     ),
                     'fields' => array_map(
                         static fn (Field $field): array => self::named($field) + ['type' => $field->type->value]
-                            + ($field->start === null ? [] : ['start' => $field->start]),
+                            + ($field->start === null ? [] : ['start' => $field->start])
+                            + ($field->one === '' ? [] : ['one' => $field->one])
+                            + ($field->plural === '' ? [] : ['many' => $field->plural])
+                            + ($field->leastGift === 1 ? [] : ['least_gift' => $field->leastGift])
+                            + ($field->ranksStreamer ? ['ranks_streamer' => true] : []),
                         array_values($pack->fields),
                     ),
                     'cast' => array_map(self::writeCastMember(...), $pack->cast),
                     'goods' => array_map(
                         static fn (Goods $goods): array => self::named($goods)
-                            + ($goods->price === 0 ? [] : ['price' => $goods->price]),
+                            + ($goods->price === 0 ? [] : ['price' => $goods->price])
+                            + ($goods->stock === null ? [] : ['stock' => $goods->stock])
+                            + ($goods->buyBack === 0 ? [] : ['buy_back' => $goods->buyBack]),
                         array_values($pack->goods),
                     ),
                     'ladders' => array_map(
@@ -167,10 +183,14 @@ final class PackFormat
                                     array_keys($ladder->ranks),
                                     $ladder->ranks,
                                 ),
-                            ],
+                            ]
+                            + ($ladder->byEverEarned ? ['by_ever_earned' => true] : [])
+                            + ($ladder->isOn ? [] : ['off' => true]),
                         array_values($pack->ladders),
                     ),
                     'emotes' => array_map(EmoteFormat::write(...), $pack->emotes),
+                    'plan' => PlanFormat::write($pack->plan),
+                    'earnings' => array_map(EarningFormat::write(...), $pack->earnings),
                     'quotes' => ($pack->quotes->allOnce ? ['all_once' => true] : [])
                         + ($pack->quotes->dates === '' ? [] : ['dates' => $pack->quotes->dates]),
                     'flood' => $pack->flood == new Flood
@@ -337,24 +357,30 @@ final class PackFormat
 
     private static function readField(Document $field): Field
     {
-        $field->object(['id', 'name', 'type', 'start'], ['name']);
+        $field->object(['id', 'name', 'type', 'start', 'one', 'many', 'least_gift', 'ranks_streamer'], ['name']);
 
         return new Field(
             $field->at('name')->name(),
             $field->has('type') ? $field->at('type')->oneOf(FieldType::class) : FieldType::Text,
             $field->has('start') ? $field->at('start')->text(Limits::FIELD_TEXT) : null,
             self::id($field),
+            $field->has('one') ? $field->at('one')->text(Limits::NAME) : '',
+            $field->has('many') ? $field->at('many')->text(Limits::NAME) : '',
+            $field->has('least_gift') ? $field->at('least_gift')->whole(1, Limits::COUNTER) : 1,
+            $field->has('ranks_streamer') && $field->at('ranks_streamer')->flag(),
         );
     }
 
     private static function readGoods(Document $goods): Goods
     {
-        $goods->object(['id', 'name', 'price'], ['name']);
+        $goods->object(['id', 'name', 'price', 'stock', 'buy_back'], ['name']);
 
         return new Goods(
             $goods->at('name')->name(),
             $goods->has('price') ? $goods->at('price')->whole(0, Limits::COUNTER) : 0,
             self::id($goods),
+            $goods->has('stock') ? $goods->at('stock')->whole(0, Limits::COUNTER) : null,
+            $goods->has('buy_back') ? $goods->at('buy_back')->whole(0, Limits::COUNTER) : 0,
         );
     }
 
@@ -363,7 +389,7 @@ final class PackFormat
     {
         $ladders = [];
         foreach ($document->has('ladders') ? $document->at('ladders')->items(self::DEFINITIONS) : [] as $ladder) {
-            $ladder->object(['id', 'field', 'ranks'], ['field', 'ranks']);
+            $ladder->object(['id', 'field', 'ranks', 'by_ever_earned', 'off'], ['field', 'ranks']);
             $ranks = [];
             foreach ($ladder->at('ranks')->items(100) as $rank) {
                 $rank->object(['at', 'name'], ['at', 'name']);
@@ -374,7 +400,13 @@ final class PackFormat
                 $ranks[$least] = $rank->at('name')->text(60);
             }
             $field = $ladder->at('field')->name();
-            $ladders[Fold::caseless($field)] = new Ladder($field, $ranks, self::id($ladder));
+            $ladders[Fold::caseless($field)] = new Ladder(
+                $field,
+                $ranks,
+                self::id($ladder),
+                $ladder->has('by_ever_earned') && $ladder->at('by_ever_earned')->flag(),
+                ! $ladder->has('off') || ! $ladder->at('off')->flag(),
+            );
         }
 
         return $ladders;

@@ -85,10 +85,18 @@ final readonly class Request
         return new self('quote', "number $number", '', []);
     }
 
-    /** @param  string  $field  the id of the one of which somebody has the most; best first */
-    public static function top(string $field, int $count): self
+    /**
+     * @param  string  $field  the id of the one of which somebody has the most; best first
+     * @param  list<string>  $without  folded logins
+     */
+    public static function top(string $field, int $count, array $without = []): self
     {
-        return new self('top', Fold::caseless($field), (string) $count, []);
+        return new self(
+            'top',
+            Fold::caseless($field),
+            (string) $count,
+            $without === [] ? [] : ['without' => implode("\n", $without)],
+        );
     }
 
     private static function words(QuoteSearch $search): string

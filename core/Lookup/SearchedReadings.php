@@ -44,7 +44,8 @@ final readonly class SearchedReadings
 
     private function top(Request $request): ListValue
     {
-        $best = $this->ranking->top(Fold::caseless($request->name), (int) $request->of);
+        $without = explode("\n", $request->arguments['without'] ?? '');
+        $best = $this->ranking->top(Fold::caseless($request->name), (int) $request->of, $without);
 
         return new ListValue(array_column($best, 0), array_column($best, 1));
     }

@@ -14,6 +14,8 @@ final readonly class Change
      * @param  string  $scope  "channel", a category's name, or a person's login
      * @param  int|null  $added  how much more it is, where a whole number was added to or taken from; null for what was
      *     set or cleared
+     * @param  bool  $isForPresence  whether it was earned by being here: that stands in the ledger once a stream, and
+     *     in no history
      */
     public function __construct(
         public Key $key,
@@ -22,6 +24,7 @@ final readonly class Change
         public string $what,
         public string $scope,
         public ?int $added = null,
+        public bool $isForPresence = false,
     ) {
     }
 
@@ -40,12 +43,15 @@ final readonly class Change
             $later->what,
             $later->scope,
             $this->added === null || $later->added === null ? null : $this->added + $later->added,
+            $this->isForPresence && $later->isForPresence,
         );
     }
 
     /** Whether an author would call it a change of memory; the rest is the parrot's own bookkeeping. */
     public function isAuthored(): bool
     {
-        return $this->key->kind->isAuthored() && $this->key->owner->kind !== OwnerKind::Total;
+        return $this->key->kind->isAuthored()
+            && $this->key->owner->kind !== OwnerKind::Total
+            && ! $this->isForPresence;
     }
 }

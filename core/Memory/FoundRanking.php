@@ -6,6 +6,7 @@ namespace SilverParrot\Memory;
 
 use Closure;
 use SilverParrot\Chat\Person;
+use SilverParrot\Source\Fold;
 
 /** Found in a memory that is all at hand. */
 final readonly class FoundRanking implements Ranking
@@ -18,7 +19,7 @@ final readonly class FoundRanking implements Ranking
     {
     }
 
-    public function top(string $field, int $count): array
+    public function top(string $field, int $count, array $without = []): array
     {
         $has = [];
         $people = [];
@@ -28,7 +29,7 @@ final readonly class FoundRanking implements Ranking
                 $has[$key->owner->id] = $value;
             } elseif ($key?->kind === Kind::Person) {
                 $person = Person::fromRecord($value);
-                if ($person !== null) {
+                if ($person !== null && ! in_array(Fold::caseless($person->login), $without, true)) {
                     $people[Owner::viewer($person->id)->id] = $person;
                 }
             }

@@ -35,6 +35,21 @@ final readonly class Key
         return new self(Kind::Goods, Fold::caseless($id), Owner::viewer($personId));
     }
 
+    public static function everEarned(string $field, string $personId): self
+    {
+        return new self(Kind::EverEarned, Fold::caseless($field), Owner::viewer($personId));
+    }
+
+    public static function sold(string $goods): self
+    {
+        return new self(Kind::Sold, Fold::caseless($goods), Owner::channel());
+    }
+
+    public static function checkIn(string $personId): self
+    {
+        return new self(Kind::CheckIn, '', Owner::viewer($personId));
+    }
+
     public static function occasion(string $id): self
     {
         return new self(Kind::Occasion, Fold::caseless($id), Owner::channel());

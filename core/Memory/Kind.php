@@ -34,6 +34,15 @@ enum Kind: string
     /** The highest number that a quote ever had. */
     case LastQuote = 'last-quote';
 
+    /** All points that a viewer ever earned, spent or not. Only added to, without being read. */
+    case EverEarned = 'ever-earned';
+
+    /** How many of some goods were sold. */
+    case Sold = 'sold';
+
+    /** On which day a viewer checked in last, and for how many in a row. */
+    case CheckIn = 'check-in';
+
     /** How often an item of a list came up. Only added to, without being read. */
     case Drawn = 'drawn';
 
@@ -61,7 +70,7 @@ enum Kind: string
     /** Whether a change of it adds to what is there, which nobody has read. */
     public function isTally(): bool
     {
-        return $this === self::Drawn;
+        return $this === self::Drawn || $this === self::EverEarned;
     }
 
     /** Whether an author would call a change of it a change of memory. */

@@ -14,9 +14,18 @@ final readonly class Ladder
 
     public string $id;
 
-    /** @param  array<int, string>  $ranks  names by the least that is needed */
-    public function __construct(public string $field, array $ranks, string $id = '')
-    {
+    /**
+     * @param  array<int, string>  $ranks  names by the least that is needed
+     * @param  bool  $byEverEarned  whether all points ever earned count, and not those that are held
+     * @param  bool  $isOn  whether anybody holds a rank
+     */
+    public function __construct(
+        public string $field,
+        array $ranks,
+        string $id = '',
+        public bool $byEverEarned = false,
+        public bool $isOn = true,
+    ) {
         $this->id = $id === '' ? $field : $id;
         krsort($ranks);
         $this->ranks = $ranks;
@@ -25,7 +34,7 @@ final readonly class Ladder
     /** @return string|null null below the first rank */
     public function rank(int|Number $has): ?string
     {
-        foreach ($this->ranks as $least => $name) {
+        foreach ($this->isOn ? $this->ranks : [] as $least => $name) {
             if (Number::compare($has, $least) >= 0) {
                 return $name;
             }

@@ -27,6 +27,7 @@ final readonly class Pack
      * @param  array<string, Goods>  $goods  by folded name
      * @param  array<string, Ladder>  $ladders  by the folded name of their field
      * @param  list<Emote>  $emotes
+     * @param  list<Earning>  $earnings
      */
     public function __construct(
         public Channel $channel,
@@ -44,6 +45,8 @@ final readonly class Pack
         public array $ladders = [],
         public array $emotes = [],
         public QuoteSettings $quotes = new QuoteSettings,
+        public array $earnings = [],
+        public StreamPlan $plan = new StreamPlan,
     ) {
         $byTrigger = [];
         foreach ($commands as $command) {
@@ -108,6 +111,17 @@ final readonly class Pack
         }
 
         return false;
+    }
+
+    /**
+     * @return list<string> folded logins of those who earn nothing of a unit and stand in none of its rankings: whoever
+     *     talks by itself, and the streamer unless the author says otherwise
+     */
+    public function withoutPoints(Field $unit): array
+    {
+        $logins = [$this->parrot, ...$this->talkers, ...$unit->ranksStreamer ? [] : [$this->channel->login]];
+
+        return array_map(Fold::caseless(...), $logins);
     }
 
     /** The same pack with one more account that talks by itself. */

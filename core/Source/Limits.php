@@ -49,6 +49,9 @@ final class Limits
     /** Characters of one detail or reading from outside. */
     public const READING = 500;
 
+    /** Goods that change hands at once. */
+    public const GOODS = 1_000;
+
     /** Characters of whom or what a quote credits. */
     public const QUOTE_BY = 100;
 

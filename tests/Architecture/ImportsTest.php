@@ -18,6 +18,7 @@ final class ImportsTest extends TestCase
         'Lookup',
         'Chance',
         'Pack',
+        'Actions',
         'World',
         'Document',
         'Response',

@@ -232,7 +232,10 @@ try {
         new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'),
         static fn (): null => null,
         ChatProfile::stream(),
-        new \SilverParrot\Memory\FoundRanking(static fn (): array => []),
+        new \SilverParrot\Lookup\SearchedReadings(
+            new \SilverParrot\Memory\FoundQuotes(static fn (): array => []),
+            new \SilverParrot\Memory\FoundRanking(static fn (): array => []),
+        ),
         new \SilverParrot\Source\MessageKeys,
     );
     $channel->pack = $pack;

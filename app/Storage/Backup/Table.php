@@ -49,6 +49,7 @@ final readonly class Table
             $numbered('emotes'),
             $numbered('goods'),
             $numbered('ladders'),
+            $numbered('earnings'),
             new self(
                 'changes',
                 ['id'],
@@ -68,6 +69,8 @@ final readonly class Table
             $numbered('last_quotes'),
             $numbered('list_positions', 'viewer_id', 'viewers'),
             $numbered('list_draws'),
+            $numbered('sold_goods'),
+            $numbered('check_ins', 'viewer_id', 'viewers'),
             $numbered('guarded_counts', 'viewer_id', 'viewers'),
             $numbered('noted_numbers'),
             $numbered('longest_runs'),

@@ -81,7 +81,7 @@ final readonly class Top extends Expression
                     'wanted' => 'a number from 1 to '.Limits::TOP,
                 ]);
             }
-            $best = $run->read(Request::top($field->id, $count));
+            $best = $run->read(Request::top($field->id, $count, $run->world->pack->withoutPoints($field)));
 
             return $best instanceof ListValue || $best instanceof Gap ? $best : new Gap(GapReason::NotSearched);
         };

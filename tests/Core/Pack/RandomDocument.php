@@ -16,8 +16,10 @@ final class RandomDocument
 
     /** What a schema says nothing of, by the last part of its path. */
     private const OF_A_KIND = [
+        'on' => ['mon', 'sun', '2026-12-24'],
+        'days_off' => ['2026-12-25', '2027-01-01'],
         'zone' => ['UTC', 'Europe/London', 'Pacific/Chatham'],
-        'at' => ['2026-11-25T09:00:00Z', '1999-12-31T23:59:59.123Z'],
+        'at' => ['19:30', '2026-11-25T09:00:00Z', '1999-12-31T23:59:59.123Z'],
         'key' => ['counter', 'list', 'field', 'category:Planking', 'viewer:1', ''],
     ];
 

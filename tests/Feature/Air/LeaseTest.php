@@ -24,9 +24,11 @@ use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Lookup\SearchedReadings;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
+use SilverParrot\Memory\FoundQuotes;
 use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
@@ -114,7 +116,10 @@ final class LeaseTest extends TestCase
             new CachedDetails(new Details('127.0.0.1:1'), 'x'),
             static fn (): null => null,
             ChatProfile::stream(),
-            new FoundRanking(static fn (): array => []),
+            new SearchedReadings(
+                new FoundQuotes(static fn (): array => []),
+                new FoundRanking(static fn (): array => []),
+            ),
             new MessageKeys,
         );
     }
@@ -211,7 +216,10 @@ final class LeaseTest extends TestCase
             new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'),
             static fn (): null => null,
             ChatProfile::stream(),
-            new FoundRanking(static fn (): array => []),
+            new SearchedReadings(
+                new FoundQuotes(static fn (): array => []),
+                new FoundRanking(static fn (): array => []),
+            ),
             new MessageKeys,
         );
         $quill = Person::known('account:quill', 'quill', 'Quill', Levels::of());

@@ -21,7 +21,9 @@ use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
 use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Lookup\SearchedReadings;
 use SilverParrot\Memory\EventKey;
+use SilverParrot\Memory\FoundQuotes;
 use SilverParrot\Memory\FoundRanking;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Turn;
@@ -60,7 +62,10 @@ final class SpeakerTest extends TestCase
             new CachedDetails(new Details('127.0.0.1:1'), 'cove'),
             static fn (): null => null,
             ChatProfile::stream(),
-            new FoundRanking(static fn (): array => []),
+            new SearchedReadings(
+                new FoundQuotes(static fn (): array => []),
+                new FoundRanking(static fn (): array => []),
+            ),
             new MessageKeys,
         );
         $this->speaker = new Speaker(new OutgoingQueue(DB::connection()));

@@ -47,6 +47,10 @@ final class Fields extends NamedDefinition
         return [
             'type' => ['required', Rule::enum(FieldType::class)],
             'start' => ['nullable', 'string', 'max:'.Limits::FIELD_TEXT],
+            'one' => ['nullable', 'string', 'max:'.Limits::NAME],
+            'many' => ['nullable', 'string', 'max:'.Limits::NAME],
+            'least_gift' => ['nullable', 'integer', 'between:1,'.Limits::COUNTER],
+            'ranks_streamer' => ['nullable', 'boolean'],
         ];
     }
 
@@ -54,7 +58,16 @@ final class Fields extends NamedDefinition
     {
         $start = is_string($typed['start'] ?? null) ? trim($typed['start']) : '';
 
-        return ['type' => $typed['type'] ?? FieldType::Text->value, 'start' => $start === '' ? null : $start];
+        $text = static fn (string $field): string => is_string($typed[$field] ?? null) ? trim($typed[$field]) : '';
+
+        return [
+            'type' => $typed['type'] ?? FieldType::Text->value,
+            'start' => $start === '' ? null : $start,
+            'one' => $text('one'),
+            'many' => $text('many'),
+            'least_gift' => is_numeric($typed['least_gift'] ?? null) ? (int) $typed['least_gift'] : 1,
+            'ranks_streamer' => filter_var($typed['ranks_streamer'] ?? false, FILTER_VALIDATE_BOOL),
+        ];
     }
 
     /** Ranks, and the records of the cast, go by the field's name. */
@@ -80,6 +93,15 @@ final class Fields extends NamedDefinition
 
     protected function kept(Model $row): array
     {
-        return $row instanceof FieldRow ? ['type' => $row->type->value, 'start' => $row->start] : [];
+        return $row instanceof FieldRow
+            ? [
+                'type' => $row->type->value,
+                'start' => $row->start,
+                'one' => $row->one,
+                'many' => $row->many,
+                'least_gift' => $row->least_gift,
+                'ranks_streamer' => $row->ranks_streamer,
+            ]
+            : [];
     }
 }

@@ -20,7 +20,7 @@ abstract class NamedDefinition implements Definition
     /** @return list<self> in the order of the screen */
     public static function all(): array
     {
-        return [new Facts, new Lists, new Counters, new Occasions, new Fields];
+        return [new Facts, new Lists, new Counters, new Occasions, new Fields, new GoodsForSale];
     }
 
     public static function called(string $key): ?self

@@ -213,6 +213,11 @@ final readonly class ChannelName extends Name implements Remembering
         if ($part === 'uptime') {
             return $this->uptime($run);
         }
+        $planned = $part === 'next' && ! $run->world->pack->plan->isEmpty();
+        if ($planned) {
+            // What the author plans goes before what the service has heard of it.
+            return $run->world->pack->plan->next($run->world->now, $run->world->pack->channel->zone);
+        }
         $value = $run->read($this->requests[$part] ?? Request::channel($part));
 
         return match (true) {

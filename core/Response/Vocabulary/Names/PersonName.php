@@ -11,6 +11,7 @@ use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Analysis\EstimateContext;
@@ -73,6 +74,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             'The rank they hold on the first ladder; caller.pebbles.rank that of another. Nothing below the first '
                 .'rank.',
         ],
+        'goods' => ['a list', 'What they own, with how many where it is more than one; nothing where that is nothing.'],
         'link' => ['a text', 'The address of their own channel.'],
         'followed' => ['a moment', 'Since when they follow; nothing for those who don’t.'],
         'subscribed' => ['a moment', 'Since when they subscribe; nothing for those who don’t.'],
@@ -97,13 +99,15 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         $findings = Checking::takesNothing($call);
         $part = $call->folded[1] ?? null;
         $hasRanks = isset($pack->ladders[Fold::caseless($pack->field($part ?? '')->name ?? '')]);
-        $isRank = $hasRanks && ($call->folded[2] ?? '') === 'rank' && ! isset($call->folded[3]);
+        $isPoints = $pack->field($part ?? '')?->type === FieldType::Points;
+        $last = [...$hasRanks ? ['rank'] : [], ...$isPoints ? ['named'] : []];
+        $isKnown = in_array($call->folded[2] ?? '', $last, true) && ! isset($call->folded[3]);
         if (
-            (isset($call->folded[2]) && ! $isRank)
+            (isset($call->folded[2]) && ! $isKnown)
             || ($part !== null && ! in_array($part, self::PARTS, true) && $pack->field($part) === null)
         ) {
             $findings[] = isset($call->folded[2])
-                ? Checking::unknownPart($call, 2, $hasRanks ? ['rank'] : [])
+                ? Checking::unknownPart($call, 2, $last)
                 : Checking::unknownPart($call, 1, $this->parts($pack));
         }
 
@@ -115,6 +119,11 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         $part = $call->folded[1] ?? '';
         $longestName = $in->profile->longestName;
         $field = $in->pack->field($part);
+        if (($call->folded[2] ?? '') === 'named') {
+            $name = max(mb_strlen($field->one ?? ''), mb_strlen($field?->many() ?? ''));
+
+            return ValueEstimate::text(2 + min(1, $name), Number::LONGEST_TYPED + 1 + $name)->orNothing();
+        }
         if ($part === 'rank' || isset($call->folded[2])) {
             return ValueEstimate::oneOf(...array_values(self::ladder($call, $in->pack)->ranks ?? []))->orNothing();
         }
@@ -130,6 +139,10 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             'level' => $in->lengths->level(),
             'levels' => ValueEstimate::items(
                 Many::of($in->lengths->level(), count(Level::cases()) - 1),
+                $in->lengths->joint(),
+            )->orNothing(),
+            'goods' => ValueEstimate::items(
+                Many::of(ValueEstimate::text(1, Limits::NAME + Number::LONGEST_TYPED + 1), count($in->pack->goods)),
                 $in->lengths->joint(),
             )->orNothing(),
             'tier' => ValueEstimate::whole(new Range(1, 3))->orNothing(),
@@ -156,7 +169,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
 
     public function lastParts(): array
     {
-        return ['rank'];
+        return ['rank', 'named'];
     }
 
     public function prepared(Call $call): Closure
@@ -172,6 +185,9 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         }
         $part = $call->folded[1];
         $field = $run->world->pack->field($part);
+        if ($field !== null && ($call->folded[2] ?? '') === 'named') {
+            return $this->named($field, $person, $run);
+        }
         if ($part === 'rank' || isset($call->folded[2])) {
             return $this->rank($call, $person, $run);
         }
@@ -187,6 +203,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             'tier' => $person->tier > 0 ? $person->tier : null,
             'known' => $person->isKnown(),
             'here' => $this->isHere($person, $run),
+            'goods' => self::goods($person, $run),
             'first_seen', 'last_seen', 'lines' => $this->recorded($part, $person, $run),
             'followed', 'subscribed', 'account_made', 'category', 'link' => self::asked($part, $person, $run),
             default => new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]),
@@ -226,7 +243,11 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             return [];
         }
 
+        if ($part === 'goods') {
+            return self::goodsKeys($person, $run->world->pack);
+        }
         $field = match (true) {
+            ($call->folded[2] ?? '') === 'named' => $run->world->pack->field($part),
             $part === 'rank' || isset($call->folded[2]) => $run->world->pack->field(
                 Fold::caseless(self::ladder($call, $run->world->pack)->field ?? ''),
             ),
@@ -278,13 +299,72 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
     {
         $ladder = self::ladder($call, $run->world->pack);
         $field = $ladder === null ? null : $run->world->pack->field(Fold::caseless($ladder->field));
-        $has = $field === null ? null : $this->field($field, $person, $run);
+        $has = match (true) {
+            $field === null => null,
+            $ladder->byEverEarned => $this->ever($field, $person, $run),
+            default => $this->field($field, $person, $run),
+        };
 
         if ($has instanceof Gap) {
             return $has;
         }
 
         return $ladder !== null && (is_int($has) || $has instanceof Number) ? $ladder->rank($has) : null;
+    }
+
+    /** All that was ever earned, spent or not. */
+    private function ever(Field $field, Person $person, EvaluationContext $run): int|Gap
+    {
+        $key = Key::everEarned($field->id, $person->id);
+        $ever = $run->knows($key) ? $run->memory()->value($key) : Gap::pending();
+
+        return match (true) {
+            $ever instanceof Gap => $ever,
+            default => is_int($ever) ? $ever : 0,
+        };
+    }
+
+    /** "40 pebbles", by the names that the author gave one and many. */
+    private function named(Field $field, Person $person, EvaluationContext $run): string|Gap|null
+    {
+        $has = $this->field($field, $person, $run);
+
+        return match (true) {
+            $has instanceof Gap => $has,
+            is_int($has), $has instanceof Number => $run->print($has).' '.$field->called($has),
+            default => null,
+        };
+    }
+
+    /** @return list<Key> */
+    private static function goodsKeys(Person $person, Pack $pack): array
+    {
+        return array_values(
+            array_map(static fn (Goods $goods): Key => Key::goods($goods->id, $person->id), $pack->goods),
+        );
+    }
+
+    private static function goods(Person $person, EvaluationContext $run): ListValue|Gap|null
+    {
+        if (! $person->isKnown()) {
+            return null;
+        }
+        $missing = array_filter(
+            self::goodsKeys($person, $run->world->pack),
+            static fn (Key $key): bool => ! $run->knows($key),
+        );
+        if ($missing !== []) {
+            return Gap::pending();
+        }
+        $owned = [];
+        foreach ($run->world->pack->goods as $goods) {
+            $count = $run->memory()->value(Key::goods($goods->id, $person->id));
+            if (is_int($count) && $count > 0) {
+                $owned[] = $count === 1 ? $goods->name : "$count {$goods->name}";
+            }
+        }
+
+        return $owned === [] ? null : new ListValue($owned);
     }
 
     private static function fieldEstimate(Field $field, EstimateContext $in): ValueEstimate

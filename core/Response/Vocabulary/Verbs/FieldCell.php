@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response\Vocabulary\Verbs;
 
+use SilverParrot\Actions\HandOut;
 use SilverParrot\Chat\Person;
 use SilverParrot\Chat\TypedMoment;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Kind;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Goods;
@@ -81,6 +83,11 @@ final readonly class FieldCell implements Assignable
                     $span,
                 );
             }
+        }
+
+        $isPoints = $this->field->type === FieldType::Points && $this->key->kind === Kind::Field;
+        if ($isPoints && $amount > 0) {
+            $this->run->change(HandOut::ever($this->field, $this->person, $amount));
         }
 
         return $this->keep(Numbers::orZero($sum), is_int($sum) && is_int($amount) ? $amount : null);
