@@ -7,7 +7,7 @@ rmSync(out, { recursive: true, force: true });
 mkdirSync(out, { recursive: true });
 
 await build({
-    entryPoints: { app: 'resources/js/app.js', theme: 'resources/js/theme.js' },
+    entryPoints: { app: 'resources/js/app.js', theme: 'resources/js/theme.js', live: 'resources/js/live.js' },
     bundle: true,
     minify: true,
     format: 'iife',

@@ -19,11 +19,17 @@ use App\Rehearse\CastController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\RehearseController;
 use App\Rehearse\TryController;
+use App\Remember\Counters\CounterController;
 use App\Remember\EmotesController;
+use App\Remember\Lists\ListController;
+use App\Remember\Live\LiveController;
 use App\Remember\MemoryController;
 use App\Remember\NamedController;
+use App\Remember\Plan\PlanController;
+use App\Remember\Points\PointsController;
 use App\Remember\Quotes\QuotesController;
 use App\Remember\Transfer\TransferController;
+use App\Remember\Viewers\ViewersController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\DeletedCommandsController;
@@ -54,12 +60,18 @@ Route::patterns(
             'number',
             'viewer',
             'definitionChange',
+            'liveAddress',
+            'earning',
         ],
         '[0-9]{1,18}',
     ),
 );
 
 Route::get('/', [ChannelsController::class, 'home'])->name('home');
+Route::middleware('throttle:live')->where(['token' => '[0-9a-f]{48}'])->group(function (): void {
+    Route::get('/live/{token}', [LiveController::class, 'page'])->name('live');
+    Route::get('/live/{token}/text', [LiveController::class, 'text'])->name('live.text');
+});
 Route::get('/sign-in/link/{token}', SignInLinkController::class)
     ->middleware('throttle:sign-in-link')
     ->where('token', '[0-9a-f]{48}')
@@ -124,6 +136,17 @@ Route::prefix('/channels/{channel}')
                 ->name('write.preview');
             Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
             Route::get('/remember/quotes', [QuotesController::class, 'index'])->name('remember.quotes');
+            Route::get('/remember/points', [PointsController::class, 'index'])->name('remember.points');
+            Route::get('/remember/plan', [PlanController::class, 'index'])->name('remember.plan');
+            Route::get('/remember/plan/calendar', [PlanController::class, 'give'])->name('remember.plan.give');
+            Route::get('/remember/viewers', [ViewersController::class, 'index'])->name('remember.viewers');
+            Route::get('/remember/viewers/{viewer}', [ViewersController::class, 'show'])->name('remember.person');
+            Route::get('/remember/viewers/{viewer}/export', [ViewersController::class, 'export'])->name(
+                'remember.person.export',
+            );
+            Route::get('/remember/live', [LiveController::class, 'index'])->name('remember.live');
+            Route::get('/remember/counters/{stable}', CounterController::class)->name('remember.counter');
+            Route::get('/remember/lists/{stable}', [ListController::class, 'show'])->name('remember.list');
             Route::get('/remember/take/{transfer}/{format}', [TransferController::class, 'take'])
                 ->where(['transfer' => '[a-z]{1,20}', 'format' => 'csv|json'])
                 ->name('remember.take');
@@ -204,6 +227,42 @@ Route::prefix('/channels/{channel}')
                     Route::put('/{quote}', [QuotesController::class, 'update'])->name('update');
                     Route::delete('/{quote}', [QuotesController::class, 'destroy'])->name('destroy');
                 });
+            Route::put('/remember/viewers/{viewer}/field', [ViewersController::class, 'field'])->name(
+                'remember.person.field',
+            );
+            Route::post('/remember/viewers/{viewer}/merge', [ViewersController::class, 'merge'])->name(
+                'remember.person.merge',
+            );
+            Route::prefix('/remember/points')
+                ->where(['stable' => '[^/]{1,60}'])
+                ->name('remember.points.')
+                ->group(function (): void {
+                    Route::post('/earnings', [PointsController::class, 'earn'])->name('earn');
+                    Route::delete('/earnings/{earning}', [PointsController::class, 'unearn'])->name('unearn');
+                    Route::put('/{stable}/ranks', [PointsController::class, 'ranks'])->name('ranks');
+                    Route::post('/{stable}/hand-out', [PointsController::class, 'handOut'])->name('hand');
+                });
+            Route::prefix('/remember/plan')
+                ->where(['day' => '[0-9]{4}-[0-9]{2}-[0-9]{2}'])
+                ->name('remember.plan.')
+                ->group(function (): void {
+                    Route::post('/', [PlanController::class, 'store'])->name('store');
+                    Route::post('/calendar', [PlanController::class, 'bring'])->name('bring');
+                    Route::post('/days/{day}', [PlanController::class, 'day'])->name('day');
+                    Route::delete('/{number}', [PlanController::class, 'destroy'])->name('destroy');
+                });
+            Route::prefix('/remember/live')
+                ->name('remember.live.')
+                ->group(function (): void {
+                    Route::post('/', [LiveController::class, 'store'])->name('store');
+                    Route::put('/{liveAddress}', [LiveController::class, 'update'])->name('update');
+                    Route::post('/{liveAddress}/replace', [LiveController::class, 'replace'])->name('replace');
+                    Route::delete('/{liveAddress}', [LiveController::class, 'destroy'])->name('destroy');
+                });
+            Route::post('/remember/lists/{stable}/items', [ListController::class, 'add'])->name('remember.list.add');
+            Route::put('/remember/lists/{stable}/items/{item}', [ListController::class, 'item'])->name(
+                'remember.list.item',
+            );
             Route::prefix('/remember/bring/{transfer}')->where(['transfer' => '[a-z]{1,20}'])->group(function (): void {
                 Route::get('/', [TransferController::class, 'bring'])->name('remember.bring');
                 Route::post('/', [TransferController::class, 'look'])->name('remember.look');
@@ -233,6 +292,9 @@ Route::prefix('/channels/{channel}')
             Route::get('/publish/connection', [ConnectionController::class, 'edit'])->name('publish.connection');
             Route::put('/publish/connection', [ConnectionController::class, 'update']);
             Route::put('/publish/keep', [ConnectionController::class, 'keep'])->name('publish.keep');
+            Route::delete('/remember/viewers/{viewer}', [ViewersController::class, 'erase'])->name(
+                'remember.person.erase',
+            );
             Route::get('/members', [MembersController::class, 'index'])->name('members');
             Route::post('/members', [MembersController::class, 'store'])
                 ->middleware('throttle:inviting')

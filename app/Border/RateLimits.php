@@ -30,6 +30,7 @@ final class RateLimits
     ];
 
     private const BY_ADDRESS = [
+        'live' => 1_200,
         'sign-in' => 30,
         'sign-in-link' => 20,
         'invitation' => 30,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Models\Channel;
+use App\Remember\Viewers\Erasing;
 use App\Storage\Backup\BackupFailed;
 use App\Storage\Backup\BackupFile;
 use App\Storage\Backup\Restore;
@@ -16,7 +18,7 @@ final class RestoreCommand extends Command
 
     protected $description = 'Put a backup back: everything, or one channel beside the others';
 
-    public function handle(Restore $restore): int
+    public function handle(Restore $restore, Erasing $erasing): int
     {
         $channel = $this->option('channel');
         try {
@@ -34,6 +36,12 @@ final class RestoreCommand extends Command
             $this->error($failed->getMessage());
 
             return self::FAILURE;
+        }
+        foreach (Channel::query()->get() as $one) {
+            $gone = $erasing->again($one);
+            if ($gone > 0) {
+                $notes[] = "In {$one->login}, {$gone} who had asked to be forgotten are forgotten again.";
+            }
         }
         foreach ($notes as $note) {
             $this->line($note);

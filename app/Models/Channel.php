@@ -152,6 +152,12 @@ final class Channel extends Model
         return $this->hasMany(EarningRow::class);
     }
 
+    /** @return HasMany<LiveAddress, $this> */
+    public function liveAddresses(): HasMany
+    {
+        return $this->hasMany(LiveAddress::class);
+    }
+
     /** @return HasMany<LadderRow, $this> */
     public function ladders(): HasMany
     {

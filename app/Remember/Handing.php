@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Remember;
 
 use App\Models\Channel;
+use App\Remember\Viewers\Merging;
 use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 
@@ -16,19 +17,7 @@ final readonly class Handing
 {
     private const MOST = 50;
 
-    /**
-     * Tables in which a viewer's number stands, and the column that adds up where both have something; empty where the
-     * other's stays.
-     */
-    private const OWNED = [
-        'balances' => 'amount',
-        'counter_numbers' => 'number',
-        'viewer_values' => '',
-        'cooldowns' => '',
-        'recent_answers' => '',
-    ];
-
-    public function __construct(private Connection $connection)
+    public function __construct(private Connection $connection, private Merging $merging)
     {
     }
 
@@ -80,62 +69,10 @@ final readonly class Handing
             if ($from === null || $to === null) {
                 return null;
             }
-            foreach (self::OWNED as $table => $adds) {
-                $this->merge($channel->id, $table, $adds, $waiting, $to['number']);
-            }
-            foreach (['ledger' => 'viewer_id', 'memory_history' => 'viewer_id'] as $table => $column) {
-                $this->connection->update("UPDATE $table SET $column = ? WHERE channel_id = ? AND $column = ?", [
-                    $to['number'],
-                    $channel->id,
-                    $waiting,
-                ]);
-            }
-            $this->connection->update(
-                'UPDATE memory_history SET by_viewer_id = ? WHERE channel_id = ? AND by_viewer_id = ?',
-                [$to['number'], $channel->id, $waiting],
-            );
-            $this->connection->update(
-                'UPDATE viewers SET `lines` = COALESCE(`lines`, 0) + ?, first_seen = LEAST(COALESCE(first_seen, ?), '
-                    .'COALESCE(?, first_seen)) WHERE channel_id = ? AND id = ?',
-                [$from->lines ?? 0, $from->first_seen, $from->first_seen, $channel->id, $to['number']],
-            );
-            $this->connection->delete('DELETE FROM viewers WHERE channel_id = ? AND id = ?', [$channel->id, $waiting]);
+            $this->merging->into($channel->id, $waiting, $to['number']);
 
             return $to['name'];
         });
-    }
-
-    private function merge(int $channel, string $table, string $adds, int $from, int $to): void
-    {
-        $columns = match ($table) {
-            'balances' => ['kind', 'unit'],
-            'counter_numbers' => ['counter', 'owner_kind', 'category'],
-            'viewer_values' => ['field'],
-            'cooldowns' => ['command'],
-            default => [],
-        };
-        $same = implode(
-            '',
-            array_map(static fn (string $column): string => " AND mine.$column = theirs.$column", $columns),
-        );
-        if ($adds !== '') {
-            $this->connection->update(
-                "UPDATE $table mine JOIN $table theirs ON theirs.channel_id = mine.channel_id AND theirs.viewer_id = "
-                    ."?$same SET mine.$adds = mine.$adds + theirs.$adds WHERE mine.channel_id = ? AND mine.viewer_id "
-                    .'= ?',
-                [$from, $channel, $to],
-            );
-        }
-        $this->connection->delete(
-            "DELETE theirs FROM $table theirs JOIN $table mine ON mine.channel_id = theirs.channel_id AND "
-                ."mine.viewer_id = ?$same WHERE theirs.channel_id = ? AND theirs.viewer_id = ?",
-            [$to, $channel, $from],
-        );
-        $this->connection->update("UPDATE $table SET viewer_id = ? WHERE channel_id = ? AND viewer_id = ?", [
-            $to,
-            $channel,
-            $from,
-        ]);
     }
 
     /**

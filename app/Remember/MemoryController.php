@@ -6,10 +6,12 @@ namespace App\Remember;
 
 use App\Models\Channel;
 use App\Models\User;
+use App\Storage\Assembler;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use SilverParrot\Chat\TypedMoment;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Value\Moment;
 
@@ -45,18 +47,28 @@ final readonly class MemoryController
 
     public function occasion(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
     {
-        $isNow = $request->string('to')->value() === 'now';
         $name = $request->string('occasion')->value();
-        $done = $this->corrections->occasion(
-            $channel,
-            $name,
-            $isNow ? Moment::of(now()->startOfSecond()) : null,
-            $user,
-        );
+        $typed = $request->string('typed')->trim()->value();
+        $isNow = $request->string('to')->value() === 'now';
+        $isTyped = $request->string('to')->value() === 'typed';
+        $at = match (true) {
+            $isTyped => $this->corrections->moment($channel, $name, $typed),
+            $isNow => Moment::of(now()->startOfSecond()),
+            default => null,
+        };
+        if ($isTyped && $at === null) {
+            $example = TypedMoment::example(Assembler::channel($channel));
+
+            return redirect()->route('remember', $channel)->withInput()->withErrors([
+                'typed' => "This is no moment; write it like “10 days ago”, “in 2 days” or “{$example}”.",
+            ], "occasion $name");
+        }
+        $done = $this->corrections->occasion($channel, $name, $at, $user);
 
         return redirect()->route('remember', $channel)->with('notice', match (true) {
             ! $done => 'There is no such occasion.',
             $isNow => "occasion.{$name} is now.",
+            $isTyped => "occasion.{$name} is set.",
             default => "occasion.{$name} is not set any more.",
         });
     }

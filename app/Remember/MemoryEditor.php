@@ -10,6 +10,7 @@ use App\Storage\Assembler;
 use App\Storage\MariaDbStore;
 use Closure;
 use Illuminate\Database\Connection;
+use SilverParrot\Chat\TypedMoment;
 use SilverParrot\Memory\Cause;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
@@ -55,6 +56,15 @@ final readonly class MemoryEditor
         );
 
         return $number;
+    }
+
+    /** @return Moment|null what was typed, as the occasion takes it; null for what is none */
+    public function moment(Channel $channel, string $name, string $typed): ?Moment
+    {
+        $pack = $this->assembler->names($channel);
+        $isComing = $pack->occasions[Fold::caseless($name)]->isComing ?? false;
+
+        return TypedMoment::read($typed, $pack->channel, Moment::of(now()->startOfSecond()), $isComing);
     }
 
     /** @param  Moment|null  $at  null to clear it */

@@ -19,6 +19,7 @@ use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\LongestRun;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Response\Evaluation\Printer;
@@ -99,22 +100,35 @@ final readonly class MemoryOverview
     {
         $pack = $this->assembler->names($channel);
         $keys = array_map(static fn ($occasion): Key => Key::occasion($occasion->id), $pack->occasions);
-        $view = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(...array_values($keys)));
+        $store = new MariaDbStore($this->connection, $channel->id);
+        $view = $store->snapshot(Reads::of(...array_values($keys)));
+        $runs = $store->snapshot(Reads::of(...array_values(array_map(
+            static fn ($occasion): Key => Key::longestRun($occasion->id),
+            $pack->occasions,
+        )), ...array_values($keys)));
         $told = [];
         foreach ($pack->occasions as $name => $occasion) {
             $kept = $view->value($keys[$name]);
             $moment = is_string($kept) ? Moment::fromIso($kept) : null;
-            $told[$occasion->name] = $moment === null ? '' : (new Printer($pack->channel))->print($moment);
+            $printer = new Printer($pack->channel);
+            $now = Moment::of(now());
+            $at = $moment !== null && $occasion->isYearly ? $moment->yearly($now, $pack->channel->zone) : $moment;
+            $longest = LongestRun::of($occasion, $runs, $now);
+            $told[$occasion->name] = $at === null
+                ? ''
+                : $printer->print($at).', '.$printer->relative($at, $now)
+                    .($longest === null ? '' : "; the longest was {$printer->print($longest)}");
         }
 
         return $told;
     }
 
     /**
+     * @param  Kind|null  $kind  with a name for one of them alone
      * @return list<array{id: int, at: Moment, what: string, scope: string, from: string, to: string, by: string,
      *     isUndone: bool}> newest first
      */
-    public function history(Channel $channel): array
+    public function history(Channel $channel, ?Kind $kind = null, string $name = ''): array
     {
         /**
          * @var list<object{id: int, kind: string, name: string, owner: string, before: string, after: string,
@@ -125,8 +139,10 @@ final readonly class MemoryOverview
                 COALESCE(NULLIF(v.name, ''), v.login) AS viewer, COALESCE(NULLIF(b.name, ''), b.login) AS person
              FROM memory_history h LEFT JOIN viewers v ON v.id = h.viewer_id
                 LEFT JOIN viewers b ON b.id = h.by_viewer_id LEFT JOIN users u ON u.id = h.user_id
-             WHERE h.channel_id = ? ORDER BY h.id DESC LIMIT ".self::HISTORY,
-            [$channel->id],
+             WHERE h.channel_id = ?".($kind === null ? '' : ' AND h.kind = ? AND h.name = ?')
+                .' ORDER BY h.id DESC LIMIT '
+                .self::HISTORY,
+            $kind === null ? [$channel->id] : [$channel->id, $kind->value, $name],
         );
         $names = self::namesOf($this->assembler->names($channel));
         $categories = self::categories($channel);

@@ -40,10 +40,11 @@ final readonly class SaidNow
     }
 
     /**
+     * @param  Person|null  $person  null where nobody asks
      * @param  array<int, string>  $texts
      * @return array<int, string|null> by the same keys; null for what fails, or says nothing
      */
-    public function to(Person $person, string $words, array $texts, Moment $now): array
+    public function to(?Person $person, string $words, array $texts, Moment $now): array
     {
         $store = new InMemoryStore($this->situation->memory, $this->situation->rest, InitialState::ofCast($this->pack));
         $readings = $this->situation->readings($store->values(...));

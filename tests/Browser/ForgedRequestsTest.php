@@ -119,6 +119,7 @@ final class ForgedRequestsTest extends BrowserTestCase
                         'token' => str_repeat('a', 48),
                         'kind' => 'facts',
                         'transfer' => 'quotes',
+                        'day' => '2026-12-24',
                         'batch' => str_repeat('0', 26),
                         default => '1',
                     },

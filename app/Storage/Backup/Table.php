@@ -50,6 +50,7 @@ final readonly class Table
             $numbered('goods'),
             $numbered('ladders'),
             $numbered('earnings'),
+            $numbered('live_addresses'),
             new self(
                 'changes',
                 ['id'],
@@ -60,6 +61,7 @@ final readonly class Table
             $numbered('definition_changes', 'user_id', 'users'),
             $numbered('editions', 'user_id', 'users'),
             $numbered('viewers'),
+            new self('viewer_names', ['channel_id', 'name', 'viewer_id'], 'channel_id', ['viewer_id' => 'viewers']),
             $numbered('counter_numbers', 'viewer_id', 'viewers'),
             $numbered('balances', 'viewer_id', 'viewers'),
             $numbered('viewer_values', 'viewer_id', 'viewers'),

@@ -7,6 +7,7 @@ namespace App\Storage\Shelves;
 use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Kind;
+use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /** Who viewers are: by the login that was last theirs, or by the id that stays theirs. */
@@ -38,6 +39,7 @@ final class People implements Keeps
     /** Names are as they are now, those of before are kept; when somebody was first seen never changes. */
     public function keep(Connection $connection, int $channel, array $changes, Viewers $viewers): void
     {
+        $names = [];
         foreach ($changes as $change) {
             $record = is_array($change->to) ? $change->to : [];
             $number = is_string($record['id'] ?? null) ? $viewers->numberOf($record['id']) : null;
@@ -48,6 +50,10 @@ final class People implements Keeps
                 ? Moment::fromIso($record[$key])?->in(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s.v')
                 : null;
             $lines = is_int($record['lines'] ?? null) ? $record['lines'] : null;
+            foreach (['login', 'name'] as $called) {
+                $name = is_string($record[$called] ?? null) ? Fold::caseless($record[$called]) : '';
+                $names["$number $name"] = [$channel, $name, $number];
+            }
             $connection->update(
                 "UPDATE viewers SET logins_before = IF(login <> ? AND name <> '' AND JSON_LENGTH(logins_before) < 50,
                         JSON_ARRAY_APPEND(logins_before, '$', login), logins_before),
@@ -69,6 +75,14 @@ final class People implements Keeps
                     $channel,
                     $number,
                 ],
+            );
+        }
+        if ($names !== []) {
+            // By any of them somebody is found.
+            $connection->insert(
+                'INSERT IGNORE INTO viewer_names (channel_id, name, viewer_id) VALUES '
+                    .implode(',', array_fill(0, count($names), '(?,?,?)')),
+                array_merge(...array_values($names)),
             );
         }
     }

@@ -121,14 +121,16 @@ abstract class Shelf implements Keeps
                 array_merge(...array_map(array_values(...), $rows)),
             );
         }
-        foreach ($gone as $identity) {
+        if ($gone !== []) {
+            $columns = array_keys($gone[0]);
+            $marks = '('.implode(',', array_fill(0, count($columns), '?')).')';
             $connection->delete(
-                "DELETE FROM {$this->table} WHERE "
-                    .implode(
-                        ' AND ',
-                        array_map(static fn (string $column): string => "$column = ?", array_keys($identity)),
-                    ),
-                array_values($identity),
+                "DELETE FROM {$this->table} WHERE ("
+                    .implode(',', $columns)
+                    .') IN ('
+                    .implode(',', array_fill(0, count($gone), $marks))
+                    .')',
+                array_merge(...array_map(array_values(...), $gone)),
             );
         }
     }

@@ -9,7 +9,7 @@
             <div class="page-head"><h1>Memory</h1> @include('remember.partials.pages')</div>
             <p class="small">What is remembered on the air, not in a rehearsal.</p>
             @php($kinds = App\Storage\Definitions\Named\NamedDefinition::all())
-            @foreach (['Facts' => $kinds[0], 'Lists' => $kinds[1], 'Viewer fields' => $kinds[4]] as $heading => $kind)
+            @foreach (['Facts' => $kinds[0], 'Lists' => $kinds[1], 'Viewer fields' => $kinds[4], 'Goods' => $kinds[5]] as $heading => $kind)
                 <h2>{{ $heading }}</h2>
                 @include('remember.partials.named')
             @endforeach
@@ -22,12 +22,7 @@
                     <li><b>counter.{{ $counter->name }}</b>
                         <span class="small">{{ $one['about'] }}</span>
                         @forelse ($one['numbers'] as $number)
-                            @php($bag = App\Remember\CountRequest::bag($counter->name, $number['owner']))
-                            @php($label = "counter.{$counter->name}".($counter->scope === CounterScope::Channel ? '' : ", {$number['scope']}"))
-                            <form method="post" action="{{ route('remember.count', $channel) }}" class="remembered">@csrf<input type="hidden" name="counter" value="{{ $counter->name }}"><input type="hidden" name="owner" value="{{ $number['owner'] }}">
-                                @if ($counter->scope !== CounterScope::Channel)<span>{{ $number['scope'] }}</span>@endif
-                                @if ($mayWrite)<x-blank name="number" :bag="$bag" :label="$label" :value="$number['number']" class="short" inputmode="numeric" maxlength="16" /> <button class="as-link" aria-label="set {{ $label }}">set</button>@else{{ $number['number'] }}@endif
-                            </form><x-problem name="number" :bag="$bag" />
+                            @include('remember.partials.count')
                         @empty
                             <div class="small">nothing counted yet</div>
                         @endforelse
@@ -42,7 +37,7 @@
             <ul class="ruled">
                 @forelse ($occasions as $name => $when)
                     <li><b>occasion.{{ $name }}</b> {{ $when === '' ? 'not set' : $when }}
-                        @if ($mayWrite)<form method="post" action="{{ route('remember.occasion', $channel) }}" class="inline controls">@csrf<input type="hidden" name="occasion" value="{{ $name }}"><button class="as-link" name="to" value="now" aria-label="it is now: {{ $name }}">it is now</button> @if ($when !== '')<button class="as-link" name="to" value="nothing" aria-label="clear {{ $name }}">clear</button>@endif</form>@endif</li>
+                        @if ($mayWrite)<form method="post" action="{{ route('remember.occasion', $channel) }}" class="inline controls">@csrf<input type="hidden" name="occasion" value="{{ $name }}"><x-blank name="typed" :bag="'occasion '.$name" :label="'When '.$name.' is'" placeholder="10 days ago" size="12" maxlength="60" /> <button class="as-link" name="to" value="typed" aria-label="set {{ $name }}">set</button> <button class="as-link" name="to" value="now" aria-label="it is now: {{ $name }}">it is now</button> @if ($when !== '')<button class="as-link" name="to" value="nothing" aria-label="clear {{ $name }}">clear</button>@endif</form><x-problem name="typed" :bag="'occasion '.$name" />@endif</li>
                 @empty
                     <li>No occasions yet.</li>
                 @endforelse
@@ -78,14 +73,7 @@
         </section>
         <section class="page facing" id="right-page" aria-label="History">
             <div class="page-head"><h2>History</h2></div>
-            <ul class="ruled">
-                @forelse ($history as $one)
-                    <li><span class="small">{{ $one['at']->in($zone)->format('j M, H:i:s') }}</span> <b>{{ $one['by'] }}</b> {{ $one['what'] }}{{ $one['scope'] === 'channel' ? '' : ' ('.$one['scope'].')' }} {{ $one['from'] }} → {{ $one['to'] }}
-                        @if ($one['isUndone'])<span class="small">taken back</span>@elseif ($mayWrite)<form method="post" action="{{ route('remember.undo', [$channel, $one['id']]) }}" class="inline controls">@csrf<button class="as-link" aria-label="undo: {{ $one['what'] }} {{ $one['from'] }} → {{ $one['to'] }}">undo</button></form>@endif</li>
-                @empty
-                    <li>Nothing has changed yet. Each change stands here, with who caused it, and can be taken back.</li>
-                @endforelse
-            </ul>
+            @include('remember.partials.history')
         </section>
     </main>
     <nav class="turn" aria-label="Pages"><a href="#left-page">Memory</a><a href="#right-page">Changes</a></nav>

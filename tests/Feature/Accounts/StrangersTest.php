@@ -42,6 +42,9 @@ final class StrangersTest extends TestCase
         'account.end',
         'invitation',
         'invitation.accept',
+        // Whoever knows one may read it.
+        'live',
+        'live.text',
     ];
 
     /** Those that a reader may use. */
@@ -60,6 +63,15 @@ final class StrangersTest extends TestCase
         'remember.emotes.picture',
         'remember.quotes',
         'remember.take',
+        'remember.list',
+        'remember.counter',
+        'remember.live',
+        'remember.points',
+        'remember.plan',
+        'remember.plan.give',
+        'remember.viewers',
+        'remember.person',
+        'remember.person.export',
         'publish',
         'publish.differently',
         'publish.chat',
@@ -186,6 +198,20 @@ final class StrangersTest extends TestCase
         $values['quote'] = 1;
         $values['kind'] = 'facts';
         $values['stable'] = $this->cove->facts()->firstOrFail()->stable_id;
+        $values['remember.list stable'] = 'knots';
+        $values['remember.counter stable'] = 'planks';
+        $values['item'] = 'x';
+        $values['day'] = '2026-12-24';
+        $values['earning'] = $this->cove->earnings()->firstOrCreate(['stable_id' => 'e'], [
+            'unit' => 'pebbles',
+            'earned_by' => 'line',
+            'amount' => 1,
+            'levels' => [],
+        ])->id;
+        $values['liveAddress'] = $this->cove->liveAddresses()->firstOrCreate(['token' => str_repeat('a', 48)], [
+            'shows' => '[counter.planks]',
+            'look' => [],
+        ])->id;
         $values['castMember'] = $this->cove->castMembers()->firstOrFail()->id;
         $values['batch'] = str_repeat('0', 26);
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
@@ -206,7 +232,9 @@ final class StrangersTest extends TestCase
             self::assertContains('auth', $route->gatherMiddleware(), $route->uri());
             $path = preg_replace_callback(
                 '/\{(\w+)\}/',
-                static fn (array $part): string => (string) ($values[$part[1]] ?? self::fail("no {$part[1]}")),
+                static fn (array $part): string => (string) (
+                    $values["$name {$part[1]}"] ?? $values[$part[1]] ?? self::fail("no {$part[1]}")
+                ),
                 $route->uri(),
             );
             // Several methods may share a name.

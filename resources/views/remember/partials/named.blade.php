@@ -6,7 +6,7 @@
             @if ($isEdited && request('edit') === $one['id'] && $mayWrite)
                 @include('remember.partials.named-form', ['stable' => $one['id'], 'state' => $kind->read($channel, $one['id'])])
             @else
-                <b>{{ $one['name'] }}</b> <span class="small">{{ $one['uses'] === [] ? 'not used' : 'used in '.implode(', ', array_slice($one['uses'], 0, 3)).(count($one['uses']) > 3 ? ' and '.(count($one['uses']) - 3).' more' : '') }}</span>
+                @if (in_array($kind->key(), ['lists', 'counters'], true))<a href="{{ route($kind->key() === 'lists' ? 'remember.list' : 'remember.counter', [$channel, $one['id']]) }}"><b>{{ $one['name'] }}</b></a>@else<b>{{ $one['name'] }}</b>@endif <span class="small">{{ $one['uses'] === [] ? 'not used' : 'used in '.implode(', ', array_slice($one['uses'], 0, 3)).(count($one['uses']) > 3 ? ' and '.(count($one['uses']) - 3).' more' : '') }}</span>
                 @if ($mayWrite)<span class="controls"><a href="{{ route('remember', [$channel, 'kind' => $kind->key(), 'edit' => $one['id']]) }}" hx-get="{{ route('remember.named.edit', [$channel, $kind->key(), $one['id']]) }}" hx-target="#{{ $kind->key() }}-{{ $loop->index }}" hx-swap="innerHTML" aria-label="edit {{ $one['name'] }}">edit</a>
                     <form method="post" action="{{ route('remember.named.destroy', [$channel, $kind->key(), $one['id']]) }}" class="inline">@csrf @method('delete')<button class="as-link" aria-label="delete {{ $one['name'] }}">delete</button></form></span>@endif
                 @if ($mayWrite && $kind->key() === 'counters')<a class="small" href="{{ route('write.import', [$channel, 'pasted' => SilverParrot\Pack\Import\CounterCommands::table(Illuminate\Support\Str::after($one['name'], '.'))]) }}" aria-label="commands for it: {{ $one['name'] }}">commands for it</a>@endif
@@ -25,3 +25,4 @@
     </div>
 @endif
 @include('partials.changes', ['kind' => $kind->key()])
+@unless ($kind->key() === 'lists')@include('remember.partials.carry', ['transfer' => $kind->key(), 'of' => null])@endunless

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Remember\Live;
+
+use App\Models\Channel;
+use App\Models\LiveAddress;
+use App\Publish\Editions;
+use App\Storage\Assembler;
+use App\Storage\MemoryRows;
+use Illuminate\Contracts\Cache\Repository;
+use SilverParrot\Rehearsal\SaidNow;
+use SilverParrot\Response\ResponseCache;
+use SilverParrot\Value\Moment;
+
+/** What a live address says now, found at most once a second for all who read it. */
+final readonly class LiveText
+{
+    private const SECONDS = 1;
+
+    public function __construct(
+        private Editions $editions,
+        private Assembler $assembler,
+        private MemoryRows $memory,
+        private Repository $cache,
+    ) {
+    }
+
+    public function of(LiveAddress $address): string
+    {
+        return $this->cache->remember(
+            "live {$address->id} ".hash('xxh64', $address->shows),
+            self::SECONDS,
+            fn (): string => $this->say($address->channel, $address->shows),
+        );
+    }
+
+    /** By what is on the air; before anything is, by the draft. */
+    public function say(Channel $channel, string $shows): string
+    {
+        $pack = $this->editions->onAir($channel) ?? $this->assembler->names($channel);
+        $said = new SaidNow($pack, $this->memory->copy($channel), $channel->profile(), "live {$channel->id}");
+
+        return $said->to(null, '', [$shows], Moment::of(now()))[0] ?? '';
+    }
+
+    /** Why it cannot be shown; empty where it can. */
+    public function problem(Channel $channel, string $shows): string
+    {
+        $response = (new ResponseCache)->response($shows);
+        $errors = array_filter(
+            $response->findings($this->assembler->names($channel)),
+            static fn (\SilverParrot\Source\Finding $finding): bool => $finding->isError(),
+        );
+        $asks = array_filter(
+            $response->calls,
+            static fn (\SilverParrot\Response\Syntax\Call $call): bool => in_array(
+                $call->folded[0],
+                ['caller', 'target', 'trigger', 'message', 'outcome', 'happening'],
+                true,
+            ),
+        );
+
+        $changed = $response->changedPlaces();
+
+        return match (true) {
+            $errors !== [] => array_values($errors)[0]->sentence(),
+            $changed !== [] => "It would change {$changed[0]} each time it is read.",
+            $asks !== [], str_contains($shows, '[word') => 'Nobody calls it: it cannot say who did, or what was typed.',
+            default => '',
+        };
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Remember;
+
+use App\Remember\Plan\ICalendar;
+use Illuminate\Http\UploadedFile;
+use SilverParrot\Chat\Channel;
+use SilverParrot\Pack\PlannedStream;
+use SilverParrot\Pack\StreamPlan;
+use SilverParrot\Value\Moment;
+use Tests\Feature\TestCase;
+
+final class PlanTest extends TestCase
+{
+    public function test_a_plan_is_made_with_days_off_and_given_as_a_calendar_that_comes_back_the_same(): void
+    {
+        $this->actingAs($this->wren);
+        $add = fn (array $typed) => $this->post(
+            route('remember.plan.store', $this->cove),
+            $typed + ['minutes' => '180', 'title' => 'Planking; port, side', 'category' => 'Planking'],
+        );
+        $add(['weekday' => 'fri', 'at' => '19:30'])->assertSessionHasNoErrors();
+        $add(['weekday' => 'once', 'date' => '2026-12-24', 'at' => '10:00'])->assertSessionHasNoErrors();
+        $add(['weekday' => 'once', 'at' => '10:00'])->assertSessionHasErrors('date');
+        $add(['weekday' => 'fri', 'at' => '25:00'])->assertSessionHasErrors('at');
+        $this->post(route('remember.plan.day', [$this->cove, '2026-11-27']));
+        $this->get(route('remember.plan', $this->cove))->assertSee('The next stream begins')->assertSee('day off');
+        $plan = $this->cove->refresh()->plan;
+        $ics = (string) $this->get(route('remember.plan.give', $this->cove))->getContent();
+        self::assertStringContainsString('BEGIN:VTIMEZONE', $ics);
+        self::assertStringContainsString('RRULE:FREQ=WEEKLY;BYDAY=FR', $ics);
+        $file = UploadedFile::fake()->createWithContent('plan.ics', $ics);
+        $this->post(route('remember.plan.bring', $this->cove), ['calendar' => $file]);
+        self::assertSame($plan, $this->cove->refresh()->plan);
+        $this->delete(route('remember.plan.destroy', [$this->cove, 0]));
+        self::assertCount(1, $this->cove->refresh()->plan['streams'] ?? []);
+        $broken = "BEGIN:VCALENDAR\nBEGIN:VEVENT\nDTSTART:20269999\nEND:VEVENT\nEND:VCALENDAR";
+        foreach (['', 'BEGIN:VEVENT', 'hello', $broken] as $text) {
+            $file = UploadedFile::fake()->createWithContent('plan.ics', $text);
+            $this->post(route('remember.plan.bring', $this->cove), ['calendar' => $file]);
+        }
+        self::assertLessThanOrEqual(1, count($this->cove->refresh()->plan['streams'] ?? []));
+    }
+
+    /**
+     * Worked examples of RFC 5545, 3.8.5.3: what they begin with, their rule, and the dates that it gives.
+     *
+     * @return iterable<string, array{string, list<string>}>
+     */
+    public static function examples(): iterable
+    {
+        yield 'daily for 10 occurrences' => [
+            'FREQ=DAILY;COUNT=10',
+            array_map(static fn (int $day): string => sprintf('1997-09-%02d', $day), range(2, 11)),
+        ];
+        yield 'every 10 days, 5 occurrences' => [
+            'FREQ=DAILY;INTERVAL=10;COUNT=5',
+            ['1997-09-02', '1997-09-12', '1997-09-22', '1997-10-02', '1997-10-12'],
+        ];
+        yield 'weekly for 10 occurrences' => ['FREQ=WEEKLY;COUNT=10', [
+            '1997-09-02', '1997-09-09', '1997-09-16', '1997-09-23', '1997-09-30',
+            '1997-10-07', '1997-10-14', '1997-10-21', '1997-10-28', '1997-11-04',
+        ]];
+        yield 'weekly on Tuesday and Thursday for five weeks' => ['FREQ=WEEKLY;COUNT=10;WKST=SU;BYDAY=TU,TH', [
+            '1997-09-02', '1997-09-04', '1997-09-09', '1997-09-11', '1997-09-16',
+            '1997-09-18', '1997-09-23', '1997-09-25', '1997-09-30', '1997-10-02',
+        ]];
+        yield 'every other week on Tuesday and Thursday, for 8 occurrences' => [
+            'FREQ=WEEKLY;INTERVAL=2;COUNT=8;WKST=SU;BYDAY=TU,TH',
+            [
+                '1997-09-02', '1997-09-04', '1997-09-16', '1997-09-18',
+                '1997-09-30', '1997-10-02', '1997-10-14', '1997-10-16',
+            ],
+        ];
+        yield 'monthly on the third instance of Tuesday, Wednesday, or Thursday for three months' => [
+            'FREQ=MONTHLY;COUNT=3;BYDAY=TU,WE,TH;BYSETPOS=3',
+            ['1997-09-04', '1997-10-07', '1997-11-06'],
+        ];
+    }
+
+    /** @param  list<string>  $dates */
+    #[\PHPUnit\Framework\Attributes\DataProvider('examples')]
+    public function test_recurrence_is_read_as_the_standard_works_it_out(string $rule, array $dates): void
+    {
+        $start = str_replace('-', '', $dates[0]);
+        $plan = self::read("DTSTART;TZID=America/New_York:{$start}T090000\r\nRRULE:$rule");
+        $on = array_map(static fn (PlannedStream $one): string => "{$one->on} {$one->at}", $plan->streams);
+        self::assertSame(array_map(static fn (string $date): string => "$date 09:00", $dates), $on);
+    }
+
+    public function test_what_comes_each_week_for_good_stays_weekly_with_its_exceptions(): void
+    {
+        $plan = self::read("DTSTART;TZID=America/New_York:19970902T090000\r\nDURATION:PT2H"
+            ."\r\nRRULE:FREQ=WEEKLY;BYDAY=TU,TH"
+            ."\r\nEXDATE;TZID=America/New_York:19970909T090000");
+        self::assertSame([['tue', '09:00', 120], ['thu', '09:00', 120]], array_map(
+            static fn (PlannedStream $one): array => [$one->on, $one->at, $one->minutes],
+            $plan->streams,
+        ));
+        self::assertSame(['1997-09-09'], $plan->daysOff);
+        // At the clock change of 26 October 1997 the time of day stays (tz database).
+        $zone = new \DateTimeZone('America/New_York');
+        $next = $plan->next(Moment::fromIso('1997-10-28T05:00:00Z') ?? new Moment(0), $zone);
+        self::assertSame('1997-10-28T14:00:00Z', $next?->iso());
+    }
+
+    private static function read(string $event): StreamPlan
+    {
+        $text = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//x//EN\r\nBEGIN:VEVENT\r\nUID:1\r\n"
+            ."DTSTAMP:19970901T000000Z\r\nSUMMARY:Planking\r\n$event\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        $plan = ICalendar::read(
+            $text,
+            Channel::of('lantern_cove', 'Lantern Cove', 'en', 'America/New_York'),
+            Moment::fromIso('1997-09-01T12:00:00Z') ?? new Moment(0),
+        );
+
+        return $plan instanceof StreamPlan ? $plan : self::fail($plan);
+    }
+}
