@@ -99,7 +99,10 @@ final readonly class PersonRecord
             }
             $key = $ladder->byEverEarned ? Key::everEarned($field->id, $person) : Key::field($field->id, $person);
             $kept = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of($key))->value($key);
-            $has = $ladder->byEverEarned ? (is_int($kept) ? $kept : 0) : FieldCell::read($field, $kept);
+            $has = match (true) {
+                ! $ladder->byEverEarned => FieldCell::read($field, $kept),
+                default => is_int($kept) ? $kept : 0,
+            };
             $rank = is_int($has) || $has instanceof Number ? $ladder->rank($has) : null;
             if ($rank !== null) {
                 $ranks[] = "$rank, by {$field->name}".($ladder->byEverEarned ? ' ever earned' : '');
