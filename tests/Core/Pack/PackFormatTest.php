@@ -50,6 +50,11 @@ final class PackFormatTest extends TestCase
             static fn (array $one): array => array_diff_key($one, $details),
             (array) $today['cast'],
         );
+        $today['fields'] = array_map(
+            static fn (array $one): array => array_diff_key($one, ['one' => true, 'many' => true]),
+            (array) $today['fields'],
+        );
+        $today = array_diff_key($today, ['earnings' => true, 'plan' => true, 'quotes' => true]);
         self::assertEquals(PackFormat::read((string) json_encode($today))[0], $pack);
         self::assertTrue(self::schemaTakes((string) file_get_contents(__DIR__.'/version-1.pack.json')));
         foreach ($pack->commands as $command) {

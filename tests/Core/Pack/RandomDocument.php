@@ -16,6 +16,7 @@ final class RandomDocument
 
     /** What a schema says nothing of, by the last part of its path. */
     private const OF_A_KIND = [
+        'followed' => ['2026-11-25T09:00:00Z', '2026-11-25'],
         'on' => ['mon', 'sun', '2026-12-24'],
         'days_off' => ['2026-12-25', '2027-01-01'],
         'zone' => ['UTC', 'Europe/London', 'Pacific/Chatham'],
