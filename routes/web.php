@@ -216,6 +216,7 @@ Route::prefix('/channels/{channel}')
                     Route::post('/', [NamedController::class, 'store'])->name('store');
                     Route::get('/{stable}/edit', [NamedController::class, 'edit'])->name('edit');
                     Route::put('/{stable}', [NamedController::class, 'update'])->name('update');
+                    Route::post('/{stable}/copy', [NamedController::class, 'copy'])->name('copy');
                     Route::delete('/{stable}', [NamedController::class, 'destroy'])->name('destroy');
                 });
             Route::prefix('/remember/quotes')

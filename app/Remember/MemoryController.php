@@ -13,6 +13,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use SilverParrot\Chat\TypedMoment;
 use SilverParrot\Memory\Owner;
+use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
 
 /** What is remembered on the air, how it came about, and putting it right. */
@@ -22,11 +23,19 @@ final readonly class MemoryController
     {
     }
 
-    public function index(Channel $channel, MemoryOverview $remembered, Handing $handing, NamedOverview $named): View
-    {
+    public function index(
+        Request $request,
+        Channel $channel,
+        MemoryOverview $remembered,
+        Handing $handing,
+        NamedOverview $named,
+    ): View {
+        $find = mb_substr($request->string('find')->trim()->value(), 0, 100);
+
         return view('remember.page', [
             'channel' => $channel,
-            'named' => $named->of($channel),
+            'find' => $find,
+            'named' => $named->of($channel, Fold::caseless($find)),
             'counters' => $remembered->counters($channel),
             'occasions' => $remembered->occasions($channel),
             'history' => $remembered->history($channel),

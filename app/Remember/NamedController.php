@@ -19,6 +19,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use SilverParrot\Format\PackFormat;
+use SilverParrot\Source\Fold;
 
 /** Making, changing and deleting what has a name: facts, lists, counters, occasions, fields. */
 final readonly class NamedController
@@ -56,20 +58,25 @@ final readonly class NamedController
         string $kind,
         string $stable,
         RenamedUses $renamed,
+        OwnTexts $own,
         #[CurrentUser] User $user,
     ): RedirectResponse|JsonResponse|View {
         $kind = $request->kind();
         $was = $kind->read($channel, $stable) ?? abort(Response::HTTP_NOT_FOUND);
         $name = is_string($was['name'] ?? null) ? $was['name'] : '';
-        $uses = $name === $request->name() ? [] : $renamed->of($channel, $kind, $name, $request->name());
-        if ($uses !== [] && $request->expectsJson()) {
+        $isSame = $name === $request->name();
+        $uses = $isSame ? [] : $renamed->of($channel, $kind, $name, $request->name());
+        $owns = $isSame ? [] : $own->renamed($channel, $kind, $name, $request->name());
+        $isUsed = $uses !== [] || $owns !== [];
+        if ($isUsed && $request->expectsJson()) {
             // Beside a text there is no room to show what the new name changes.
             throw ValidationException::withMessages([
                 'name' => 'Commands use it by this name. Rename it in Remember, where what changes is shown first.',
             ]);
         }
-        if ($uses !== [] && ! $request->boolean('confirmed')) {
+        if ($isUsed && ! $request->boolean('confirmed')) {
             return view('remember.rename', [
+                'owns' => $owns,
                 'channel' => $channel,
                 'kind' => $kind,
                 'stable' => $stable,
@@ -80,10 +87,14 @@ final readonly class NamedController
             ]);
         }
         try {
-            DB::transaction(function () use ($channel, $kind, $stable, $user, $request, $renamed, $uses): void {
-                $this->put($channel, $kind, $stable, $user, $request->state());
+            $state = $request->state();
+            $to = $request->name();
+            $save = function () use ($channel, $kind, $stable, $user, $state, $to, $renamed, $uses, $own, $name): void {
+                $this->put($channel, $kind, $stable, $user, $state);
                 $renamed->save($channel, $uses, $user);
-            });
+                $own->rename($channel, $kind, $name, $to, $user);
+            };
+            DB::transaction($save);
         } catch (StaleRevision $meanwhile) {
             return back(fallback: route('remember', $channel))->with(
                 'notice',
@@ -92,6 +103,30 @@ final readonly class NamedController
         }
 
         return $this->done($request, $channel, "{$kind->prefix()}.{$request->name()} is saved.");
+    }
+
+    /** Another one like it, under a name that is free. */
+    public function copy(Channel $channel, string $kind, string $stable, #[CurrentUser] User $user): RedirectResponse
+    {
+        $kind = self::kind($kind);
+        $was = $kind->read($channel, $stable) ?? abort(Response::HTTP_NOT_FOUND);
+        $name = is_string($was['name'] ?? null) ? $was['name'] : '';
+        $taken = $kind->rows($channel)->pluck('name_folded')->all();
+        for ($number = 2; in_array(Fold::caseless($copy = mb_substr($name, 0, 56).$number), $taken, true); $number++);
+        $items = is_array($was['items'] ?? null) ? $was['items'] : null;
+        $state = ['name' => $copy] + ($items === null ? [] : ['items' => array_map(
+            static fn (mixed $item): array => array_diff_key(is_array($item) ? $item : [], ['stable_id' => true]),
+            $items,
+        )]) + $was;
+        if (count($taken) >= PackFormat::DEFINITIONS) {
+            return redirect()->route('remember', $channel)->with('notice', 'There is no room for more of these.');
+        }
+        $id = $kind->idFor($channel, $copy);
+        $this->put($channel, $kind, $id, $user, $state);
+
+        return redirect()
+            ->to(route('remember', [$channel, 'kind' => $kind->key(), 'edit' => $id])."#named-{$kind->key()}")
+            ->with('notice', "{$kind->prefix()}.$copy is a copy of {$kind->prefix()}.$name.");
     }
 
     /** What is used goes only when somebody was told what is missing it then; it can be undone. */

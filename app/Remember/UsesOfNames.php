@@ -9,23 +9,26 @@ use App\Storage\Definitions\Named\NamedDefinition;
 use Illuminate\Database\Connection;
 use SilverParrot\Source\Fold;
 
-/** Which commands name something, by what was found in them when they were last looked at. */
+/**
+ * What names something: commands, by what was found in them when they were last looked at, and facts and lists that are
+ * responses themselves.
+ */
 final readonly class UsesOfNames
 {
-    public function __construct(private Connection $connection)
+    public function __construct(private Connection $connection, private OwnTexts $own)
     {
     }
 
-    /** @return list<string> triggers */
+    /** @return list<string> triggers, and facts and lists that are responses themselves */
     public function of(Channel $channel, NamedDefinition $kind, string $name): array
     {
         return $this->all($channel)["{$kind->prefix()}.".Fold::caseless($name)] ?? [];
     }
 
-    /** @return array<string, list<string>> triggers by what they name: "counter.splinters" */
+    /** @return array<string, list<string>> the same by what they name: "counter.splinters" */
     public function all(Channel $channel): array
     {
-        $uses = [];
+        $uses = $this->own->uses($channel);
         $rows = $this->connection
             ->table('command_findings')
             ->join('commands', 'commands.id', '=', 'command_findings.command_id')

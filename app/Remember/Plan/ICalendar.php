@@ -102,7 +102,10 @@ final class ICalendar
                 return 'It has more streams than a plan has room for: '.number_format(StreamPlan::MOST).'.';
             }
 
-            return new StreamPlan($streams, array_values(array_unique($off)));
+            $off = array_values(array_unique($off));
+            sort($off);
+
+            return new StreamPlan($streams, $off);
         });
     }
 

@@ -9,7 +9,7 @@
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="The counter">
             <div class="page-head"><h1>counter.{{ $counter->name }}</h1> @include('remember.partials.pages')</div>
-            <p class="small">{{ $about }}{{ $counter->guard->stands() ? ', the same counts once within '.$counter->guard->seconds.' s'.($counter->guard->onlyByAnother ? ' where it is another person' : '') : '' }}.</p>
+            <p class="small">{{ ucfirst($about) }}{{ $counter->guard->stands() ? ', the same counts once within '.$counter->guard->seconds.' s'.($counter->guard->onlyByAnother ? ' where it is another person' : '') : '' }}.</p>
             @foreach ($numbers as $number)
                 @include('remember.partials.count')
                 @if ($counter->scope !== SilverParrot\Pack\CounterScope::Channel && $number['owner'] !== $owner->id)<a class="small" href="{{ route('remember.counter', [$channel, $counter->id, 'of' => $number['owner']]) }}" aria-label="line of {{ $number['scope'] }}">its line</a>@endif

@@ -39,12 +39,12 @@
                 <svg class="draws" viewBox="0 0 440 {{ count($drawn['bars']) * 30 + 4 }}" role="img" aria-label="What came up beside what was to be expected">
                     @foreach ($drawn['bars'] as $at => $bar)
                         <text x="0" y="{{ $at * 30 + 12 }}">{{ Illuminate\Support\Str::limit($bar['text'], 44, '…') }}</text>
-                        <text x="438" y="{{ $at * 30 + 12 }}" text-anchor="end" class="of">{{ $bar['came'] }} came, {{ round($bar['expected'], 1) }} expected; {{ $bar['thousand'] }} of 1,000</text>
+                        <text x="438" y="{{ $at * 30 + 12 }}" text-anchor="end" class="of">{{ $drawn['total'] === 0 ? '' : $bar['came'].' came, '.round($bar['expected'], 1).' expected; ' }}{{ $bar['thousand'] }} of a thousand</text>
                         <rect x="0" y="{{ $at * 30 + 17 }}" height="6" width="{{ round($bar['came'] / $drawn['most'] * 438, 1) }}" class="came"/>
-                        <line x1="{{ round($bar['expected'] / $drawn['most'] * 438, 1) }}" x2="{{ round($bar['expected'] / $drawn['most'] * 438, 1) }}" y1="{{ $at * 30 + 15 }}" y2="{{ $at * 30 + 25 }}" class="expected"/>
+                        @if ($drawn['total'] > 0)<line x1="{{ round($bar['expected'] / $drawn['most'] * 438, 1) }}" x2="{{ round($bar['expected'] / $drawn['most'] * 438, 1) }}" y1="{{ $at * 30 + 15 }}" y2="{{ $at * 30 + 25 }}" class="expected"/>@else<rect x="0" y="{{ $at * 30 + 19 }}" height="2" width="{{ round($bar['thousand'] / 1000 * 438, 1) }}" class="came"/>@endif
                     @endforeach
                 </svg>
-                <p class="small">Bars: what came up. Strokes: what was to be expected.</p>
+                <p class="small">{{ $drawn['total'] === 0 ? 'Lines: what a thousand draws would give.' : 'Bars: what came up. Strokes: what was to be expected.' }}</p>
             @endif
             @if ($mayWrite)
                 <h3>Add items</h3>

@@ -7,6 +7,7 @@
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Memory">
             <div class="page-head"><h1>Memory</h1> @include('remember.partials.pages')</div>
+            <form method="get" action="{{ route('remember', $channel) }}" class="find" role="search"><input type="search" name="find" value="{{ $find }}" aria-label="Search everything by a word" placeholder="any word of a name, a text, an item or a command" maxlength="100" dir="auto"> <button class="plain">Search</button> @if ($find !== '')<a href="{{ route('remember', $channel) }}">Show all</a>@endif</form>
             <p class="small">What is remembered on the air, not in a rehearsal.</p>
             @php($kinds = App\Storage\Definitions\Named\NamedDefinition::all())
             @foreach (['Facts' => $kinds[0], 'Lists' => $kinds[1], 'Viewer fields' => $kinds[4], 'Goods' => $kinds[5]] as $heading => $kind)

@@ -3,12 +3,13 @@
     <main class="book is-single">
         <section class="page" id="left-page" aria-label="What the new name changes">
             <div class="page-head"><h1>Rename {{ $kind->prefix() }}.{{ $from }} to {{ $kind->prefix() }}.{{ $to }}</h1> <a class="plain" href="{{ route('remember', $channel) }}">Cancel</a></div>
-            <p>It is renamed in {{ count($uses) === 1 ? 'one command' : count($uses).' commands' }} too. What it has kept stays.</p>
+            <p>It is renamed in {{ implode(' and ', array_filter([$uses === [] ? '' : (count($uses) === 1 ? 'one command' : count($uses).' commands'), $owns === [] ? '' : (count($owns) === 1 ? 'one text' : count($owns).' texts').' said as responses'])) }} too. What it has kept stays.</p>
             <ul class="ruled">
                 @foreach ($uses as $use)
                     <li><b class="trigger-word">{{ $use['row']->trigger }}</b>
                         @foreach ($use['texts'] as [$before, $after])<div class="field-change">@include('publish.partials.changed-words')</div>@endforeach</li>
                 @endforeach
+                @foreach ($owns as [$where, $before, $after])<li><b>{{ $where }}</b> <div class="field-change">@include('publish.partials.changed-words')</div></li>@endforeach
             </ul>
             <form method="post" action="{{ route('remember.named.update', [$channel, $kind->key(), $stable]) }}">@csrf @method('put')
                 @foreach ($typed as $field => $value)<input type="hidden" name="{{ $field }}" value="{{ is_string($value) ? $value : '' }}">@endforeach

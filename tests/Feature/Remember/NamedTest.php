@@ -206,7 +206,7 @@ final class NamedTest extends TestCase
     public function test_what_is_used_is_deleted_only_after_it_was_told_what_would_miss_it(): void
     {
         app(Findings::class)->of($this->cove, null);
-        $this->get(route('remember', $this->cove))->assertSee('used in !splinter')->assertSee('used in !knot');
+        $this->get(route('remember', $this->cove))->assertSee('!splinter</a>', false)->assertSee('!knot</a>', false);
         $delete = fn (array $more): TestResponse => $this->delete(
             route('remember.named.destroy', [$this->cove, 'lists', $this->pack()->lists['knots']->id]),
             $more,
@@ -249,5 +249,36 @@ final class NamedTest extends TestCase
     private function pack(): Pack
     {
         return app(Assembler::class)->pack($this->cove->refresh());
+    }
+
+    public function test_what_is_said_as_a_response_counts_as_a_use_is_renamed_with_the_others_and_copied(): void
+    {
+        $this->actingAs($this->wren);
+        $this->cove->facts()->create([
+            'stable_id' => 'door',
+            'name' => 'door',
+            'name_folded' => 'door',
+            'text' => 'At [fact.workshop] lie [counter.planks] planks.',
+            'is_response' => true,
+        ]);
+        $this->get(route('remember', $this->cove))->assertSee('fact.door</a>', false);
+        $this->delete(route('remember.named.destroy', [$this->cove, 'facts', 'workshop']))->assertSee('fact.door');
+        $rename = route('remember.named.update', [$this->cove, 'facts', 'workshop']);
+        $typed = ['name' => 'shed', 'text' => 'the shed by the slipway'];
+        $this->put($rename, $typed)->assertSee('said as responses');
+        $this->put($rename, $typed + ['confirmed' => '1'])->assertRedirect();
+        self::assertSame(
+            'At [fact.shed] lie [counter.planks] planks.',
+            $this->cove->facts()->where('stable_id', 'door')->value('text'),
+        );
+        $this->post(route('remember.named.copy', [$this->cove, 'lists', 'knots']));
+        $copy = $this->cove->lists()->where('name_folded', 'knots2')->firstOrFail();
+        self::assertSame(
+            $this->cove->lists()->where('name_folded', 'knots')->firstOrFail()->items()->pluck('text')->all(),
+            $copy->items()->pluck('text')->all(),
+        );
+        $this->get(route('remember', [$this->cove, 'find' => 'Bowline']))
+            ->assertSee('list.knots2')
+            ->assertDontSee('list.jobs');
     }
 }

@@ -121,15 +121,15 @@ final class QuotesTest extends TestCase
 
     public function test_how_quotes_are_drawn_is_set_with_history_and_published_with_the_pack(): void
     {
-        $this->put(route('remember.quotes.habits', $this->cove), ['seen' => 0, 'all_once' => 1, 'dates' => 'd MMM y']);
+        $this->put(route('remember.quotes.habits', $this->cove), ['seen' => 0, 'dates' => 'y']);
         $this->cove->refresh();
-        self::assertSame([true, 'd MMM y'], [$this->cove->quotes_all_once, $this->cove->quote_dates]);
+        self::assertSame([false, 'y'], [$this->cove->quotes_all_once, $this->cove->quote_dates]);
         $this->from(route('remember.quotes', $this->cove))
-            ->put(route('remember.quotes.habits', $this->cove), ['seen' => 0, 'dates' => 'y'])
+            ->put(route('remember.quotes.habits', $this->cove), ['seen' => 0, 'dates' => 'd'])
             ->assertSessionHasErrors('quotes');
         $change = DefinitionChange::query()->where('kind', 'quotes')->firstOrFail();
         $this->post(route('definitions.undo', [$this->cove, $change]));
-        self::assertFalse($this->cove->refresh()->quotes_all_once);
+        self::assertTrue($this->cove->refresh()->quotes_all_once);
     }
 
     private function quotes(): MariaDbQuotes
