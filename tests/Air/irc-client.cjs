@@ -1,4 +1,4 @@
-// npm's irc-framework as a client that knows nothing of us: signs in by SASL, joins, hears a line, says one; prints what it saw.
+// npm's irc-framework as a client that knows nothing of us: signs in by SASL, joins, hears a line, says one; prints “in” once it has heard itself, and at the end what it saw.
 // node irc-client.cjs PORT NICK ACCOUNT SECRET CHANNEL
 const { Client } = require('irc-framework');
 
@@ -13,9 +13,13 @@ client.on('sasl failed', (event) => { seen.events.push(['not signed in', event.r
 client.on('userlist', (event) => { seen.events.push(['people', event.users.length > 0]); client.say(channel, 'ahoy from elsewhere'); });
 client.on('message', (event) => {
     seen.events.push([event.nick, event.message, event.tags, event.time > 0]);
-    if (seen.events.filter((one) => one.length === 4).length === 2) {
+    const heard = seen.events.filter((one) => one.length === 4).length;
+    if (heard === 1) {
+        process.stdout.write('in\n');
+    }
+    if (heard === 2) {
         end();
     }
 });
 client.connect({ host: '127.0.0.1', port: Number(port), nick, username: nick, gecos: nick, auto_reconnect: false, account: secret === '' ? undefined : { account, password: secret } });
-setTimeout(end, 8000);
+setTimeout(end, 30000);
