@@ -46,6 +46,8 @@ final readonly class Bench implements Verb
         );
         [$air] = Shell::run([...$php, "$bench/air.php"], $this->paths->project, heard: $this->terminal->say(...));
 
-        return max($ratios, $cliffs, $pages, $latency, $air);
+        [$memory] = Shell::run([...$php, "$bench/memory.php"], $this->paths->project, heard: $this->terminal->say(...));
+
+        return max($ratios, $cliffs, $pages, $latency, $air, $memory);
     }
 }
