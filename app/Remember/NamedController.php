@@ -7,6 +7,7 @@ namespace App\Remember;
 use App\Models\Channel;
 use App\Models\User;
 use App\Storage\Definitions\DefinitionHistory;
+use App\Storage\Definitions\Named\Facts;
 use App\Storage\Definitions\Named\NamedDefinition;
 use App\Storage\StaleRevision;
 use App\Write\LookThrough;
@@ -59,6 +60,7 @@ final readonly class NamedController
         string $stable,
         RenamedUses $renamed,
         OwnTexts $own,
+        FactSayings $sayings,
         #[CurrentUser] User $user,
     ): RedirectResponse|JsonResponse|View {
         $kind = $request->kind();
@@ -83,6 +85,19 @@ final readonly class NamedController
                 'from' => $name,
                 'to' => $request->name(),
                 'uses' => $uses,
+                'typed' => $request->except(['_token', '_method', 'name_folded']),
+            ]);
+        }
+        $isShown = $isSame && ! $request->expectsJson() && ! $request->boolean('seen_sayings');
+        $changed = $isShown && $kind instanceof Facts
+            ? $sayings->changed($channel, $name, $request->string('text')->value(), $request->boolean('is_response'))
+            : [];
+        if ($changed !== []) {
+            return view('remember.sayings', [
+                'channel' => $channel,
+                'name' => $name,
+                'stable' => $stable,
+                'changed' => $changed,
                 'typed' => $request->except(['_token', '_method', 'name_folded']),
             ]);
         }

@@ -130,6 +130,12 @@ final readonly class Pack
         return $this->with(['talkers' => [...$this->talkers, $login]]);
     }
 
+    /** The same pack with another fact in place of the one of that name. */
+    public function withFact(Fact $fact): self
+    {
+        return $this->with(['facts' => [Fold::caseless($fact->name) => $fact] + $this->facts]);
+    }
+
     /** The same pack with another limit over all commands. */
     public function withFlood(Flood $flood): self
     {

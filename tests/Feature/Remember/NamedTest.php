@@ -211,7 +211,7 @@ final class NamedTest extends TestCase
             route('remember.named.destroy', [$this->cove, 'lists', $this->pack()->lists['knots']->id]),
             $more,
         );
-        $delete([])->assertOk()->assertSee('One command uses it and would fail')->assertSee('!knot');
+        $delete([])->assertOk()->assertSee('One uses it and would fail')->assertSee('!knot');
         self::assertArrayHasKey('knots', $this->pack()->lists);
         $delete(['confirmed' => '1'])->assertSessionHas('notice', 'list.knots was deleted.');
         self::assertArrayNotHasKey('knots', $this->pack()->lists);
@@ -280,5 +280,20 @@ final class NamedTest extends TestCase
         $this->get(route('remember', [$this->cove, 'find' => 'Bowline']))
             ->assertSee('list.knots2')
             ->assertDontSee('list.jobs');
+    }
+
+    public function test_another_text_of_a_fact_shows_which_sayings_it_changes_before_it_does(): void
+    {
+        $this->actingAs($this->wren);
+        $change = route('remember.named.update', [$this->cove, 'facts', 'workshop']);
+        $this->put($change, ['name' => 'workshop', 'text' => 'the loft above the chandler'])
+            ->assertSee('!where')
+            ->assertSee('the loft above the chandler')
+            ->assertSee('as they would be said now');
+        self::assertSame('the shed by the slipway', $this->cove->facts()->where('name', 'workshop')->value('text'));
+        $typed = ['name' => 'workshop', 'text' => 'the loft above the chandler', 'seen_sayings' => '1'];
+        $this->put($change, $typed)->assertRedirect();
+        self::assertSame('the loft above the chandler', $this->cove->facts()->where('name', 'workshop')->value('text'));
+        $this->put($change, ['name' => 'workshop', 'text' => 'the loft above the chandler'])->assertRedirect();
     }
 }
