@@ -231,6 +231,9 @@ Route::prefix('/channels/{channel}')
             Route::put('/remember/viewers/{viewer}/field', [ViewersController::class, 'field'])->name(
                 'remember.person.field',
             );
+            Route::post('/remember/viewers/{viewer}/act', [ViewersController::class, 'act'])->name(
+                'remember.person.act',
+            );
             Route::post('/remember/viewers/{viewer}/merge', [ViewersController::class, 'merge'])->name(
                 'remember.person.merge',
             );

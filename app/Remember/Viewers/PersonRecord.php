@@ -63,6 +63,7 @@ final readonly class PersonRecord
             'fields' => $this->fields($channel, $id, $pack),
             'ranks' => $this->ranks($channel, $id, $pack),
             'goods' => $this->goods($channel, $id, $pack),
+            'checked_in' => $this->checkedIn($channel, $id),
             'ledger' => $this->ledger($channel, $number, $isWhole),
             'said' => $this->said($channel, $id, $isWhole),
         ];
@@ -124,6 +125,15 @@ final readonly class PersonRecord
         }
 
         return $goods;
+    }
+
+    /** @return array<string, mixed> by day, run, longest and days; empty for who never did */
+    private function checkedIn(Channel $channel, string $person): array
+    {
+        $key = Key::checkIn($person);
+        $kept = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of($key))->value($key);
+
+        return is_array($kept) ? $kept : [];
     }
 
     /** @return list<array{at: string, unit: string, delta: int, amount: int, presence: bool}> newest first */

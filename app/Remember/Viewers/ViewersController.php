@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Remember\MemoryEditor;
 use App\Storage\Assembler;
 use App\Storage\Viewers;
+use App\Wording\Sentences;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Connection;
@@ -23,6 +24,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\View as Memory;
 use SilverParrot\Pack\Field;
+use SilverParrot\Source\Message;
 
 /** Everybody who ever spoke: found, looked at, put right, merged, exported and forgotten. */
 final readonly class ViewersController
@@ -90,6 +92,29 @@ final readonly class ViewersController
         ]);
 
         return redirect()->route('remember.person', [$channel, $viewer])->with('notice', "{$field->name} is saved.");
+    }
+
+    public function act(
+        ActionRequest $request,
+        Channel $channel,
+        int $viewer,
+        ViewerActions $actions,
+        Sentences $sentences,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
+        $done = $actions->do($channel, $this->person($channel, $viewer), $request, $user);
+        $reason = $done->outcome['reason'] ?? null;
+        $days = is_int($done->outcome['after'] ?? null) ? $done->outcome['after'] : 0;
+        $back = redirect()->route('remember.person', [$channel, $viewer]);
+        if ($reason instanceof Message) {
+            return $back->withInput()->withErrors(['act' => $sentences->of($reason)]);
+        }
+
+        return $back->with('notice', match (true) {
+            $request->string('do')->value() !== 'check' => 'Done.',
+            $done->changes === [] => 'They have checked in today already.',
+            default => 'Checked in, '.($days === 1 ? 'for one day.' : "for $days days in a row."),
+        });
     }
 
     public function merge(Request $request, Channel $channel, int $viewer, Merging $merging): RedirectResponse

@@ -21,6 +21,14 @@
             </ul>
             <h2>Owns</h2>
             <p>{{ $owned === [] ? 'Nothing.' : implode(', ', array_map(fn ($one) => $one['owns'] === 1 ? $one['name'] : $one['owns'].' '.$one['name'], $owned)) }}</p>
+            @if ($mayWrite)
+                @php($things = [...array_map(fn ($one) => ['goods '.$one['id'], $one['name']], $person['goods'])])
+                @php($units = array_values(array_filter($person['fields'], fn ($one) => $one['type'] === 'points')))
+                @error('act')<p class="problem">{{ $message }}</p>@enderror
+                @if ($units !== [])<form method="post" action="{{ route('remember.person.act', [$channel, $viewer]) }}"><p>@csrf<input type="hidden" name="do" value="give">Give <input class="blank short" name="amount" maxlength="16" aria-label="How many"> <select name="what" class="blank" aria-label="Of what">@foreach ($units as $unit)<option value="field {{ $unit['id'] }}">{{ $unit['name'] }}</option>@endforeach</select> to <input class="blank" name="to" size="12" maxlength="60" aria-label="To whom" autocomplete="off"> <button class="plain">Give</button></p></form>@endif
+                @if ($things !== [])<form method="post" action="{{ route('remember.person.act', [$channel, $viewer]) }}"><p>@csrf<input class="blank short" name="amount" value="1" inputmode="numeric" maxlength="6" aria-label="How many goods"> <select name="what" class="blank" aria-label="Which goods">@foreach ($things as [$id, $name])<option value="{{ $id }}">{{ $name }}</option>@endforeach</select> <button class="plain" name="do" value="buy">Buy</button> <button class="plain" name="do" value="sell">Sell back</button> or <button class="plain" name="do" value="hand">Give</button> to <input class="blank" name="to" size="12" maxlength="60" aria-label="To whom they go" autocomplete="off"></p></form>@endif
+                <form method="post" action="{{ route('remember.person.act', [$channel, $viewer]) }}"><p>@csrf<button class="plain" name="do" value="check">Check in</button> <span class="small">{{ $person['checked_in'] === [] ? 'never yet' : 'last on '.$person['checked_in']['day'].', '.$person['checked_in']['run'].' in a row, the longest was '.$person['checked_in']['longest'] }}</span></p></form>
+            @endif
             <h2>Ledger</h2>
             <ul class="ruled">
                 @forelse ($person['ledger'] as $move)

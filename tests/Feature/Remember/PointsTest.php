@@ -191,6 +191,42 @@ final class PointsTest extends TestCase
         self::assertSame(0, app(Erasing::class)->again($this->cove));
     }
 
+    public function test_what_viewers_do_from_the_chat_is_done_here_by_the_same_rules(): void
+    {
+        $on = OnAir::of($this->cove);
+        $on->hear('odo', 'ahoy');
+        $on->hear('bram', 'ahoy');
+        \App\Air\Tallies::keep($on->air, $this->store());
+        $odo = $this->cove->viewers()->where('login', 'odo')->where('service', '!=', '')->firstOrFail()->id;
+        $this->cove->goods()->create([
+            'stable_id' => 'lantern',
+            'name' => 'lantern',
+            'name_folded' => 'lantern',
+            'price' => 4,
+            'stock' => 2,
+            'buy_back' => 3,
+        ]);
+        $this->put(route('remember.person.field', [$this->cove, $odo]), ['field' => 'pebbles', 'value' => '10']);
+        $act = fn (string $do, string $what = '', string $amount = '', string $to = '') => $this->post(
+            route('remember.person.act', [$this->cove, $odo]),
+            ['do' => $do, 'what' => $what, 'amount' => $amount, 'to' => $to],
+        );
+        $act('give', 'field pebbles', '3', '@Bram')->assertSessionHasNoErrors();
+        self::assertSame(7, $this->has($on, 'odo'));
+        foreach ([['99', 'bram'], ['3', 'odo'], ['3', 'nobody'], ['x', 'bram']] as [$amount, $to]) {
+            $act('give', 'field pebbles', $amount, $to)->assertSessionHasErrors('act');
+        }
+        $act('buy', 'goods lantern', '1')->assertSessionHasNoErrors();
+        $act('buy', 'goods lantern', '2')->assertSessionHasErrors('act');
+        $act('hand', 'goods lantern', '1', 'bram')->assertSessionHasNoErrors();
+        $act('sell', 'goods lantern', '1')->assertSessionHasErrors('act');
+        $act('check');
+        self::assertSame('Checked in, for one day.', session('notice'));
+        $act('check');
+        self::assertSame('They have checked in today already.', session('notice'));
+        $this->get(route('remember.person', [$this->cove, $odo]))->assertSee('1 in a row')->assertSee('Buy');
+    }
+
     private function onAir(): OnAir
     {
         $on = OnAir::of($this->cove);
