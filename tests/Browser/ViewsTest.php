@@ -132,6 +132,11 @@ final class ViewsTest extends BrowserTestCase
                 '/channels/1/write/help',
                 '/channels/1/rehearse?person=new',
                 '/channels/1/remember?kind=lists&edit=new',
+                '/channels/1/remember/quotes',
+                '/channels/1/remember/lists/knots',
+                '/channels/1/remember/points',
+                '/channels/1/remember/plan',
+                '/channels/1/remember/live',
             ] as $path
         ) {
             $page->go($this->url($path))->find('#left-page');

@@ -65,11 +65,13 @@ final readonly class ViewerActions
         $trade = new TradeGoods($what, $unit);
         $count = $request->count();
 
-        return $this->turn($channel, $by, $trade->reads($person, $to), static fn (View $at): ActionDone => match ($doing) {
+        $do = static fn (View $at): ActionDone => match ($doing) {
             'buy' => $trade->buy($person, $count, $at),
             'sell' => $trade->sellBack($person, $count, $at),
             default => $trade->handOn($person, $to, $count, 0, $at),
-        });
+        };
+
+        return $this->turn($channel, $by, $trade->reads($person, $to), $do);
     }
 
     private function what(Pack $pack, string $id): Field|Goods|null
