@@ -82,6 +82,8 @@ final class BackupTest extends TestCase
             'cache',
             'cache_locks',
             'command_findings',
+            // Who is forgotten stays so, whatever backup is put back.
+            'erased_people',
             'failed_jobs',
             'jobs',
             'invitations',
