@@ -43,9 +43,9 @@ final readonly class Test implements Verb
 
     /** What runs side by side: suites that mostly wait for processes, beside those that reckon. */
     private const LANES = [
-        ['kills', 'walks'],
+        ['kills', 'walks', 'pathological'],
         ['air', 'ground', 'faults'],
-        ['form', 'analysis', 'core', 'architecture', 'pathological', 'feature', 'browser'],
+        ['form', 'analysis', 'core', 'architecture', 'feature', 'browser'],
     ];
 
     public function __construct(private Paths $paths, private Terminal $terminal)

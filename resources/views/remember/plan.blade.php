@@ -19,7 +19,7 @@
                                 @php($isOff = in_array($day, $plan->daysOff, true))
                                 <td @class(['is-today' => $day === $today, 'is-past' => $day < $today])><span class="small">{{ $date->format($at === 0 && $week === 0 || $date->format('j') === '1' ? 'j M' : 'j') }}</span>
                                     @foreach ($on[$day] ?? [] as [$time, $stream])<div title="{{ $stream->title }}">{{ $time }}</div>@endforeach
-                                    @if ($mayWrite && $day >= $today && ($isOff || isset($on[$day])))<form method="post" action="{{ route('remember.plan.day', [$channel, $day]) }}">@csrf<button class="as-link small" aria-label="{{ $isOff ? 'on again' : 'day off' }}: {{ $date->format('l j F') }}">{{ $isOff ? 'off' : 'day off' }}</button></form>@elseif ($isOff)<div class="small">off</div>@endif</td>
+                                    @if ($mayWrite && $day >= $today && ($isOff || isset($on[$day])))<form method="post" action="{{ route('remember.plan.day', [$channel, $day]) }}">@csrf<button class="as-link small" aria-label="{{ $isOff ? 'off, on again' : 'day off' }}: {{ $date->format('l j F') }}">{{ $isOff ? 'off' : 'day off' }}</button></form>@elseif ($isOff)<div class="small">off</div>@endif</td>
                             @endfor
                         </tr>
                     @endfor
