@@ -16,7 +16,7 @@ final readonly class MariaDbRanking implements Ranking
     /**
      * Scores that are looked at in one go: more than any ranking shows, for equals and for people who were never seen.
      */
-    private const AT_ONCE = 200;
+    private const AT_ONCE = 60;
 
     public function __construct(private Connection $connection, private int $channel)
     {

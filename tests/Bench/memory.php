@@ -54,14 +54,16 @@ try {
     $app->make(Kernel::class)->bootstrap();
     $app->make(Kernel::class)->call('migrate', ['--force' => true]);
     $wren = User::query()->create(['name' => 'Wren', 'email' => 'wren@cove.example', 'password' => 'x']);
-    [$pack] = PackFormat::read((string) file_get_contents("$project/docs/examples/lantern-cove.pack.json"));
     $channels = [];
     foreach (['few' => [1_000, 1_000], 'many' => [200_000, 10_000]] as $name => [$viewers, $quotes]) {
+        $document = (string) file_get_contents("$project/docs/examples/lantern-cove.pack.json");
+        [$pack] = PackFormat::read(str_replace('"lantern_cove"', "\"$name\"", $document));
         $channel = $app->make(PackRepository::class)->make($pack, $wren, []);
         $channels[$name] = $channel;
         DB::statement(
             'INSERT INTO viewers (channel_id, service, service_id, login, name, logins_before, levels, tier, '
-                ."first_seen, last_seen, `lines`) SELECT ?, 'service.example', seq, CONCAT('viewer', seq), "
+                ."first_seen, last_seen, `lines`) SELECT ?, 'service.example', seq, "
+                ."CONCAT('viewer', LPAD(seq, 7, '0')), "
                 ."CONCAT('Viewer', seq), '[]', '[]', 0, UTC_TIMESTAMP() - INTERVAL seq SECOND, UTC_TIMESTAMP() - "
                 ."INTERVAL seq SECOND, CRC32(seq) % 5000 FROM seq_1_to_$viewers",
             [$channel->id],
@@ -81,7 +83,7 @@ try {
                 ."seq_1_to_$quotes",
             [$channel->id],
         );
-        foreach (["'gull'", "CONCAT('w', seq % 500)", "CONCAT('n', seq)"] as $word) {
+        foreach (["'gull'", "CONCAT('w', seq % 500)", "CONCAT('n', LPAD(seq, 6, '0'))"] as $word) {
             DB::statement(
                 "INSERT INTO quote_words (channel_id, word, number) SELECT ?, $word, seq FROM seq_1_to_$quotes",
                 [$channel->id],
@@ -99,13 +101,13 @@ try {
         printf("%-60s %.3f ms, %.2f of what few take%s\n", $what, $many, $many / $few, $told);
     };
     $find = new FindViewers(DB::connection());
-    $byName = static fn ($of, int $i) => $find->of($of, 'viewer'.(900 - $i % 90), 'last_seen', 1);
+    $byName = static fn ($of, int $i) => $find->of($of, sprintf('viewer%07d', 900 - $i % 90), 'last_seen', 1);
     $against('a viewer by a name', $byName, 20);
     $against('viewers with most lines', static fn ($of) => $find->of($of, '', 'lines', 1), 20);
     $against('viewers with most points', static fn ($of) => $find->of($of, '', 'unit pebbles', 1), 20);
     $against('quotes by a word', static function ($of, int $i): void {
         $quotes = new MariaDbQuotes(DB::connection(), $of->id);
-        $quotes->some(QuoteSearch::words('n'.(1 + $i % 900)), 0, 50, isNewestFirst: true);
+        $quotes->some(QuoteSearch::words(sprintf('n%06d', 1 + $i % 900)), 0, 50, isNewestFirst: true);
     }, 20);
     $ranking = new MariaDbRanking(DB::connection(), $channels['many']->id);
     $budget->of('ranking, 200,000 viewers', 5, 20, static fn () => $ranking->top('pebbles', 10));
