@@ -68,10 +68,14 @@ Route::patterns(
 );
 
 Route::get('/', [ChannelsController::class, 'home'])->name('home');
-Route::middleware('throttle:live')->where(['token' => '[0-9a-f]{48}'])->group(function (): void {
-    Route::get('/live/{token}', [LiveController::class, 'page'])->name('live');
-    Route::get('/live/{token}/text', [LiveController::class, 'text'])->name('live.text');
-});
+// Read by stream pictures every second: nobody is signed in there, and no session begins.
+Route::middleware('throttle:live')
+    ->withoutMiddleware('web')
+    ->where(['token' => '[0-9a-f]{48}'])
+    ->group(function (): void {
+        Route::get('/live/{token}', [LiveController::class, 'page'])->name('live');
+        Route::get('/live/{token}/text', [LiveController::class, 'text'])->name('live.text');
+    });
 Route::get('/sign-in/link/{token}', SignInLinkController::class)
     ->middleware('throttle:sign-in-link')
     ->where('token', '[0-9a-f]{48}')

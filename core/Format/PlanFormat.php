@@ -9,6 +9,7 @@ use SilverParrot\Document\DocumentError;
 use SilverParrot\Pack\PlannedStream;
 use SilverParrot\Pack\StreamPlan;
 use SilverParrot\Source\Limits;
+use SilverParrot\Value\Moment;
 
 /** {"streams": [{"on": "tue", "at": "19:30", "minutes": 180}], "days_off": ["2026-12-25"]} */
 final class PlanFormat
@@ -44,7 +45,8 @@ final class PlanFormat
     private static function matching(Document $value, string $pattern): string
     {
         $text = $value->text(20);
-        if (preg_match($pattern, $text) !== 1 && $value->isText()) {
+        $isNoDay = strlen($text) === 10 && Moment::fromIso($text) === null;
+        if ((preg_match($pattern, $text) !== 1 || $isNoDay) && $value->isText()) {
             $value->flaw(DocumentError::NotInPlan, ['value' => mb_substr($text, 0, 40)]);
         }
 

@@ -12,6 +12,7 @@ use App\Storage\MemoryRows;
 use Illuminate\Contracts\Cache\Repository;
 use SilverParrot\Rehearsal\SaidNow;
 use SilverParrot\Response\ResponseCache;
+use SilverParrot\Response\WithoutCaller;
 use SilverParrot\Value\Moment;
 
 /** What a live address says now, found at most once a second for all who read it. */
@@ -24,6 +25,7 @@ final readonly class LiveText
         private Assembler $assembler,
         private MemoryRows $memory,
         private Repository $cache,
+        private ResponseCache $prepared,
     ) {
     }
 
@@ -40,7 +42,8 @@ final readonly class LiveText
     public function say(Channel $channel, string $shows): string
     {
         $pack = $this->editions->onAir($channel) ?? $this->assembler->names($channel);
-        $said = new SaidNow($pack, $this->memory->copy($channel), $channel->profile(), "live {$channel->id}");
+        $situation = $this->memory->copy($channel);
+        $said = new SaidNow($pack, $situation, $channel->profile(), "live {$channel->id}", $this->prepared);
 
         return $said->to(null, '', [$shows], Moment::of(now()))[0] ?? '';
     }
@@ -48,27 +51,6 @@ final readonly class LiveText
     /** Why it cannot be shown; empty where it can. */
     public function problem(Channel $channel, string $shows): string
     {
-        $response = (new ResponseCache)->response($shows);
-        $errors = array_filter(
-            $response->findings($this->assembler->names($channel)),
-            static fn (\SilverParrot\Source\Finding $finding): bool => $finding->isError(),
-        );
-        $asks = array_filter(
-            $response->calls,
-            static fn (\SilverParrot\Response\Syntax\Call $call): bool => in_array(
-                $call->folded[0],
-                ['caller', 'target', 'trigger', 'message', 'outcome', 'happening'],
-                true,
-            ),
-        );
-
-        $changed = $response->changedPlaces();
-
-        return match (true) {
-            $errors !== [] => array_values($errors)[0]->sentence(),
-            $changed !== [] => "It would change {$changed[0]} each time it is read.",
-            $asks !== [], str_contains($shows, '[word') => 'Nobody calls it: it cannot say who did, or what was typed.',
-            default => '',
-        };
+        return WithoutCaller::problem($this->prepared->response($shows), $this->assembler->names($channel));
     }
 }

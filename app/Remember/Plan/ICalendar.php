@@ -13,6 +13,8 @@ use Sabre\VObject\Property;
 use Sabre\VObject\Property\ICalendar\DateTime as CalendarMoment;
 use Sabre\VObject\Property\ICalendar\Recur;
 use Sabre\VObject\Reader;
+use Sabre\VObject\Recur\EventIterator;
+use Sabre\VObject\Settings;
 use SilverParrot\Chat\Channel;
 use SilverParrot\Pack\PlannedStream;
 use SilverParrot\Pack\StreamPlan;
@@ -34,8 +36,19 @@ final class ICalendar
     /** Days ahead for which what comes neither each week nor once is written out. */
     private const AHEAD = 370;
 
-    /** Streams of one event that are written out, at most. */
-    private const WRITTEN_OUT = 400;
+    /**
+     * Dates that all events together may go over, those that are past among them: the library goes over each, and a
+     * daily one of sixty years ago has some twenty thousand.
+     */
+    private const DATES = 40_000;
+
+    /** Parts of a rule that are read, by how often it comes: with others the library may look for a date for good. */
+    private const READ = [
+        'DAILY' => [],
+        'WEEKLY' => ['BYDAY'],
+        'MONTHLY' => ['BYDAY', 'BYMONTHDAY', 'BYSETPOS'],
+        'YEARLY' => [],
+    ];
 
     public const BYTES = 500_000;
 
@@ -89,12 +102,14 @@ final class ICalendar
                 return 'This is no iCalendar document: one begins with BEGIN:VCALENDAR.';
             }
             $streams = $off = [];
+            $dates = self::DATES;
+            Settings::$maxRecurrences = self::DATES;
             /** @var VEvent $event */
             foreach ($calendar->select('VEVENT') as $event) {
                 try {
-                    self::event($event, $channel, $now, $streams, $off);
+                    self::event($event, $channel, $now, $streams, $off, $dates);
                 } catch (\Throwable) {
-                    return 'An event of it has a date or a rule that cannot be read: '
+                    return 'An event of it has a date or a rule that is not read here: '
                         .self::text($event, 'SUMMARY', 80).'.';
                 }
             }
@@ -112,9 +127,18 @@ final class ICalendar
     /**
      * @param  list<PlannedStream>  $streams
      * @param  list<string>  $off
+     * @param  int  $dates  that may still be gone over
+     *
+     * @throws \RangeException
      */
-    private static function event(VEvent $event, Channel $channel, Moment $now, array &$streams, array &$off): void
-    {
+    private static function event(
+        VEvent $event,
+        Channel $channel,
+        Moment $now,
+        array &$streams,
+        array &$off,
+        int &$dates,
+    ): void {
         $start = self::property($event, 'DTSTART');
         if (! $start instanceof CalendarMoment) {
             return;
@@ -148,17 +172,29 @@ final class ICalendar
 
             return;
         }
-        $iterator = new \Sabre\VObject\Recur\EventIterator([$event], null, $channel->zone);
-        $iterator->fastForward($from);
+        self::mustEnd($event);
+        $iterator = new EventIterator([$event], null, $channel->zone);
         $until = $from->modify('+'.self::AHEAD.' days');
-        for ($count = 0; $iterator->valid() && $count < self::WRITTEN_OUT; $count++) {
-            $at = $iterator->getDtStart();
-            if ($at > $until) {
-                break;
+        for (; $iterator->valid() && $iterator->getDtStart() <= $until; $iterator->next()) {
+            if (--$dates < 0 || count($streams) > StreamPlan::MOST) {
+                throw new \RangeException;
             }
-            $here = self::here($at, $channel->zone);
-            $streams[] = $stream($here->format('Y-m-d'), $here);
-            $iterator->next();
+            $here = self::here($iterator->getDtStart(), $channel->zone);
+            if ($here >= $from) {
+                $streams[] = $stream($here->format('Y-m-d'), $here);
+            }
+        }
+    }
+
+    /** @throws \RangeException for a rule of which the library might look for the next date without an end */
+    private static function mustEnd(VEvent $event): void
+    {
+        $rule = self::property($event, 'RRULE');
+        $parts = $rule instanceof Recur ? array_change_key_case($rule->getParts(), CASE_UPPER) : ['FREQ' => 'DAILY'];
+        $often = is_string($parts['FREQ'] ?? null) ? strtoupper($parts['FREQ']) : '';
+        $known = ['FREQ', 'INTERVAL', 'COUNT', 'UNTIL', 'WKST', ...self::READ[$often] ?? []];
+        if (! isset(self::READ[$often]) || array_diff(array_keys($parts), $known) !== []) {
+            throw new \RangeException;
         }
     }
 

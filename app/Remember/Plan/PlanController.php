@@ -80,6 +80,7 @@ final readonly class PlanController
     /** A day off, or on again. */
     public function day(Channel $channel, string $day, #[CurrentUser] User $user): RedirectResponse
     {
+        abort_if(Moment::fromIso($day) === null, Response::HTTP_NOT_FOUND);
         $plan = self::plan($channel);
         $isOff = in_array($day, $plan->daysOff, true);
         $off = $isOff ? array_values(array_diff($plan->daysOff, [$day])) : [...$plan->daysOff, $day];

@@ -19,7 +19,8 @@ final class LiveTest extends TestCase
         $this->post(route('remember.live.store', $this->cove), ['shows' => '[counter.planks] planks', 'size' => '64']);
         $address = LiveAddress::query()->firstOrFail();
         auth()->logout();
-        $this->get(route('live.text', $address->token))->assertOk()->assertContent('41 planks');
+        $answer = $this->get(route('live.text', $address->token))->assertOk()->assertContent('41 planks');
+        self::assertSame([], $answer->headers->getCookies(), 'no session begins with each look');
         app(MemoryEditor::class)->count($this->cove, 'planks', Owner::channel(), 42, $this->wren);
         $this->get(route('live.text', $address->token))->assertContent('41 planks');
         $this->travel(2)->seconds();
@@ -41,6 +42,8 @@ final class LiveTest extends TestCase
             '[add 1 to counter.planks]' => 'It would change counter.planks',
             'Ahoy [caller]' => 'Nobody calls it',
             '[words]' => 'Nobody calls it',
+            '[1 + word 2]' => 'Nobody calls it',
+            '[when (words | upper) is "A"]x[end]' => 'Nobody calls it',
             '[counter.plonks]' => 'plonks',
             '' => 'Enter what it shows',
         ];

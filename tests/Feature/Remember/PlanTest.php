@@ -34,6 +34,7 @@ final class PlanTest extends TestCase
         $file = UploadedFile::fake()->createWithContent('plan.ics', $ics);
         $this->post(route('remember.plan.bring', $this->cove), ['calendar' => $file]);
         self::assertSame($plan, $this->cove->refresh()->plan);
+        $this->post(route('remember.plan.day', [$this->cove, '2026-99-99']))->assertNotFound();
         $this->delete(route('remember.plan.destroy', [$this->cove, 0]));
         self::assertCount(4, $this->cove->refresh()->plan['streams'] ?? []);
         $broken = "BEGIN:VCALENDAR\nBEGIN:VEVENT\nDTSTART:20269999\nEND:VEVENT\nEND:VCALENDAR";
@@ -90,6 +91,31 @@ final class PlanTest extends TestCase
         self::assertSame(array_map(static fn (string $date): string => "$date 09:00", $dates), $on);
     }
 
+    public function test_rules_that_never_give_a_date_and_years_of_dates_end(): void
+    {
+        $rules = [
+            'FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30',
+            'FREQ=DAILY;INTERVAL=7;BYDAY=MO',
+            'FREQ=HOURLY;BYHOUR=30',
+            'FREQ=SECONDLY',
+            'FREQ=DAILY;BYMONTH=13',
+            'FREQ=WEEKLY;INTERVAL=2;BYDAY=ZZ',
+            'FREQ=DAILY;INTERVAL=0',
+            'FREQ=YEARLY;BYMONTH=2;BYDAY=MO;BYSETPOS=9',
+        ];
+        foreach ($rules as $rule) {
+            self::assertIsString(self::brought("DTSTART:19970902T090000\r\nRRULE:$rule"), $rule);
+        }
+        $never = self::brought("DTSTART:19970902T090000\r\nRRULE:FREQ=MONTHLY;BYMONTHDAY=31;INTERVAL=12");
+        self::assertInstanceOf(StreamPlan::class, $never);
+        $old = self::read("DTSTART:19470902T090000\r\nRRULE:FREQ=DAILY;INTERVAL=2");
+        $age = (int) (new \DateTimeImmutable('1947-09-02'))->diff(new \DateTimeImmutable('1997-09-01'))->days;
+        $days = array_filter(range($age, $age + 369), static fn (int $day): bool => $day % 2 === 0);
+        self::assertCount(count($days), $old->streams, 'every other day of the 370 to come');
+        $many = str_repeat("END:VEVENT\r\nBEGIN:VEVENT\r\nDTSTART:19010902T090000\r\nRRULE:FREQ=DAILY\r\n", 50);
+        self::assertIsString(self::brought("DTSTART:19970902T090000\r\n$many"), 'together they are too many');
+    }
+
     public function test_what_comes_each_week_for_good_stays_weekly_with_its_exceptions(): void
     {
         $plan = self::read("DTSTART;TZID=America/New_York:19970902T090000\r\nDURATION:PT2H"
@@ -108,14 +134,20 @@ final class PlanTest extends TestCase
 
     private static function read(string $event): StreamPlan
     {
+        $plan = self::brought($event);
+
+        return $plan instanceof StreamPlan ? $plan : self::fail($plan);
+    }
+
+    private static function brought(string $event): StreamPlan|string
+    {
         $text = "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//x//x//EN\r\nBEGIN:VEVENT\r\nUID:1\r\n"
             ."DTSTAMP:19970901T000000Z\r\nSUMMARY:Planking\r\n$event\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
-        $plan = ICalendar::read(
+
+        return ICalendar::read(
             $text,
             Channel::of('lantern_cove', 'Lantern Cove', 'en', 'America/New_York'),
             Moment::fromIso('1997-09-01T12:00:00Z') ?? new Moment(0),
         );
-
-        return $plan instanceof StreamPlan ? $plan : self::fail($plan);
     }
 }
