@@ -95,23 +95,27 @@ final readonly class PastedTable
         $rows = [];
         $open = [];
         $lines = preg_split('/\R/u', $pasted) ?: [];
+        [$isOdd, $isQuoted] = [false, false];
         for ($at = 0; $at < count($lines); $at++) {
+            // Told line by line: to look through the whole record at each of its lines takes minutes where it is long.
+            $start = $open === [] ? '^|' : '';
+            $isOdd = $isOdd !== (substr_count($lines[$at], '"') % 2 === 1);
+            $isQuoted = $isQuoted
+                || preg_match("/(?:$start".preg_quote($separator, '/').')[ ]*+"/', $lines[$at]) === 1;
             $open[] = $lines[$at];
-            $record = implode("\n", $open);
             // A cell in quotes may go on over lines: the record ends where its quotes are even.
-            $goesOn =
-                substr_count($record, '"') % 2 === 1
-                && preg_match('/(?:^|'.preg_quote($separator, '/').')[ ]*+"/', $record) === 1;
+            $goesOn = $isOdd && $isQuoted;
             if ($goesOn && $at + 1 < count($lines)) {
                 continue;
             }
             if ($goesOn && count($open) > 1) {
                 // It never ended: each of its lines stands for itself.
                 $at -= count($open) - 1;
-                $record = $open[0];
+                $open = [$open[0]];
             }
-            $rows[] = array_map(strval(...), str_getcsv($record, $separator, '"', ''));
+            $rows[] = array_map(strval(...), str_getcsv(implode("\n", $open), $separator, '"', ''));
             $open = [];
+            [$isOdd, $isQuoted] = [false, false];
         }
 
         return $rows;
