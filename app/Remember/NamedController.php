@@ -107,7 +107,7 @@ final readonly class NamedController
             $save = function () use ($channel, $kind, $stable, $user, $state, $to, $renamed, $uses, $own, $name): void {
                 $this->put($channel, $kind, $stable, $user, $state);
                 $renamed->save($channel, $uses, $user);
-                $own->rename($channel, $kind, $name, $to, $user);
+                $own->rename($channel, $user, $kind, $name, $to);
             };
             DB::transaction($save);
         } catch (StaleRevision $meanwhile) {

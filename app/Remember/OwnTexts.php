@@ -50,7 +50,7 @@ final readonly class OwnTexts
         return $changed;
     }
 
-    public function rename(Channel $channel, NamedDefinition $kind, string $from, string $to, User $by): void
+    public function rename(Channel $channel, User $by, NamedDefinition $kind, string $from, string $to): void
     {
         $renamed = fn (string $text): string => Renaming::in(
             $this->prepared->response($text),

@@ -18,6 +18,9 @@ final readonly class Erasing
 {
     public const NOBODY = 'someone who left';
 
+    /** A line of which nothing is left but that there was one. */
+    private const EMPTIED = "text = '', findable = '', outcome = '', memory = '{}', readings = '{}'";
+
     public function __construct(private Connection $connection)
     {
     }
@@ -121,16 +124,15 @@ final readonly class Erasing
     {
         $nobody = json_encode(['id' => '', 'login' => '', 'name' => self::NOBODY, 'levels' => [], 'tier' => 0]);
         $this->connection->update(
-            "UPDATE heard_lines SET text = '', outcome = '', memory = '{}', readings = '{}', person = ? WHERE "
-                ."channel_id = ? AND JSON_VALUE(person, '$.id') = ?",
+            'UPDATE heard_lines SET '.self::EMPTIED.", person = ? WHERE channel_id = ? AND JSON_VALUE(person, '$.id') "
+                .'= ?',
             [$nobody, $channel, $person],
         );
         foreach ($names as $name) {
             // As a word of its own: whoever is called Ann is not in every annual.
-            $word = '(?i)(^|[^\p{L}\p{N}_])\Q'.str_replace('\E', '', $name).'\E($|[^\p{L}\p{N}_])';
+            $word = '(?i)(^|[^\p{L}\p{N}_])'.preg_quote($name).'($|[^\p{L}\p{N}_])';
             $this->connection->update(
-                "UPDATE heard_lines SET text = '', outcome = '', memory = '{}', readings = '{}' WHERE channel_id = ? "
-                    .'AND text REGEXP ?',
+                'UPDATE heard_lines SET '.self::EMPTIED.' WHERE channel_id = ? AND text REGEXP ?',
                 [$channel, $word],
             );
             $this->connection->update(

@@ -172,6 +172,7 @@ final class PointsTest extends TestCase
         self::assertSame(14, (int) DB::table('ledger')->where('viewer_id', $odo)->sum('delta'), 'the ledger adds up');
         $this->delete(route('remember.person.erase', [$this->cove, $odo]));
         self::assertTrue($this->cove->viewers()->where('login', 'odo')->whereKey($odo)->exists());
+        self::assertContains('heard_lines.findable', $this->columnsWith('odo'));
         $this->delete(route('remember.person.erase', [$this->cove, $odo]), ['confirmed' => '1']);
         $left = $this->cove->viewers()->whereKey($odo)->firstOrFail();
         self::assertSame(Erasing::NOBODY, $left->name);
@@ -181,6 +182,7 @@ final class PointsTest extends TestCase
         self::assertNotContains('ahoy', $texts);
         self::assertNotContains('Odo has my adze, I tell you', $texts);
         self::assertContains('the odometer is broken', $texts, 'a name is a word, not a part of one');
+        self::assertSame([], $this->columnsWith('odo'), 'what is searched, too');
         $this->get(route('remember.viewers', [$this->cove, 'find' => 'odo']))->assertDontSee('>Odo<', false);
         DB::table('channels')->where('id', $this->cove->id)->update(['tally' => 0]);
         // A backup brings them back under their id: they are forgotten again.
@@ -251,5 +253,23 @@ final class PointsTest extends TestCase
         $start = $this->cove->fields()->where('name', 'pebbles')->value('start');
 
         return is_int($kept) ? $kept : (int) (is_string($start) ? $start : 0);
+    }
+
+    /** @return list<string> the columns in which a word stands, of all that is kept; the made-up cast is nobody */
+    private function columnsWith(string $word): array
+    {
+        $columns = DB::select(
+            'SELECT table_name AS of, column_name AS name FROM information_schema.columns WHERE table_schema = '
+                ."DATABASE() AND data_type LIKE '%text' OR table_schema = DATABASE() AND data_type = 'varchar'",
+        );
+        $found = [];
+        foreach ($columns as $column) {
+            /** @var object{of: string, name: string} $column */
+            $isIn = $column->of !== 'cast_members'
+                && DB::table($column->of)->whereRaw("`{$column->name}` REGEXP ?", ["(?i)\\b$word\\b"])->exists();
+            $found = $isIn ? [...$found, "{$column->of}.{$column->name}"] : $found;
+        }
+
+        return $found;
     }
 }
