@@ -10,9 +10,12 @@ use App\Border\SecurityHeaders;
 use App\Border\StartSession;
 use App\Border\TrustedHosts;
 use App\Border\WellFormed;
+use App\Models\EffectRow;
+use App\Models\FetchedAnswer;
 use App\Models\HandedSaying;
 use App\Models\LoggedLine;
 use App\Models\TakenEvent;
+use App\Web\LookAtAddresses;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
@@ -29,8 +32,15 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', health: '/up')
     ->withCommands([__DIR__.'/../app/Console'])
     ->withSchedule(function (Schedule $schedule): void {
-        $models = [LoggedLine::class, TakenEvent::class, HandedSaying::class];
+        $models = [
+            LoggedLine::class,
+            TakenEvent::class,
+            HandedSaying::class,
+            EffectRow::class,
+            FetchedAnswer::class,
+        ];
         $schedule->command('model:prune', ['--model' => $models, '--chunk' => 2_000])->hourly()->withoutOverlapping(30);
+        $schedule->call(LookAtAddresses::all(...))->hourly();
         $schedule->command('queue:prune-failed', ['--hours' => 24 * 30])->daily();
     })
     ->withMiddleware(function (Middleware $middleware): void {

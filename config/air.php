@@ -21,4 +21,10 @@ return [
     // The simulated streaming service lets whoever knows this write in it.
     'harbour' => '127.0.0.1:'.env('HARBOUR_DETAILS_PORT', '16780'),
     'harbour_key' => (string) env('HARBOUR_KEY', ''),
+    // What the parrot shows to the service to set title, category, tags and marks. The harbour’s own is for the harbour
+    // alone, and for no service that stands in its place.
+    'service_key' => (string) env(
+        'AIR_SERVICE_KEY',
+        env('AIR_DETAILS') === null ? (string) env('HARBOUR_PARROT_KEY', '') : '',
+    ),
 ];

@@ -46,10 +46,14 @@ final class ChatServer
         }
     }
 
-    /** A simulated person says something. */
-    public function hear(Viewer $viewer, string $channel, string $text): void
+    /**
+     * A simulated person says something.
+     *
+     * @param  string  $target  a channel with its sign, or a nick
+     */
+    public function hear(Viewer $viewer, string $target, string $text): void
     {
-        $this->relay($viewer->login, $channel, $text, self::tagsOf($viewer), null);
+        $this->relay($viewer->login, $target, $text, self::tagsOf($viewer), null);
     }
 
     /** A simulated person arrives or leaves. */

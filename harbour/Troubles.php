@@ -10,9 +10,10 @@ use function Amp\delay;
 final class Troubles
 {
     /**
-     * What can be asked for: all connections drop, lines come late, or twice, details come late, everything is refused.
+     * What can be asked for: all connections drop, lines come late, or twice, details come late, everything is refused,
+     * and the parrot has no rights.
      */
-    public const KINDS = ['drop', 'delay', 'twice', 'slow', 'refuse'];
+    public const KINDS = ['drop', 'delay', 'twice', 'slow', 'refuse', 'deny'];
 
     public const LATE_SECONDS = 2.0;
 

@@ -6,7 +6,8 @@ declare(strict_types=1);
 // php harbour/run.php --chat-port=16680 --details-port=16780 [--seed=1] [--people=60] [--pace=12]
 //     [--channel=lantern_cove] [--moderators=silver_parrot] [--accounts=name:secret,…] [--password=…]
 //     [--certificate=FILE --certificate-key=FILE]
-// HARBOUR_KEY in the environment is what whoever wants to write there must know.
+// HARBOUR_KEY in the environment is what whoever wants to write there must know, HARBOUR_PARROT_KEY what the parrot
+// shows to set title, category, tags and marks.
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
@@ -51,7 +52,7 @@ $town = new Town(
 $town->found($channel, [
     'title' => 'Planking the port side',
     'category' => 'Planking',
-    'categories' => ['Planking', 'Caulking', 'Rigging', 'Painting'],
+    'categories' => array_keys(Town::CATEGORIES),
     'tags' => ['boats', 'wood'],
     'viewers' => 61,
     'followers' => 12345,
@@ -69,7 +70,13 @@ $chat = new ChatServer(
     Accounts::of($option('accounts'), $option('password')),
     $troubles,
 );
-$web = new WebService($town, $chat, $troubles, (string) getenv('HARBOUR_KEY'));
+$web = new WebService(
+    $town,
+    $chat,
+    $troubles,
+    (string) getenv('HARBOUR_KEY'),
+    (string) getenv('HARBOUR_PARROT_KEY'),
+);
 
 // Lines are short and come alone: none waits for another to fill a packet.
 $context = (new BindContext)->withTcpNoDelay();

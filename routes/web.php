@@ -12,24 +12,37 @@ use App\Accounts\SessionController;
 use App\Accounts\SignInLinkController;
 use App\Publish\ChatController;
 use App\Publish\ConnectionController;
+use App\Publish\FromChat\FromChatController;
 use App\Publish\HealthController;
 use App\Publish\PublishController;
 use App\Publish\WaitingController;
 use App\Rehearse\CastController;
 use App\Rehearse\ExpectationController;
+use App\Rehearse\KeepChangesController;
 use App\Rehearse\RehearseController;
 use App\Rehearse\TryController;
 use App\Remember\Counters\CounterController;
 use App\Remember\EmotesController;
+use App\Remember\Goods\GoodsController;
+use App\Remember\Lists\FromChatItemController;
 use App\Remember\Lists\ListController;
 use App\Remember\Live\LiveController;
+use App\Remember\Lookups\AddressesController;
+use App\Remember\Lookups\AskingController;
+use App\Remember\Lookups\CandidatesController;
+use App\Remember\Lookups\CannedController;
+use App\Remember\Lookups\LookupsController;
 use App\Remember\MemoryController;
+use App\Remember\Moving\MovingController;
 use App\Remember\NamedController;
 use App\Remember\Plan\PlanController;
 use App\Remember\Points\PointsController;
 use App\Remember\Quotes\QuotesController;
+use App\Remember\Ranks\RanksController;
+use App\Remember\Regulars\RegularsController;
 use App\Remember\Transfer\TransferController;
 use App\Remember\Viewers\ViewersController;
+use App\Write\AliasController;
 use App\Write\CommandController;
 use App\Write\CommandsController;
 use App\Write\DeletedCommandsController;
@@ -37,9 +50,14 @@ use App\Write\FindingsController;
 use App\Write\FloodController;
 use App\Write\HelpController;
 use App\Write\ImportController;
+use App\Write\ManyController;
 use App\Write\PackController;
+use App\Write\PhraseOrderController;
+use App\Write\PhrasesController;
 use App\Write\PreviewController;
 use App\Write\ReferenceController;
+use App\Write\RefusalsController;
+use App\Write\TimersController;
 use App\Write\UndoDefinitionController;
 use Illuminate\Support\Facades\Route;
 
@@ -133,14 +151,24 @@ Route::prefix('/channels/{channel}')
             Route::get('/write/deleted', [DeletedCommandsController::class, 'index'])->name('write.deleted');
             Route::get('/write/pack', [PackController::class, 'export'])->name('write.pack.export');
             Route::get('/write/help', HelpController::class)->name('write.help');
+            Route::get('/write/mistyped', [AliasController::class, 'index'])->name('write.mistyped');
+            Route::get('/write/timers', [TimersController::class, 'index'])->name('write.timers');
+            Route::get('/write/timers/picture', [TimersController::class, 'picture'])->name('write.timers.picture');
+            Route::get('/write/phrases', [PhraseOrderController::class, 'index'])->name('write.phrase-order');
             Route::get('/write/findings', [FindingsController::class, 'index'])->name('write.findings');
             Route::get('/write/reference', ReferenceController::class)->name('write.reference');
             Route::post('/write/preview', PreviewController::class)
                 ->middleware(['throttle:typing', 'one-at-a-time:preview'])
                 ->name('write.preview');
+            Route::post('/write/phrases', PhrasesController::class)
+                ->middleware(['throttle:typing', 'one-at-a-time:phrases'])
+                ->name('write.phrases');
             Route::get('/remember', [MemoryController::class, 'index'])->name('remember');
             Route::get('/remember/quotes', [QuotesController::class, 'index'])->name('remember.quotes');
+            Route::get('/remember/regulars', [RegularsController::class, 'index'])->name('remember.regulars');
             Route::get('/remember/points', [PointsController::class, 'index'])->name('remember.points');
+            Route::get('/remember/ranks', [RanksController::class, 'index'])->name('remember.ranks');
+            Route::get('/remember/goods', GoodsController::class)->name('remember.goods');
             Route::get('/remember/plan', [PlanController::class, 'index'])->name('remember.plan');
             Route::get('/remember/plan/calendar', [PlanController::class, 'give'])->name('remember.plan.give');
             Route::get('/remember/viewers', [ViewersController::class, 'index'])->name('remember.viewers');
@@ -148,7 +176,9 @@ Route::prefix('/channels/{channel}')
             Route::get('/remember/viewers/{viewer}/export', [ViewersController::class, 'export'])->name(
                 'remember.person.export',
             );
+            Route::get('/remember/moving', [MovingController::class, 'index'])->name('remember.moving');
             Route::get('/remember/live', [LiveController::class, 'index'])->name('remember.live');
+            Route::get('/remember/lookups', [LookupsController::class, 'index'])->name('remember.lookups');
             Route::get('/remember/counters/{stable}', CounterController::class)->name('remember.counter');
             Route::get('/remember/lists/{stable}', [ListController::class, 'show'])->name('remember.list');
             Route::get('/remember/take/{transfer}/{format}', [TransferController::class, 'take'])
@@ -176,6 +206,7 @@ Route::prefix('/channels/{channel}')
             Route::post('/publish/chat/stream', [ChatController::class, 'stream'])
                 ->middleware('throttle:streaming')
                 ->name('publish.stream');
+            Route::get('/write/from-chat', [FromChatController::class, 'index'])->name('write.from-chat');
             Route::get('/rehearse', RehearseController::class)->name('rehearse');
             Route::post('/rehearse/try', TryController::class)
                 ->middleware(['throttle:trying', 'one-at-a-time:try'])
@@ -196,7 +227,25 @@ Route::prefix('/channels/{channel}')
             Route::post('/write/commands/{command}/switch', [CommandController::class, 'switch'])->name('write.switch');
             Route::get('/write/commands/{command}/copy', [CommandController::class, 'duplicate'])->name('write.copy');
             Route::delete('/write/commands/{command}', [CommandController::class, 'destroy'])->name('write.drop');
+            Route::post('/write/timers', [TimersController::class, 'store'])->name('write.timers.store');
+            Route::put('/write/timers/{timer}', [TimersController::class, 'update'])->name('write.timers.update');
+            Route::post('/write/timers/{timer}/now', [TimersController::class, 'now'])->name('write.timers.now');
+            Route::delete('/write/timers/{timer}', [TimersController::class, 'destroy'])->name('write.timers.destroy');
+            Route::post('/write/phrases/move', [PhraseOrderController::class, 'move'])->name('write.phrase-order.move');
+            Route::post('/write/phrases/{batch}/undo', [PhraseOrderController::class, 'undo'])
+                ->whereUlid('batch')
+                ->name('write.phrase-order.undo');
+            Route::post('/write/aliases', [AliasController::class, 'store'])->name('write.alias');
+            Route::post('/write/from-chat/seen', [FromChatController::class, 'seen'])->name('write.from-chat.seen');
+            Route::post('/write/from-chat/{effect}/undo', [FromChatController::class, 'undo'])->name(
+                'write.from-chat.undo',
+            );
+            Route::post('/write/many', [ManyController::class, 'store'])->name('write.many');
+            Route::post('/write/many/{batch}/undo', [ManyController::class, 'undo'])
+                ->where('batch', '[0-9A-Za-z]{26}')
+                ->name('write.many.undo');
             Route::put('/write/flood', FloodController::class)->name('write.flood');
+            Route::put('/write/refusals', RefusalsController::class)->name('write.refusals');
             Route::post('/write/undo/{change}', [DeletedCommandsController::class, 'restore'])->name('write.undo');
             Route::post('/definitions/{definitionChange}/undo', UndoDefinitionController::class)->name(
                 'definitions.undo',
@@ -208,6 +257,7 @@ Route::prefix('/channels/{channel}')
             Route::delete('/rehearse/cast/{castMember}', [CastController::class, 'destroy'])->name(
                 'rehearse.cast.destroy',
             );
+            Route::post('/rehearse/keep', KeepChangesController::class)->name('rehearse.keep');
             Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
             Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
             Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');
@@ -241,15 +291,22 @@ Route::prefix('/channels/{channel}')
             Route::post('/remember/viewers/{viewer}/merge', [ViewersController::class, 'merge'])->name(
                 'remember.person.merge',
             );
+            Route::post('/remember/regulars', [RegularsController::class, 'store'])->name('remember.regulars.store');
+            Route::put('/remember/regulars', [RegularsController::class, 'rule'])->name('remember.regulars.rule');
+            Route::delete('/remember/regulars/{viewer}', [RegularsController::class, 'destroy'])->name(
+                'remember.regulars.destroy',
+            );
             Route::prefix('/remember/points')
                 ->where(['stable' => '[^/]{1,60}'])
                 ->name('remember.points.')
                 ->group(function (): void {
                     Route::post('/earnings', [PointsController::class, 'earn'])->name('earn');
                     Route::delete('/earnings/{earning}', [PointsController::class, 'unearn'])->name('unearn');
-                    Route::put('/{stable}/ranks', [PointsController::class, 'ranks'])->name('ranks');
                     Route::post('/{stable}/hand-out', [PointsController::class, 'handOut'])->name('hand');
                 });
+            Route::put('/remember/ranks/{stable}', [RanksController::class, 'update'])
+                ->where('stable', '[^/]{1,60}')
+                ->name('remember.ranks.update');
             Route::prefix('/remember/plan')
                 ->where(['day' => '[0-9]{4}-[0-9]{2}-[0-9]{2}'])
                 ->name('remember.plan.')
@@ -258,6 +315,26 @@ Route::prefix('/channels/{channel}')
                     Route::post('/calendar', [PlanController::class, 'bring'])->name('bring');
                     Route::post('/days/{day}', [PlanController::class, 'day'])->name('day');
                     Route::delete('/{number}', [PlanController::class, 'destroy'])->name('destroy');
+                });
+            Route::prefix('/remember/lookups')
+                ->where(['stable' => '[^/]{1,60}'])
+                ->name('remember.lookups.')
+                ->group(function (): void {
+                    Route::post('/', [LookupsController::class, 'store'])->name('store');
+                    Route::post('/ask', [AskingController::class, 'ask'])->middleware('throttle:asking')->name('ask');
+                    Route::post('/try', [AskingController::class, 'try'])->middleware('throttle:typing')->name('try');
+                    Route::post('/see', [AskingController::class, 'see'])->middleware('throttle:typing')->name('see');
+                    Route::post('/candidates', [CandidatesController::class, 'find'])
+                        ->middleware('throttle:asking')
+                        ->name('candidates');
+                    Route::post('/candidates/keep', [CandidatesController::class, 'keep'])->name('candidates.keep');
+                    Route::put('/{stable}', [LookupsController::class, 'update'])->name('update');
+                    Route::post('/{stable}/copy', [LookupsController::class, 'copy'])->name('copy');
+                    Route::delete('/{stable}', [LookupsController::class, 'destroy'])->name('destroy');
+                    Route::post('/{stable}/rehearse', [CannedController::class, 'rehearse'])->name('rehearse');
+                    Route::post('/{stable}/canned', [CannedController::class, 'store'])->name('canned');
+                    Route::post('/{stable}/canned/choose', [CannedController::class, 'choose'])->name('choose');
+                    Route::post('/{stable}/canned/drop', [CannedController::class, 'destroy'])->name('drop');
                 });
             Route::prefix('/remember/live')
                 ->name('remember.live.')
@@ -268,6 +345,9 @@ Route::prefix('/channels/{channel}')
                     Route::delete('/{liveAddress}', [LiveController::class, 'destroy'])->name('destroy');
                 });
             Route::post('/remember/lists/{stable}/items', [ListController::class, 'add'])->name('remember.list.add');
+            Route::put('/remember/lists/{stable}/from-chat/{item}', FromChatItemController::class)->name(
+                'remember.list.from-chat',
+            );
             Route::put('/remember/lists/{stable}/items/{item}', [ListController::class, 'item'])->name(
                 'remember.list.item',
             );
@@ -299,7 +379,20 @@ Route::prefix('/channels/{channel}')
         Route::middleware('can:manage,channel')->group(function (): void {
             Route::get('/publish/connection', [ConnectionController::class, 'edit'])->name('publish.connection');
             Route::put('/publish/connection', [ConnectionController::class, 'update']);
+            Route::put('/write/from-chat', [FromChatController::class, 'rules'])->name('write.from-chat.rules');
+            Route::post('/write/from-chat/{effect}', [FromChatController::class, 'decide'])->name(
+                'write.from-chat.decide',
+            );
+            Route::post('/remember/lookup-hosts', [AskingController::class, 'allow'])->name('remember.lookups.allow');
+            Route::put('/remember/addresses', AddressesController::class)->name('remember.addresses');
+            Route::delete('/remember/lookup-hosts', [AskingController::class, 'forbid'])->name(
+                'remember.lookups.forbid',
+            );
             Route::put('/publish/keep', [ConnectionController::class, 'keep'])->name('publish.keep');
+            Route::get('/remember/moving/take', [MovingController::class, 'take'])->name('remember.moving.take');
+            Route::post('/remember/moving/look', [MovingController::class, 'look'])->name('remember.moving.look');
+            Route::post('/remember/moving/stop', [MovingController::class, 'stop'])->name('remember.moving.stop');
+            Route::post('/remember/moving/bring', [MovingController::class, 'bring'])->name('remember.moving.bring');
             Route::delete('/remember/viewers/{viewer}', [ViewersController::class, 'erase'])->name(
                 'remember.person.erase',
             );

@@ -7,10 +7,14 @@ namespace App\Air;
 use Amp\Socket\ServerSocket;
 use App\Air\Streams\Streams;
 use App\Publish\Editions;
+use App\Publish\FromChat\CarryOut;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
 use Revolt\EventLoop;
 use SilverParrot\Chat\ChatLine;
+use SilverParrot\Chat\Saying;
+use SilverParrot\Hearing\RankReached;
+use SilverParrot\Hearing\Timers\TimerDue;
 use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 use Throwable;
@@ -32,7 +36,12 @@ final class Air
     /** Seconds; what is earned by the minute is given a little later. */
     private const EARN_EVERY = 15.0;
 
+    private const TIMERS_EVERY = 5.0;
+
     private const PING_EVERY = 30.0;
+
+    /** Seconds; it is asked ahead by the minute. */
+    private const AHEAD_EVERY = 15.0;
 
     private const STREAMS_EVERY = 15.0;
 
@@ -63,11 +72,20 @@ final class Air
 
     private readonly Containment $containment;
 
+    private readonly WhoIsHere $here;
+
+    private readonly ServiceEffects $service;
+
+    private readonly TimeHere $time;
+
+    private readonly AskedAhead $ahead;
+
     public function __construct(
         private readonly Connection $connection,
         Editions $editions,
         AirSettings $settings,
         Wording $wording,
+        private readonly CarryOut $effects,
     ) {
         $lease = new Lease($connection, gethostname().'/'.getmypid().'/'.bin2hex(random_bytes(4)));
         $this->onAir = new OnAirNow;
@@ -79,6 +97,10 @@ final class Air
         $this->chats = new Chats($this->intake->hear(...), $settings->authorities);
         $this->speaker = new Speaker($this->outgoing);
         $this->watch = new StreamWatch($connection);
+        $this->here = new WhoIsHere($connection);
+        $this->service = new ServiceEffects($connection, $settings->service);
+        $this->time = new TimeHere($connection);
+        $this->ahead = new AskedAhead;
         $this->holding = new Holding(
             $connection,
             $editions,
@@ -103,6 +125,8 @@ final class Air
         EventLoop::repeat(self::DETAILS_EVERY, fn () => $this->ofEach($this->lookAtStream(...)));
         EventLoop::repeat(self::STREAMS_EVERY, fn () => $this->streams->beat());
         EventLoop::repeat(self::EARN_EVERY, fn () => $this->ofEach($this->giveEarned(...)));
+        EventLoop::repeat(self::TIMERS_EVERY, fn () => $this->ofEach($this->lookAtTimers(...)));
+        EventLoop::repeat(self::AHEAD_EVERY, fn () => $this->ofEach($this->askAhead(...)));
         EventLoop::repeat(self::PING_EVERY, fn () => $this->chats->ping());
         EventLoop::repeat(self::TELL_EVERY, fn () => $this->tellTurnedAway());
         foreach ([SIGTERM, SIGINT] as $signal) {
@@ -151,6 +175,7 @@ final class Air
         $this->chats->serve($this->onAir->all());
         $this->onAir->seatAll();
         $this->ofEach(fn (ChannelOnAir $channel) => Tallies::keep($channel, $this->store($channel)));
+        $this->ofEach($this->carryOut(...));
         $waiting = $this->containment->alone(fn (): array => $this->outgoing->waiting(array_keys($this->onAir->all())));
         $this->ofEach(function (ChannelOnAir $channel) use ($waiting): void {
             $channel->isBehind = $waiting === null || in_array($channel->id, $waiting, true);
@@ -163,14 +188,50 @@ final class Air
 
     private function heardIn(ChannelOnAir $channel, ChatLine $line): void
     {
-        $this->containment->of($channel, function () use ($channel, $line): void {
-            $sayings = $channel->hear($line);
-            if ($sayings === null && $this->onAir->has($channel)) {
-                $this->onAir->remove($channel->id);
-            } elseif ($sayings !== null && $sayings !== []) {
-                $this->speaker->answer($channel, $sayings);
+        $this->containment->of($channel, fn () => $this->answer($channel, $channel->hear($line)));
+        $this->containment->of($channel, fn () => $this->carryOut($channel));
+    }
+
+    /** What a turn has kept to be done after it, and the answers to it. */
+    private function carryOut(ChannelOnAir $channel): void
+    {
+        if (! $channel->owes || ! $this->onAir->has($channel)) {
+            return;
+        }
+        $channel->owes = false;
+        foreach ($this->effects->waitingIn($channel->id, $channel->epoch) as $number => $event) {
+            // The next line finds what was changed, though the next beat would only then.
+            $this->holding->reread($channel);
+            $sayings = $channel->happens($event);
+            $this->answer($channel, $sayings);
+            if ($sayings !== null) {
+                CarryOut::told($channel->id, $number);
+            }
+        }
+        $this->askService($channel);
+    }
+
+    /** Other lines go on meanwhile; what came of it is told as soon as it is known. */
+    private function askService(ChannelOnAir $channel): void
+    {
+        async(function () use ($channel): void {
+            $isKnown = $this->containment->of($channel, fn (): bool => $this->service->next($channel));
+            // What failed is tried again with the next beat.
+            $channel->owes = $channel->owes || $isKnown !== false;
+            if ($isKnown === true) {
+                $this->containment->of($channel, fn () => $this->carryOut($channel));
             }
         });
+    }
+
+    /** @param  list<Saying>|null  $sayings  null where the channel is not ours any more */
+    private function answer(ChannelOnAir $channel, ?array $sayings): void
+    {
+        if ($sayings === null && $this->onAir->has($channel)) {
+            $this->onAir->remove($channel->id);
+        } elseif ($sayings !== null && $sayings !== []) {
+            $this->speaker->answer($channel, $sayings);
+        }
     }
 
     private function tell(ChannelOnAir $channel, LogEntry $line): void
@@ -193,7 +254,34 @@ final class Air
 
     private function giveEarned(ChannelOnAir $channel): void
     {
-        Earnings::give($channel, $this->store($channel), Moment::of(now()));
+        $now = Moment::of(now());
+        $here = fn (): array => $this->here->of($channel, $now);
+        // The screens go by the list too, whether or not anything is earned.
+        $here();
+        $this->time->count($channel, $now);
+        $channel->regulars->read();
+        $channel->regulars->earn($channel, $this->store($channel), $now);
+        Earnings::give(
+            $channel,
+            $this->store($channel),
+            $now,
+            $here,
+            fn (RankReached $event) => $this->answer($channel, $channel->happens($event)),
+        );
+    }
+
+    /** What is due while the chat is away waits for it, and does not count as said. */
+    private function lookAtTimers(ChannelOnAir $channel): void
+    {
+        if (! Speaker::canSay($channel)) {
+            return;
+        }
+        Timers::look(
+            $channel,
+            $this->store($channel),
+            Moment::of(now()),
+            fn (TimerDue $event) => $this->answer($channel, $channel->happens($event)),
+        );
     }
 
     private function lookAtStream(ChannelOnAir $channel): void
@@ -204,6 +292,11 @@ final class Air
                 fn () => $this->watch->look($channel, fn (): bool => $this->onAir->has($channel)),
             ),
         );
+    }
+
+    private function askAhead(ChannelOnAir $channel): void
+    {
+        async(fn () => $this->containment->of($channel, fn () => $this->ahead->look($channel)));
     }
 
     private function tellTurnedAway(): void

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Air;
 
 use App\Models\Channel;
+use App\Web\ReadingWorkers;
+use App\Web\WebClient;
 use Illuminate\Contracts\Config\Repository;
 use SensitiveParameter;
 use SilverParrot\Chat\Wire\PersonTags;
@@ -16,25 +18,33 @@ final readonly class AirSettings
         private string $chat,
         private string $nick,
         public Details $details,
+        public ServiceControl $service,
         public string $authorities,
         private bool $goesNear,
         #[SensitiveParameter]
         public string $key,
         /** @var list<string> addresses of proxies that stand before the port of streams */
         public array $proxies,
+        public WebClient $web,
+        public ReadingWorkers $workers,
     ) {
     }
 
     public static function of(Repository $config): self
     {
+        $web = new ServiceWeb($config->string('air.details'), $config->string('air.service_key'));
+
         return new self(
             $config->string('air.chat'),
             $config->string('air.nick'),
-            new Details($config->string('air.details')),
+            new Details($web),
+            new ServiceControl($web),
             $config->string('air.authorities'),
             $config->boolean('air.near'),
             $config->string('app.key'),
             array_values(array_filter(explode(',', $config->string('air.stream_proxies')))),
+            new WebClient($config->string('air.harbour')),
+            new ReadingWorkers,
         );
     }
 

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace App\Air;
 
+use App\Web\WebLookups;
+use App\Web\WebReadings;
 use Closure;
 use DateTimeZone;
 use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
+use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Saying;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\HandledEvent;
+use SilverParrot\Hearing\LineMatch;
+use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Phrases\PhraseIndexes;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Lookup\SearchedReadings;
 use SilverParrot\Memory\AlreadyHandled;
@@ -41,6 +49,9 @@ final class ChannelOnAir
 
     public ?ChatAddress $address = null;
 
+    /** Whether its chat is the streaming service’s own, which then takes what commands set. */
+    public bool $isOfService = true;
+
     public ?ChatConnection $chat = null;
 
     /** @var array<string, ChatLine> the last line of whoever spoke since the last tally, by person id */
@@ -52,16 +63,24 @@ final class ChannelOnAir
     /** @var array<string, int> lines since the last tally, by person id */
     public array $lines = [];
 
+    /** Lines since the last tally that were no commands, by people who do not talk by themselves. */
+    public int $peopleLines = 0;
+
     private int $tallies = 0;
 
     /** Whether something queued may still wait to be said; what another talker left does. */
     public bool $isBehind = true;
+
+    /** Whether something may wait to be carried out; what another talker left does. */
+    public bool $owes = true;
 
     /** @var list<Saying> what the last turn kept as handed on */
     public array $taken = [];
 
     /** @var list<float> when something was said lately, in seconds on a clock that only goes on */
     private array $said = [];
+
+    private readonly PhraseIndexes $phrases;
 
     public readonly Troubles $troubles;
 
@@ -94,7 +113,10 @@ final class ChannelOnAir
         public ChatProfile $profile,
         private readonly SearchedReadings $searched,
         private readonly Wording $wording,
+        public readonly RegularsNow $regulars,
+        public readonly WebLookups $lookups,
     ) {
+        $this->phrases = new PhraseIndexes;
         $this->troubles = new Troubles;
         $this->present = new Present;
     }
@@ -142,6 +164,10 @@ final class ChannelOnAir
     /** @return list<Saying>|null what is answered; null where the channel is not ours any more */
     public function hear(ChatLine $line): ?array
     {
+        $line = $line->by($this->regulars->of($line->by, $line->at));
+        if ($line->isWhisper) {
+            return $this->whispered($line);
+        }
         $this->present->heard($line);
         $this->seen[$line->by->id] = $line;
         $this->first[$line->by->id] ??= $line->at;
@@ -151,28 +177,56 @@ final class ChannelOnAir
             return [];
         }
         if ($this->paused) {
-            if (! $this->pack->isTalker($line->by) && TriggerMatch::in($this->pack, $line->text) !== null) {
+            $match = LineMatch::in($this->pack, $line->text, $this->phrases);
+            if ($match !== null && ! $this->pack->isTalker($line->by)) {
                 $logged->unanswered($this->wording);
                 ($this->tell)($this, $logged);
             }
 
             return [];
         }
-        $world = new World(
-            $this->pack,
-            new CompleteView,
-            $this->details,
-            $line->at,
-            new KeyedChance($this->seed, $line->key),
-            $this->profile,
-            wording: $this->wording,
-        );
-        $carried = $this->driver->hear($line, $world, new LiveReadings($this->details, $this->searched));
-        if ($carried->outcome instanceof LeaseLost) {
-            return null;
-        }
-        if ($carried->outcome instanceof AlreadyHandled) {
+        $outcome = $this->answered($line, $this->pack, $logged);
+        $this->peopleLines += $outcome instanceof Outcome
+            && $outcome->command === null
+            && ! $this->pack->isTalker($line->by) ? 1 : 0;
+
+        return match (true) {
+            $outcome instanceof LeaseLost => null,
+            $outcome instanceof Outcome => $outcome->sayings,
+            default => [],
+        };
+    }
+
+    /**
+     * Nobody is here for having whispered, and what sets nothing off is nobody's to read: it is not kept.
+     *
+     * @return list<Saying>|null
+     */
+    private function whispered(ChatLine $line): ?array
+    {
+        if (
+            $this->pack === null
+            || $this->paused
+            || $this->pack->isTalker($line->by)
+            || TriggerMatch::in($this->pack, $line->text) === null
+        ) {
             return [];
+        }
+        $logged = $this->log(LogEntry::WHISPERED, $line->key, $line->by, $line->text, $line->at);
+        $outcome = $this->answered($line, $this->pack, $logged);
+
+        return match (true) {
+            $outcome instanceof LeaseLost => null,
+            $outcome instanceof Outcome => $outcome->sayings,
+            default => [],
+        };
+    }
+
+    private function answered(ChatLine $line, Pack $pack, LogEntry $logged): Outcome|LeaseLost|AlreadyHandled
+    {
+        $carried = $this->carried($line, $pack);
+        if (! $carried->outcome instanceof Outcome) {
+            return $carried->outcome;
         }
         $logged->foundBy($carried, $this->wording);
         // Where it waited for the outside, the log was written meanwhile.
@@ -183,7 +237,56 @@ final class ChannelOnAir
             ($this->tell)($this, $logged);
         }
 
-        return $carried->outcome->sayings;
+        return $carried->outcome;
+    }
+
+    /** @return list<string>|null logins on the chat's own list of people; null where it gives none */
+    public function listed(): ?array
+    {
+        return $this->address === null ? null : $this->chat?->roster($this->address->name)?->listed();
+    }
+
+    /** @return list<Saying>|null what is said of what happened besides lines; null where the channel is not ours */
+    public function happens(Event $event): ?array
+    {
+        $outcome = $this->pack === null || $this->paused ? null : $this->carried($event, $this->pack)->outcome;
+
+        return match (true) {
+            $outcome instanceof LeaseLost => null,
+            $outcome instanceof Outcome => $outcome->sayings,
+            default => [],
+        };
+    }
+
+    private function carried(Event $event, Pack $pack): HandledEvent
+    {
+        $web = new LiveReadings($this->details, $this->searched, $this->lookups);
+        $carried = $this->driver->hear($event, $this->world($pack, $event->at(), $event->key()), $web);
+        $this->owes = $this->owes || ($carried->outcome instanceof Outcome && $carried->outcome->effects !== []);
+
+        return $carried;
+    }
+
+    /** What is heard in it at some moment; memory is the driver's. */
+    public function world(Pack $pack, ?Moment $at = null, string $key = ''): World
+    {
+        $this->lookups->pack = $pack;
+
+        return new World(
+            $pack,
+            new CompleteView,
+            new WebReadings($this->details, $this->lookups),
+            $at ?? Moment::of(now()),
+            new KeyedChance($this->seed, $key),
+            $this->profile,
+            wording: $this->wording,
+        );
+    }
+
+    /** As the service said last. */
+    public function isLive(): bool
+    {
+        return ($this->keptDetails['live'] ?? null) === true;
     }
 
     /** Higher than that of any tally before, under whichever lease. */
@@ -214,7 +317,14 @@ final class ChannelOnAir
     public function logSaying(string $kind, Saying $saying, Moment $at): void
     {
         $name = $this->pack->parrot ?? 'parrot';
-        $this->log($kind, $saying->answerTo, Person::unknown($name), $saying->text, $at);
+        $isAlone = $kind === LogEntry::SAID && $saying->place === Place::Whisper;
+        $this->log(
+            $isAlone ? LogEntry::SAID_ALONE : $kind,
+            $saying->answerTo,
+            Person::unknown($name),
+            $saying->text,
+            $at,
+        );
     }
 
     private static function seconds(): float

@@ -11,6 +11,7 @@ use Amp\Dns\DnsRecord;
 use Amp\Socket\ClientTlsContext;
 use Amp\Socket\ConnectContext;
 use Amp\Socket\ConnectException;
+use Amp\Socket\DnsSocketConnector;
 use Amp\Socket\Socket;
 use Amp\Socket\TlsException;
 use Amp\TimeoutCancellation;
@@ -22,7 +23,6 @@ use SilverParrot\Lookup\NearNetworks;
 
 use function Amp\delay;
 use function Amp\Dns\resolve;
-use function Amp\Socket\connect;
 
 /**
  * The talker's way into a chat. It comes back by itself, with growing pauses and a little chance in them. Nothing that
@@ -81,7 +81,7 @@ final class ChatConnection
      * @param  string  $authorities  a file of certificates to trust besides the system's; empty for none
      */
     public function __construct(
-        private readonly ChatAddress $address,
+        public readonly ChatAddress $address,
         private readonly Closure $heard,
         private readonly string $authorities = '',
         private readonly Patience $patience = new Patience,
@@ -221,12 +221,14 @@ final class ChatConnection
         $to = $this->address->isNear ? "{$this->address->host}:{$this->address->port}" : $this->farAddress();
         $context = (new ConnectContext)->withTcpNoDelay();
         $within = new TimeoutCancellation(self::CONNECT_SECONDS);
+        // Each attempt is one of ours, with the pauses that are told.
+        $connector = new DnsSocketConnector;
         if (! $this->address->tls) {
-            return connect($to, $context, $within);
+            return $connector->connect($to, $context, $within);
         }
         // The name that was asked for is the one that the certificate must bear, whichever address it has.
         $tls = new ClientTlsContext($this->address->host);
-        $socket = connect(
+        $socket = $connector->connect(
             $to,
             $context->withTlsContext($this->authorities === '' ? $tls : $tls->withCaFile($this->authorities)),
             $within,

@@ -6,12 +6,23 @@ namespace App\Air;
 
 use SilverParrot\Chat\Wire\IrcLine;
 
-/** One channel of a chat server: whether the talker is in, and who has which rights there. */
+/** One channel of a chat server: whether the talker is in, who else is, and who has which rights there. */
 final class ChatRoster
 {
     public bool $isJoined = false;
 
     public bool $isLeft = false;
+
+    /** People who are kept as being here; a chat with more is told of by its lines alone. */
+    private const MOST_HERE = 20_000;
+
+    /** Bytes; nobody who has a longer one, or one of other bytes, is known by it. */
+    private const LONGEST_NICK = 60;
+
+    /** @var array<string, true> nicks in lower case, the talker's own among them */
+    private array $here = [];
+
+    private bool $isListed = false;
 
     /** People with rights whose rights are known; no channel has more. */
     private const MOST = 2_000;
@@ -30,17 +41,34 @@ final class ChatRoster
         $isHere = strcasecmp($line->param($where), $channel) === 0;
         $isOwn = strcasecmp($nick, $ownNick) === 0;
         match (true) {
-            $line->command === 'QUIT' => $this->modes = array_diff_key($this->modes, [$nick => true]),
+            $line->command === 'QUIT' => $this->gone($nick),
             $line->command === 'NICK' => $this->rename($nick, strtolower($line->param(0))),
             ! $isHere => null,
             $line->command === '353' => $this->names($line->param(3)),
-            $line->command === '366', $line->command === 'JOIN' && $isOwn => $this->isJoined = true,
+            $line->command === '366' => $this->isJoined = $this->isListed = true,
+            $line->command === 'JOIN' => $this->comes($nick, $isOwn),
             $line->command === 'PART' && $isOwn => null,
-            $line->command === 'PART' => $this->modes = array_diff_key($this->modes, [$nick => true]),
+            $line->command === 'PART' => $this->gone($nick),
             $line->command === 'KICK' => $this->sentAway(strtolower($line->param(1)), strtolower($ownNick)),
             $line->command === 'MODE' => $this->mode($line),
             default => null,
         };
+    }
+
+    /**
+     * @return list<string>|null folded nicks, the talker's own among them; null where the chat has told of nobody but
+     *     the talker, or of more than are kept
+     */
+    public function listed(): ?array
+    {
+        return $this->isListed && count($this->here) > 1 && count($this->here) < self::MOST_HERE
+            ? array_map(strval(...), array_keys($this->here))
+            : null;
+    }
+
+    public function holds(string $nick): bool
+    {
+        return isset($this->here[strtolower($nick)]);
     }
 
     public function isOperator(string $nick): bool
@@ -57,12 +85,27 @@ final class ChatRoster
     {
         foreach (array_filter(explode(' ', $names)) as $name) {
             $nick = ltrim($name, '~&@%+');
+            $this->comes(strtolower($nick), false);
             $signs = substr($name, 0, strlen($name) - strlen($nick));
             $this->give(
                 strtolower($nick),
                 (strpbrk($signs, '~&@') !== false ? 'o' : '').(str_contains($signs, '+') ? 'v' : ''),
             );
         }
+    }
+
+    private function comes(string $nick, bool $isOwn): void
+    {
+        $this->isJoined = $this->isJoined || $isOwn;
+        $isOne = $nick !== '' && strlen($nick) <= self::LONGEST_NICK && mb_check_encoding($nick, 'UTF-8');
+        if ($isOne && count($this->here) < self::MOST_HERE) {
+            $this->here[$nick] = true;
+        }
+    }
+
+    private function gone(string $nick): void
+    {
+        unset($this->modes[$nick], $this->here[$nick]);
     }
 
     private function give(string $nick, string $modes): void
@@ -76,6 +119,10 @@ final class ChatRoster
 
     private function rename(string $from, string $to): void
     {
+        if (isset($this->here[$from])) {
+            unset($this->here[$from]);
+            $this->comes($to, false);
+        }
         if (isset($this->modes[$from])) {
             $modes = $this->modes[$from];
             unset($this->modes[$from]);
@@ -85,7 +132,7 @@ final class ChatRoster
 
     private function sentAway(string $nick, string $ownNick): void
     {
-        unset($this->modes[$nick]);
+        $this->gone($nick);
         $this->isLeft = $this->isLeft || $nick === $ownNick;
     }
 

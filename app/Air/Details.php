@@ -4,26 +4,17 @@ declare(strict_types=1);
 
 namespace App\Air;
 
-use Amp\ByteStream\StreamException;
 use Amp\Cancellation;
-use Amp\CancelledException;
-use Amp\Socket\ConnectException;
 use SilverParrot\Chat\Wire\Inbound;
 use SilverParrot\Source\Limits;
 
-use function Amp\Socket\connect;
-
 /** Details from the streaming service's web service, asked without stopping the loop. */
-final class Details
+final readonly class Details
 {
-    private const LONGEST = 65_536;
-
     /** Details of one channel or person that are kept; a service has fewer. */
     private const MOST = 40;
 
-    private int $underWay = 0;
-
-    public function __construct(private readonly string $address)
+    public function __construct(private ServiceWeb $service)
     {
     }
 
@@ -45,32 +36,11 @@ final class Details
     /** @return array<string, null|bool|int|string>|null */
     private function get(string $path, Cancellation $within): ?array
     {
-        // Beyond its room the talker asks nobody: what could not be had is a gap, and no line waits for it.
-        if ($this->underWay >= Capacity::REQUESTS) {
-            return null;
-        }
-        $this->underWay++;
-        $socket = null;
-        try {
-            $socket = connect($this->address, cancellation: $within);
-            $socket->write("GET $path HTTP/1.0\r\nHost: details\r\n\r\n");
-            $answer = '';
-            while (strlen($answer) < self::LONGEST && ($bytes = $socket->read($within)) !== null) {
-                $answer .= $bytes;
-            }
-        } catch (ConnectException|StreamException|CancelledException) {
-            return null;
-        } finally {
-            $this->underWay--;
-            $socket?->close();
-        }
-        [$head, $body] = explode("\r\n\r\n", $answer, 2) + [1 => ''];
-        $status = explode(' ', $head)[1] ?? '';
-        $read = $status === '200' ? json_decode($body, true, 8) : null;
+        [$status, $read] = $this->service->ask('GET', $path, $within);
 
         return match (true) {
-            $status === '404' => [],
-            is_array($read) => self::plain($read),
+            $status === 404 => [],
+            $status === 200 && $read !== null => self::plain($read),
             default => null,
         };
     }
@@ -79,7 +49,7 @@ final class Details
      * @param  array<array-key, mixed>  $read
      * @return array<string, null|bool|int|string> lists of texts with a line for each
      */
-    private static function plain(array $read): array
+    public static function plain(array $read): array
     {
         $plain = [];
         foreach (array_slice($read, 0, self::MOST, true) as $name => $value) {

@@ -9,6 +9,7 @@ use App\Publish\Editions;
 use App\Storage\MariaDbQuotes;
 use App\Storage\MariaDbRanking;
 use App\Storage\MariaDbStore;
+use App\Web\WebLookups;
 use Closure;
 use Illuminate\Database\Connection;
 use SilverParrot\Hearing\Driver;
@@ -103,11 +104,23 @@ final readonly class Holding
                 new MariaDbRanking($this->connection, $row->id),
             ),
             $this->wording,
+            new RegularsNow($this->connection, $row->id),
+            WebLookups::of($this->connection, $row->id, $this->settings->web, $this->settings->workers),
         );
+        $channel->regulars->read();
         $channel->hadSaid($this->outgoing->agesOfHanded($row->id, $channel->profile->windowSeconds));
         $this->onAir->add($channel);
 
         return $channel;
+    }
+
+    /** What is on the air now, without waiting for the next beat. */
+    public function reread(ChannelOnAir $channel): void
+    {
+        $row = Channel::query()->find($channel->id);
+        if ($row !== null) {
+            $this->follow($channel, $row);
+        }
     }
 
     private function follow(ChannelOnAir $channel, Channel $row): void
@@ -124,6 +137,7 @@ final readonly class Holding
         );
         if ($channel->stamp !== $stamp) {
             $channel->address = $this->settings->addressOf($row);
+            $channel->isOfService = $row->chat_server === null;
             // Whatever its account is called in the pack, what it says itself sets nothing off.
             $channel->pack = $this->editions->onAir($row)?->withTalker($channel->address->nick);
             $channel->edition = (int) $row->edition_on_air;

@@ -30,15 +30,17 @@ final class Intake
 
     public function hear(IrcLine $line, ChatConnection $chat): void
     {
-        $name = ltrim(strtolower($line->param(0)), '#');
-        foreach ($this->onAir->in($chat, $name) as $channel) {
+        $isWhisper = $line->command === 'PRIVMSG' && strcasecmp($line->param(0), $chat->address->nick) === 0;
+        $of = $isWhisper ? $this->onAir->whisperedBy($chat, $line->nick()) : null;
+        $name = $isWhisper ? $of->address->name ?? '' : ltrim(strtolower($line->param(0)), '#');
+        foreach ($of !== null ? [$of] : $this->onAir->in($chat, $name) as $channel) {
             // Seats are given once a beat: a channel may have been lost since.
             if (! $this->onAir->has($channel)) {
                 continue;
             }
-            $this->containment->of($channel, function () use ($channel, $line, $chat, $name): void {
+            $this->containment->of($channel, function () use ($channel, $line, $chat, $name, $isWhisper): void {
                 $line->command === 'PRIVMSG'
-                    ? $this->inbox->add($channel, $this->lineOf($line, $chat, $channel->address, $name))
+                    ? $this->inbox->add($channel, $this->lineOf($line, $chat, $channel->address, $name, $isWhisper))
                     : self::noted($channel, $line);
             });
         }
@@ -57,8 +59,13 @@ final class Intake
         }
     }
 
-    private function lineOf(IrcLine $line, ChatConnection $chat, ?ChatAddress $address, string $name): ChatLine
-    {
+    private function lineOf(
+        IrcLine $line,
+        ChatConnection $chat,
+        ?ChatAddress $address,
+        string $name,
+        bool $isWhisper,
+    ): ChatLine {
         $nick = $line->nick();
         $levels = [
             ...($chat->roster($name)?->isOperator($nick) === true ? [Level::Moderator] : []),
@@ -72,6 +79,7 @@ final class Intake
             $levels,
             $chat->run.'-'.++$this->heard,
             Moment::of(now()),
+            $isWhisper,
         );
     }
 }

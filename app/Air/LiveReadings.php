@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Air;
 
 use Amp\TimeoutCancellation;
+use App\Web\WebLookups;
 use SilverParrot\Lookup\SearchedReadings;
 use SilverParrot\Lookup\Web;
 use SilverParrot\Value\Value;
@@ -18,8 +19,11 @@ final class LiveReadings implements Web
 
     private ?TimeoutCancellation $within = null;
 
-    public function __construct(private readonly CachedDetails $details, private readonly SearchedReadings $searched)
-    {
+    public function __construct(
+        private readonly CachedDetails $details,
+        private readonly SearchedReadings $searched,
+        private readonly WebLookups $lookups,
+    ) {
     }
 
     public function readings(array $requests): array
@@ -28,9 +32,11 @@ final class LiveReadings implements Web
         $asked = [];
         foreach ($requests as $request) {
             $asked[$request->id] = async(
-                fn (): null|bool|int|string|Value => $this->searched->has($request)
-                    ? $this->searched->read($request)
-                    : $this->details->ask($request, $within),
+                fn (): null|bool|int|string|Value => match (true) {
+                    $this->searched->has($request) => $this->searched->read($request),
+                    $request->subject === 'lookup' => $this->lookups->ask($request, $within),
+                    default => $this->details->ask($request, $within),
+                },
             );
         }
 

@@ -70,7 +70,11 @@ final readonly class Log
                 ."WHERE newest.channel_id = ?) AND kind = ? AND (outcome <> '' "
                 ."OR text REGEXP '^[^[:alnum:][:space:]]') AND NOT EXISTS (SELECT 1 FROM outgoing "
                 .'WHERE outgoing.channel_id = heard_lines.channel_id '
-                ."AND outgoing.event_key = heard_lines.event_key AND outgoing.state = 'handed')",
+                ."AND outgoing.event_key = heard_lines.event_key AND outgoing.state = 'handed') AND NOT EXISTS "
+                // What came of something that the line brought about is said under the line's key and the step's.
+                .'(SELECT 1 FROM outgoing WHERE outgoing.channel_id = heard_lines.channel_id AND outgoing.event_key '
+                ."BETWEEN CONCAT(heard_lines.event_key, '+') AND CONCAT(heard_lines.event_key, '+~') "
+                ."AND outgoing.state = 'handed')",
             [$channel, $channel, LogEntry::HEARD],
             $most,
         );

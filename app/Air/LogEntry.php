@@ -22,7 +22,13 @@ final class LogEntry
 {
     public const HEARD = 'heard';
 
+    /** Heard too, by the parrot alone: only what sets a command off is kept. */
+    public const WHISPERED = 'whispered';
+
     public const SAID = 'said';
+
+    /** Said too, to whoever is answered alone. */
+    public const SAID_ALONE = 'said-alone';
 
     /** Queued, and given up because the chat takes no more. */
     public const DROPPED = 'dropped';
@@ -82,7 +88,18 @@ final class LogEntry
 
     public function line(): ChatLine
     {
-        return new ChatLine($this->key, $this->by, $this->text, $this->at);
+        return new ChatLine(
+            $this->key,
+            $this->by,
+            $this->text,
+            $this->at,
+            isWhisper: $this->kind === self::WHISPERED,
+        );
+    }
+
+    public function isHeard(): bool
+    {
+        return in_array($this->kind, [self::HEARD, self::WHISPERED], true);
     }
 
     /**

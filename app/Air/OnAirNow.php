@@ -73,4 +73,21 @@ final class OnAirNow
     {
         return $this->byChat[$chat][$name] ?? [];
     }
+
+    /**
+     * What is whispered says of no channel: it belongs to the one that is heard here, and where several are, to the one
+     * whose chat the person is in. Where that is none, or several, it is nobody's.
+     */
+    public function whisperedBy(ChatConnection $chat, string $nick): ?ChannelOnAir
+    {
+        $named = $this->byChat[$chat] ?? [];
+        $here = count($named) === 1 ? $named : array_filter(
+            $named,
+            static fn (string|int $name): bool => $chat->roster((string) $name)?->holds($nick) === true,
+            ARRAY_FILTER_USE_KEY,
+        );
+        $channels = count($here) === 1 ? current($here) : [];
+
+        return count($channels) === 1 ? current($channels) : null;
+    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Air;
 
-use SilverParrot\Actions\EarnPoints;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Person;
 use SilverParrot\Pack\Earning;
@@ -21,6 +20,12 @@ final class Present
 
     /** @var array<int, array<string, int>> lines of the last minutes, by minute and person */
     private array $lines = [];
+
+    /** @var array{int, list<Person>}|null in which minute the chat's own list was looked at last, and who is on it */
+    public ?array $listed = null;
+
+    /** The last minute that counts as time of those who are here. */
+    public ?int $countedMinute = null;
 
     /** @var array<string, int> up to which stretch of time a rule has been given for */
     public array $given = [];
@@ -58,7 +63,7 @@ final class Present
     /** @return list<Person> who is here now */
     public function here(Moment $now): array
     {
-        return $this->since($now->millis - EarnPoints::HERE_SECONDS * 1_000);
+        return $this->since($now->millis - Person::HERE_SECONDS * 1_000);
     }
 
     /**

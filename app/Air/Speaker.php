@@ -95,7 +95,7 @@ final readonly class Speaker
         $channel->logSaying(LogEntry::SAID, $saying, $now);
     }
 
-    private static function canSay(ChannelOnAir $channel): bool
+    public static function canSay(ChannelOnAir $channel): bool
     {
         return $channel->chat?->isWelcome() === true
             && in_array($channel->state(), [ConnectionState::Connected, ConnectionState::Moderator], true);

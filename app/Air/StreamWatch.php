@@ -7,6 +7,7 @@ namespace App\Air;
 use Amp\TimeoutCancellation;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
+use SilverParrot\Hearing\StreamBegan;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
@@ -36,10 +37,12 @@ final readonly class StreamWatch
         $this->keepDetails($channel, $details);
         $now = Moment::of(now());
         $pack = $channel->pack;
-        $look = static function (View $memory) use ($isLive, $now, $pack, $details): Tally {
+        $began = '';
+        $look = static function (View $memory) use ($isLive, $now, $pack, $details, &$began): Tally {
             $kept = $memory->value(Key::stream());
             $change = RunningStream::look($kept, $isLive, $now);
             $isNew = $change !== null && RunningStream::period($change->to) !== RunningStream::period($kept);
+            $began = $isNew ? RunningStream::period($change->to) : '';
             $day = $pack === null ? '' : $now->in($pack->channel->zone)->format('Y-m-d');
 
             // What numbers are when a stream begins is what they are counted from until the next.
@@ -54,6 +57,10 @@ final readonly class StreamWatch
         $reads = Reads::of(Key::stream());
         if (RunningStream::look($store->snapshot($reads)->value(Key::stream()), $isLive, $now) !== null) {
             $store->turn(EventKey::none(), $pack === null ? $reads : $reads->and(NotedNumbers::reads($pack)), $look);
+        }
+        if ($began !== '') {
+            // What sources say of it is asked for now; nobody waits for it.
+            $channel->happens(new StreamBegan($began, $now));
         }
     }
 

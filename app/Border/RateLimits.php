@@ -19,6 +19,7 @@ final class RateLimits
     /** Requests a minute. */
     private const BY_PERSON = [
         'typing' => 1_200,
+        'asking' => 30,
         'trying' => 600,
         'watching' => 120,
         'streaming' => 60,

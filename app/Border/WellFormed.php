@@ -17,16 +17,24 @@ final class WellFormed
     /** Fields that may be lists; all others are one text. */
     private const LISTS = [
         'responses',
+        'phrases',
         'gates',
         'refusals',
+        'silent',
         'leave',
         'texts',
         'triggers',
         'columns',
         'units',
         'changes',
+        'chosen',
         'levels',
         'record',
+        'parameters',
+        'readings',
+        'headers',
+        'keep',
+        'other',
     ];
 
     /** Lists inside each other: responses[0][text]. */

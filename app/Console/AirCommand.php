@@ -11,6 +11,7 @@ use App\Air\Air;
 use App\Air\AirSettings;
 use App\Air\KeptStatementsConnector;
 use App\Publish\Editions;
+use App\Publish\FromChat\CarryOut;
 use Illuminate\Console\Command;
 use Illuminate\Contracts\Config\Repository;
 use Illuminate\Database\Connection;
@@ -30,13 +31,14 @@ final class AirCommand extends Command
         Editions $editions,
         Repository $config,
         Wording $wording,
+        CarryOut $effects,
     ): int {
         ini_set('memory_limit', $config->string('air.memory'));
         $this->laravel->bind('db.connector.mariadb', KeptStatementsConnector::class);
         $connection->disconnect();
         $this->awaitTables($connection);
         $port = $this->option('stream-port');
-        (new Air($connection, $editions, AirSettings::of($config), $wording))->run(
+        (new Air($connection, $editions, AirSettings::of($config), $wording, $effects))->run(
             $this->streams(is_string($port) ? (int) $port : $config->integer('air.stream_port')),
         );
 

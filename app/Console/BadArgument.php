@@ -38,4 +38,31 @@ final class BadArgument extends \RuntimeException
     {
         return new self('Give --response=… or --line=…, not both.');
     }
+
+    /** @param  list<string>  $known */
+    public static function noLookup(string $name, array $known): self
+    {
+        return new self("There is no look-up “{$name}” in the pack. There is: ".(implode(', ', $known) ?: 'none').'.');
+    }
+
+    public static function noAnswer(): self
+    {
+        return new self('Say where the answer is, --from=FILE, or --ask for it.');
+    }
+
+    /** @param  list<string>  $known */
+    public static function parameter(string $name, array $known): self
+    {
+        return new self("There is no parameter “{$name}”. There is: ".(implode(', ', $known) ?: 'none').'.');
+    }
+
+    public static function notAdmitted(string $name): self
+    {
+        return new self("The parameter “{$name}” cannot be that.");
+    }
+
+    public static function resolves(string $text): self
+    {
+        return new self("“{$text}” is not NAME=IP,IP.");
+    }
 }

@@ -6,8 +6,10 @@ namespace App\Console;
 
 use Illuminate\Console\Command;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Format\CannedAnswersFormat;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 use Symfony\Component\Console\Exception\ExceptionInterface;
@@ -69,6 +71,18 @@ abstract class CoreCommand extends Command
     protected function pack(string $path): array
     {
         return PackFormat::read($this->file($path));
+    }
+
+    /** @return array{InitialState, list<Finding>} with the recorded answers that were given */
+    protected function answered(InitialState $situation, Pack $pack): array
+    {
+        $path = $this->text('readings');
+        if ($path === '') {
+            return [$situation, []];
+        }
+        [$answers, $flaws] = CannedAnswersFormat::read($this->file($path), $pack->lookups, $this->moment());
+
+        return [$situation->withAnswers($answers), $flaws];
     }
 
     /** @param  list<Finding>  $findings */

@@ -20,6 +20,7 @@ final class RehearseCommand extends CoreCommand
         {--seed=1 : the same seed says the same words}
         {--now= : the moment of the start, ISO 8601}
         {--memory= : a memory document}
+        {--readings= : recorded answers of look-ups, or troubles}
         {--profile=stream : the chat profile}
         {--json : a report for machines}';
 
@@ -32,7 +33,8 @@ final class RehearseCommand extends CoreCommand
         $memory = $this->text('memory');
         [$situation, $more] = $memory === '' ? [new InitialState, []] : MemoryFormat::read($this->file($memory), $pack);
         $situation = $situation->withDetailsOf($pack);
-        $findings = [...$flaws, ...$more, ...$file->findings];
+        [$situation, $unread] = $this->answered($situation, $pack);
+        $findings = [...$flaws, ...$more, ...$unread, ...$file->findings];
         if ($findings !== []) {
             $this->tell($findings);
 

@@ -9,8 +9,12 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Checks\Checks;
 use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\LineMatch;
 use SilverParrot\Hearing\Outcome;
+use SilverParrot\Hearing\Phrases\PhraseMatch;
 use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Hearing\TriggerMatch;
+use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Answer;
 use SilverParrot\Rehearsal\InitialState;
@@ -28,11 +32,13 @@ final class SayCommand extends CoreCommand
         {--line= : with a pack: a whole chat line to hear}
         {--caller=Tamsin : who speaks}
         {--levels= : the levels that the caller holds, by commas}
+        {--whisper : the line is said to the parrot alone}
         {--words= : what is typed after the trigger}
         {--seed=1 : the same seed says the same words}
         {--now= : the moment, ISO 8601}
         {--pack= : a pack document}
         {--memory= : a memory document}
+        {--readings= : recorded answers of look-ups, or troubles}
         {--profile=stream : the chat profile}
         {--json : a report for machines}';
 
@@ -49,8 +55,8 @@ final class SayCommand extends CoreCommand
         [$pack, $flaws] = $path === '' ? [Pack::blank(), []] : $this->pack($path);
         $memory = $this->text('memory');
         [$situation, $more] = $memory === '' ? [new InitialState, []] : MemoryFormat::read($this->file($memory), $pack);
-        $situation = $situation->withDetailsOf($pack);
-        $flaws = [...$flaws, ...$more];
+        [$situation, $unread] = $this->answered($situation->withDetailsOf($pack), $pack);
+        $flaws = [...$flaws, ...$more, ...$unread];
         $isFlawed = $flaws !== [];
         if (is_string($response)) {
             $command = Say::on(self::TRIGGER, $response)->gated(Cooldown::none());
@@ -69,7 +75,8 @@ final class SayCommand extends CoreCommand
             $line = self::TRIGGER.' '.$this->text('words');
         }
         $rehearsal = new Rehearsal($pack, $situation, $this->text('seed', '1'), $this->profile(), wording: $wording);
-        $outcome = $rehearsal->line('said', $this->caller($rehearsal), (string) $line, $this->moment());
+        $isWhisper = $this->option('whisper') === true;
+        $outcome = $rehearsal->line('said', $this->caller($rehearsal), (string) $line, $this->moment(), $isWhisper);
         if (! is_string($response) && $outcome->command !== null) {
             $place = (int) array_search($outcome->command, $pack->commands, true);
             array_push(
@@ -81,7 +88,13 @@ final class SayCommand extends CoreCommand
             );
         }
 
-        return $this->report($outcome, $flaws, $isFlawed, $wording);
+        $match = match (true) {
+            is_string($response) => null,
+            $isWhisper => TriggerMatch::in($pack, (string) $line),
+            default => LineMatch::in($pack, (string) $line),
+        };
+
+        return $this->report($outcome, $match, $flaws, $isFlawed, $wording);
     }
 
     private function caller(Rehearsal $rehearsal): Person
@@ -96,7 +109,7 @@ final class SayCommand extends CoreCommand
         return $known !== null && $levels === []
             ? $known
             : Person::known(
-                $known->id ?? 'cast-'.mb_strtolower($name),
+                $known->id ?? CastMember::idOf($name),
                 $known->login ?? $name,
                 $known->name ?? $name,
                 Levels::of(...$levels),
@@ -105,12 +118,18 @@ final class SayCommand extends CoreCommand
     }
 
     /** @param  list<Finding>  $findings */
-    private function report(Outcome $outcome, array $findings, bool $isFlawed, Wording $wording): int
-    {
+    private function report(
+        Outcome $outcome,
+        TriggerMatch|PhraseMatch|null $match,
+        array $findings,
+        bool $isFlawed,
+        Wording $wording,
+    ): int {
         $answer = Answer::of($outcome, $wording);
         if ($this->option('json') === true) {
             $this->json(
                 $answer + [
+                    'matched' => self::matched($match),
                     'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $findings),
                 ],
             );
@@ -131,6 +150,16 @@ final class SayCommand extends CoreCommand
             $isFlawed => self::INVALID,
             $outcome->sayings === [] => self::FAILURE,
             default => self::SUCCESS,
+        };
+    }
+
+    /** @return array{kind: string, text: string}|null by which word or phrase a command was set off */
+    private static function matched(TriggerMatch|PhraseMatch|null $match): ?array
+    {
+        return match (true) {
+            $match === null => null,
+            $match instanceof PhraseMatch => ['kind' => 'phrase', 'text' => $match->phrase->text],
+            default => ['kind' => 'trigger', 'text' => $match->typed],
         };
     }
 }

@@ -31,21 +31,31 @@ final class SchemaCommand extends Command
             'title' => 'What is set of a command’s gates in a Silver Parrot pack; made by php artisan parrot:schema',
             'type' => 'object',
             'properties' => GateSettings::schema() + [
-                'refusals' => [
-                    'description' => 'what is said where a gate is closed',
-                    'type' => 'object',
-                    'additionalProperties' => false,
-                    'properties' => array_map(
-                        static fn (Refusal $refusal): array => ['$ref' => 'pack.schema.json#/$defs/text'],
-                        GateSettings::refusals(),
-                    ),
-                ],
+                'refusals' => self::replies([
+                    'description' => 'false for silence, whatever the channel says',
+                    'anyOf' => [['$ref' => 'pack.schema.json#/$defs/text'], ['const' => false]],
+                ]),
             ],
+            '$defs' => ['refusals' => self::replies(['$ref' => 'pack.schema.json#/$defs/text'])],
         ];
 
         return json_encode(
             $schema,
             JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         )."\n";
+    }
+
+    /**
+     * @param  array<string, mixed>  $reply  JSON Schema of one
+     * @return array<string, mixed>
+     */
+    private static function replies(array $reply): array
+    {
+        return [
+            'description' => 'what is said where a gate is closed',
+            'type' => 'object',
+            'additionalProperties' => false,
+            'properties' => array_map(static fn (Refusal $refusal): array => $reply, GateSettings::refusals()),
+        ];
     }
 }

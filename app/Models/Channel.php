@@ -25,6 +25,9 @@ use SilverParrot\Chat\ChatProfile;
  * @property string $seed
  * @property int $flood_person
  * @property int $flood_channel
+ * @property array<string, string>|null $refusals what is said where a gate is closed, by the refusal’s key
+ * @property array<string, bool>|null $from_chat as the pack document has it
+ * @property array<string, int>|null $regulars as the pack document has it
  * @property bool $quotes_all_once
  * @property string $quote_dates
  * @property array<string, mixed>|null $plan as a pack document has it
@@ -34,12 +37,14 @@ use SilverParrot\Chat\ChatProfile;
  * @property int $lease_epoch
  * @property ConnectionState $air_state
  * @property bool $air_knows_people
+ * @property bool $looks_at_addresses of hosts that are not allowed for look-ups too
  * @property int $keep_days of what was heard and said
  * @property array{failed: int, failed_at: string, dropped: int}|null $air_troubles since the talker took the channel
  * @property array{host: string, port: int, tls: bool, nick: string, room: string, sign_in: string,
  *     account: string}|null $chat_server null for the harbour
  * @property string|null $chat_secret
  * @property Carbon|null $air_seen_at
+ * @property Carbon|null $here_listed_at when the chat's own list of people was told last
  * @property Collection<int, Membership> $memberships
  * @property Collection<int, EmoteRow> $emotes
  * @property Collection<int, EmoteRow> $emotesInShort
@@ -56,9 +61,14 @@ final class Channel extends Model
         'details' => 'array',
         'paused' => 'boolean',
         'quotes_all_once' => 'boolean',
+        'looks_at_addresses' => 'boolean',
         'plan' => 'array',
+        'refusals' => 'array',
+        'from_chat' => 'array',
+        'regulars' => 'array',
         'silenced' => 'array',
         'air_seen_at' => 'datetime',
+        'here_listed_at' => 'datetime',
         'air_state' => ConnectionState::class,
         'air_knows_people' => 'boolean',
         'air_troubles' => 'array',
@@ -146,6 +156,18 @@ final class Channel extends Model
         return $this->hasMany(GoodsRow::class);
     }
 
+    /** @return HasMany<TimerRow, $this> */
+    public function timers(): HasMany
+    {
+        return $this->hasMany(TimerRow::class);
+    }
+
+    /** @return HasMany<LookupRow, $this> */
+    public function lookups(): HasMany
+    {
+        return $this->hasMany(LookupRow::class);
+    }
+
     /** @return HasMany<EarningRow, $this> */
     public function earnings(): HasMany
     {
@@ -200,6 +222,12 @@ final class Channel extends Model
     public function castMembers(): HasMany
     {
         return $this->hasMany(CastMemberRow::class)->orderBy('position');
+    }
+
+    /** @return HasMany<EffectRow, $this> */
+    public function effects(): HasMany
+    {
+        return $this->hasMany(EffectRow::class);
     }
 
     /** @return HasMany<CommandChange, $this> */

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use SilverParrot\Chat\Place;
 use SilverParrot\Chat\Voice;
+use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Gates;
 
 /**
@@ -19,7 +20,10 @@ use SilverParrot\Pack\Gates;
  * @property int $channel_id
  * @property string $stable_id
  * @property string $trigger
+ * @property bool $name_only
  * @property Gates $gates
+ * @property DrawOrder $draw_order
+ * @property list<string|array<string, mixed>> $phrases as a pack document has them
  * @property array<string, string> $refusals
  * @property string $if_it_fails
  * @property bool $listed
@@ -44,7 +48,10 @@ final class CommandRow extends Model
     protected $guarded = [];
 
     protected $casts = [
+        'name_only' => 'boolean',
         'gates' => AsGates::class,
+        'draw_order' => DrawOrder::class,
+        'phrases' => 'array',
         'refusals' => 'array',
         'listed' => 'boolean',
         'voice' => Voice::class,

@@ -20,6 +20,9 @@ use SilverParrot\Pack\Reset;
  * @property Reset $reset
  * @property int $guard_seconds
  * @property bool $guard_by_another
+ * @property string $changed_by
+ * @property bool $own_only
+ * @property bool $not_by_hand
  */
 final class CounterRow extends Model
 {
@@ -36,5 +39,7 @@ final class CounterRow extends Model
         'scope' => CounterScope::class,
         'reset' => Reset::class,
         'guard_by_another' => 'boolean',
+        'own_only' => 'boolean',
+        'not_by_hand' => 'boolean',
     ];
 }

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $undone_at
  * @property Carbon|null $created_at
  * @property User|null $user
+ * @property Viewer|null $viewer who changed it in the chat
  */
 final class DefinitionChange extends Model
 {
@@ -33,5 +34,11 @@ final class DefinitionChange extends Model
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<Viewer, $this> */
+    public function viewer(): BelongsTo
+    {
+        return $this->belongsTo(Viewer::class, 'by_viewer_id');
     }
 }

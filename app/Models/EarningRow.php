@@ -15,6 +15,7 @@ use SilverParrot\Pack\EarnedBy;
  * @property int $minutes
  * @property array{any_of?: list<string>, at_least?: string} $levels
  * @property bool $while_live
+ * @property string $happening
  */
 final class EarningRow extends Model
 {

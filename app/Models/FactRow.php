@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property string $text
  * @property bool $is_response
+ * @property string $parts lines as ExtraParts reads them
  */
 final class FactRow extends Model
 {

@@ -16,6 +16,12 @@ use SilverParrot\Pack\FieldType;
  * @property string $many
  * @property int $least_gift
  * @property bool $ranks_streamer
+ * @property int|null $least
+ * @property int|null $most
+ * @property int $longest
+ * @property string $changed_by
+ * @property bool $own_only
+ * @property bool $not_by_hand
  */
 final class FieldRow extends Model
 {
@@ -25,5 +31,10 @@ final class FieldRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['type' => FieldType::class, 'ranks_streamer' => 'boolean'];
+    protected $casts = [
+        'type' => FieldType::class,
+        'ranks_streamer' => 'boolean',
+        'own_only' => 'boolean',
+        'not_by_hand' => 'boolean',
+    ];
 }

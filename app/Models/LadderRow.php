@@ -12,6 +12,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<int, string> $ranks names by the least that is needed
  * @property bool $by_ever_earned
  * @property bool $is_on
+ * @property string $rises
+ * @property string $falls
  */
 final class LadderRow extends Model
 {

@@ -17,6 +17,7 @@ use SilverParrot\Pack\DrawOrder;
  * @property string $name
  * @property DrawOrder $draw_order
  * @property bool $each_viewer
+ * @property bool $from_chat
  * @property bool $responses
  * @property Collection<int, ListItem> $items
  */
@@ -31,7 +32,12 @@ final class TextListRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['draw_order' => DrawOrder::class, 'each_viewer' => 'boolean', 'responses' => 'boolean'];
+    protected $casts = [
+        'draw_order' => DrawOrder::class,
+        'each_viewer' => 'boolean',
+        'responses' => 'boolean',
+        'from_chat' => 'boolean',
+    ];
 
     /** @return HasMany<ListItem, $this> */
     public function items(): HasMany

@@ -20,7 +20,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
-use SilverParrot\Hearing\TriggerMatch;
+use SilverParrot\Hearing\LineMatch;
 
 /** The real chat: watched, written in as one of the harbour's people, and each line with its why. */
 final readonly class ChatController
@@ -135,8 +135,12 @@ final readonly class ChatController
     ): Response|RedirectResponse {
         $problem = match (true) {
             $channel->chat_server !== null => 'This channel’s chat is not the harbour’s: write in it there.',
-            ! $this->harbour->say($channel, $request->as(), $request->text()) => 'The harbour did not take it: it is '
-                .'not running, or knows nobody of that name.',
+            ! $this->harbour->say(
+                $channel,
+                $request->as(),
+                $request->text(),
+                $request->boolean('whisper'),
+            ) => 'The harbour did not take it: it is not running, or knows nobody of that name.',
             default => '',
         };
         if ($problem !== '') {
@@ -146,7 +150,7 @@ final readonly class ChatController
 
         return $request->expectsJson()
             ? response()->noContent()
-            : redirect()->route('publish.chat', $channel)->withInput($request->only('as'));
+            : redirect()->route('publish.chat', $channel)->withInput($request->only('as', 'whisper'));
     }
 
     /** @throws ValidationException beside the form */
@@ -171,11 +175,11 @@ final readonly class ChatController
     /** @return array<string, mixed> */
     private static function why(Channel $channel, LogEntry $line, LineReruns $rehear, Assembler $assembler): array
     {
-        $heard = $line->kind === LogEntry::HEARD ? $rehear->why($channel, $line) : null;
+        $heard = $line->isHeard() ? $rehear->why($channel, $line) : null;
         $trigger =
             $heard === null
                 ? null
-                : TriggerMatch::in($assembler->reachedBy($channel, [$line->text]), $line->text)?->command->trigger;
+                : LineMatch::in($assembler->reachedBy($channel, [$line->text]), $line->text)?->command->trigger;
 
         return [
             'outcome' => $heard,

@@ -7,6 +7,7 @@ namespace App\Publish;
 use App\Models\Channel;
 use App\Models\Edition;
 use App\Models\User;
+use App\Models\Viewer;
 use App\Storage\Assembler;
 use Closure;
 use Illuminate\Support\Facades\DB;
@@ -67,7 +68,7 @@ final readonly class Editions
         Channel $channel,
         Pack $pack,
         string $note,
-        User $by,
+        User|Viewer $by,
         ?array $changed = null,
     ): Edition {
         $document = PackFormat::write($pack);
@@ -80,7 +81,7 @@ final readonly class Editions
             'number' => $number,
             'note' => $note,
             'document' => $document,
-            'user_id' => $by->id,
+            'user_id' => $by instanceof User ? $by->id : null,
         ]);
         $silent = $changed === null
             ? []

@@ -16,7 +16,7 @@ use Illuminate\Http\Client\PendingRequest;
  */
 final readonly class HarbourTown
 {
-    private const SECONDS = 2;
+    private const SECONDS = 5;
 
     public function __construct(private Factory $http, private Repository $config)
     {
@@ -42,9 +42,13 @@ final readonly class HarbourTown
         return $seen;
     }
 
-    public function say(Channel $channel, string $as, string $text): bool
+    /** @param  bool  $isWhisper  whether it is said to the parrot alone */
+    public function say(Channel $channel, string $as, string $text, bool $isWhisper = false): bool
     {
-        return $this->post('/channels/'.rawurlencode($channel->login).'/lines', ['as' => $as, 'text' => $text]);
+        return $this->post(
+            '/channels/'.rawurlencode($channel->login).'/lines',
+            ['as' => $as, 'text' => $text] + ($isWhisper ? ['to' => $channel->parrot] : []),
+        );
     }
 
     /** @param  array<string, bool|string>  $changes  title, category, live */

@@ -12,8 +12,8 @@ use App\Models\Edition;
 use App\Storage\Assembler;
 use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
+use SilverParrot\Hearing\LineMatch;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\LineRerun;
 use SilverParrot\Source\Fold;
@@ -44,7 +44,7 @@ final readonly class LineReruns
             return null;
         }
         $pack = Editions::packOf($edition);
-        $command = $line->silence === Silence::Command ? TriggerMatch::in($pack, $line->text)?->command : null;
+        $command = $line->silence === Silence::Command ? LineMatch::in($pack, $line->text)?->command : null;
 
         return $this->again($channel)->by(
             $command === null ? $pack : Editions::packOf($edition, [Fold::caseless($command->id)]),

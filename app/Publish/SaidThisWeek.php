@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Publish;
 
 use App\Models\Channel;
+use App\Models\HandedSaying;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /** How often each command has answered in the last seven days, and what it said last. */
 final readonly class SaidThisWeek
@@ -19,13 +21,7 @@ final readonly class SaidThisWeek
     public static function in(Channel $channel): array
     {
         /** @var array<string, array{command: string, times: int, newest: int}> $counted */
-        $counted = $channel
-            ->sayings()
-            ->where('state', 'handed')
-            ->where('position', 0)
-            ->where('command', '!=', '')
-            ->where('handed_at', '>', now('UTC')->subDays(self::DAYS))
-            ->groupBy('command')
+        $counted = self::answers($channel)
             ->selectRaw('command, COUNT(*) AS times, MAX(id) AS newest')
             ->toBase()
             ->get()
@@ -39,5 +35,17 @@ final readonly class SaidThisWeek
             static fn (array $one): self => new self($one['times'], $texts[$one['newest']] ?? ''),
             $counted,
         );
+    }
+
+    /** @return HasMany<HandedSaying, Channel> answers of the last seven days, by command */
+    public static function answers(Channel $channel): HasMany
+    {
+        return $channel
+            ->sayings()
+            ->where('state', 'handed')
+            ->where('position', 0)
+            ->where('command', '!=', '')
+            ->where('handed_at', '>', now('UTC')->subDays(self::DAYS))
+            ->groupBy('command');
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
+use App\Wording\Sentences;
+use SilverParrot\Hearing\Gates\Lengths;
 use SilverParrot\Hearing\Gates\StreamState;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Rehearsal\Heard;
@@ -20,35 +22,24 @@ final readonly class Advice
      * @param  list<CastMember>  $cast
      * @return list<self>
      */
-    public static function on(Heard $heard, array $cast): array
+    public static function on(Heard $heard, array $cast, Sentences $words): array
     {
         $closed = $heard->outcome->closed;
         if ($closed === null) {
             return self::onMistyped($heard);
         }
         $seconds = $closed->opens->data['seconds'] ?? null;
-        $advice = ! is_int($seconds)
+        $later = ! is_int($seconds)
             ? []
-            : [new self("Move the clock forward $seconds s", ['do' => 'turn', 'seconds' => $seconds])];
-        if ($closed->code === 'level') {
-            $may = CastMember::lowest(
-                array_values(
-                    array_filter(
-                        $cast,
-                        static fn (CastMember $one): bool => $heard->outcome->command?->isFor($one->person()->levels)
-                            ?? false,
-                    ),
-                ),
-            );
-            $advice = $may === null ? [] : [new self("Say it as {$may->name}", [
-                'do' => 'say',
-                'speaker' => $may->login,
-                'line' => $heard->line->text,
+            : [new self('Move the clock forward '.$words->of(Lengths::of($seconds)), [
+                'do' => 'turn',
+                'seconds' => $seconds,
             ])];
-        }
+        $first = $closed->opens->data['first'] ?? '';
 
         return match ($closed->code) {
-            'flood', 'flood-of-person' => [...$advice, new self('Lift the flood limit here', [
+            'level' => self::asOneWhoMay($heard, $cast),
+            'flood', 'flood-of-person' => [...$later, new self('Lift the flood limit here', [
                 'do' => 'hear',
                 'no_flood' => 1,
             ])],
@@ -57,8 +48,61 @@ final readonly class Advice
                     ? new self('Start the stream here', ['do' => 'hear', 'live' => 1])
                     : new self('End the stream here', ['do' => 'hear', 'live' => 0]),
             ],
-            default => $advice,
+            'category' => is_string($first) && $closed->outcome['needs'] !== ''
+                ? [new self("Change the category here to $first", ['do' => 'hear', 'category_now' => $first])]
+                : [],
+            'chance' => [self::saying($heard, 'Say it again', $heard->line->text)],
+            'needs' => self::naming($heard, $cast),
+            'typed_in' => [
+                new self($heard->line->isWhisper ? 'Say it in the chat' : 'Whisper it', [
+                    'whisper' => $heard->line->isWhisper ? 0 : 1,
+                ] + self::saying($heard, '', $heard->line->text)->values),
+            ],
+            default => $later,
         };
+    }
+
+    /**
+     * @param  list<CastMember>  $cast
+     * @return list<self>
+     */
+    private static function asOneWhoMay(Heard $heard, array $cast): array
+    {
+        $may = CastMember::lowest(
+            array_values(
+                array_filter(
+                    $cast,
+                    static fn (CastMember $one): bool => $heard->outcome->command?->isFor($one->person()) ?? false,
+                ),
+            ),
+        );
+
+        return $may === null ? [] : [new self("Say it as {$may->name}", [
+            'do' => 'say',
+            'speaker' => $may->login,
+            'line' => $heard->line->text,
+        ])];
+    }
+
+    /**
+     * @param  list<CastMember>  $cast
+     * @return list<self>
+     */
+    private static function naming(Heard $heard, array $cast): array
+    {
+        $trigger = explode(' ', $heard->line->text, 2)[0];
+        foreach ($cast as $one) {
+            if ($one->login !== $heard->by?->login) {
+                return [self::saying($heard, "Say $trigger @{$one->name}", "$trigger @{$one->login}")];
+            }
+        }
+
+        return [];
+    }
+
+    private static function saying(Heard $heard, string $label, string $line): self
+    {
+        return new self($label, ['do' => 'say', 'speaker' => $heard->by->login ?? '', 'line' => $line]);
     }
 
     /** @return list<self> */
@@ -70,10 +114,6 @@ final readonly class Advice
         }
         $rest = explode(' ', $heard->line->text, 2)[1] ?? '';
 
-        return [new self("Say $nearest", [
-            'do' => 'say',
-            'speaker' => $heard->by->login ?? '',
-            'line' => trim("$nearest $rest"),
-        ])];
+        return [self::saying($heard, "Say $nearest", trim("$nearest $rest"))];
     }
 }

@@ -24,6 +24,9 @@ use SilverParrot\Source\Wording;
 /** Runs the page's simulated chat: on a copy of memory, with the command as it stands in the fields. */
 final readonly class TryChat
 {
+    /** Words behind a trigger that may name another command. */
+    private const NAMED = 3;
+
     public function __construct(
         private Assembler $assembler,
         private MemoryRows $memory,
@@ -160,7 +163,9 @@ final readonly class TryChat
 
         return $from === null || $first === null
             ? $state->lines
-            : [new TimedLine($first->millis, $first->by, $first->text, $from->key), ...array_slice($state->lines, 1)];
+            : [
+                new TimedLine($first->millis, $first->by, $first->text, $from->key, $first->isWhisper),
+                ...array_slice($state->lines, 1)];
     }
 
     /** @return list<CastMember> with whoever came over from the real chat */
@@ -190,9 +195,19 @@ final readonly class TryChat
     /** @param  list<TimedLine>  $lines */
     private function pack(Channel $channel, array $lines, ?Command $draft, ?string $insteadOf): Pack
     {
-        $said = array_map(static fn (TimedLine $line): string => $line->text, $lines);
-        $pack = $this->assembler->reachedBy($channel, $said);
+        $said = [];
+        foreach ($lines as $line) {
+            $words = preg_split('/[\s\p{Z}]++/u', $line->text, self::NAMED + 2, PREG_SPLIT_NO_EMPTY) ?: [];
+            // A command may be changed by another, which names it behind its own trigger.
+            foreach (array_slice($words, 1, self::NAMED) as $word) {
+                array_push($said, $word, "!$word");
+            }
+            $said[] = $line->text;
+        }
+        $pack = $this->assembler->reachedBy($channel, array_values(array_unique($said)));
 
-        return $draft === null || $draft->trigger === '' ? $pack : $pack->withCommand($draft, $insteadOf);
+        return $draft === null || $draft->trigger === ''
+            ? $pack
+            : Assembler::withThoseRun($channel, $pack, [$draft])->withCommand($draft, $insteadOf);
     }
 }

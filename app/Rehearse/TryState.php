@@ -28,6 +28,7 @@ final readonly class TryState
      * @param  list<TimedLine>  $lines
      * @param  int  $from  number of the line on the air that the chat begins with; 0 for none
      * @param  array<string, bool|string>  $channel  what is otherwise than on the air: "live", "category"
+     * @param  bool  $isWhisper  whether lines are said to the parrot alone
      * @param  bool  $isFloodLifted  whether the limit over all commands is left out
      */
     private function __construct(
@@ -39,6 +40,7 @@ final readonly class TryState
         public int $from = 0,
         public array $channel = [],
         public bool $isFloodLifted = false,
+        public bool $isWhisper = false,
     ) {
     }
 
@@ -53,7 +55,7 @@ final readonly class TryState
         return new self(
             $line->at,
             0,
-            [new TimedLine(0, $line->by->login, $line->text, $line->key)],
+            [new TimedLine(0, $line->by->login, $line->text, $line->key, $line->line()->isWhisper)],
             $seed,
             $line->by->login,
             $line->number,
@@ -78,6 +80,7 @@ final readonly class TryState
                     min($clock, max(0, $line[0])),
                     mb_substr($line[1], 0, 60),
                     mb_substr($line[2], 0, Limits::LINE),
+                    isWhisper: ($line[3] ?? false) === true,
                 );
             }
         }
@@ -96,6 +99,7 @@ final readonly class TryState
             ($request->filled('live') ? ['live' => $request->boolean('live')] : [])
                 + (is_string($category) && trim($category) !== '' ? ['category' => mb_substr($category, 0, 100)] : []),
             $request->boolean('no_flood'),
+            $request->boolean('whisper'),
         );
     }
 
@@ -135,7 +139,12 @@ final readonly class TryState
 
         return $this->with([
             'clock' => $clock,
-            'lines' => [...$this->lines, new TimedLine($clock, $by, mb_substr($text, 0, Limits::LINE))],
+            'lines' => [...$this->lines, new TimedLine(
+                $clock,
+                $by,
+                mb_substr($text, 0, Limits::LINE),
+                isWhisper: $this->isWhisper,
+            )],
             'speaker' => $by,
         ]);
     }
@@ -177,7 +186,12 @@ final readonly class TryState
                 'from' => $this->from,
                 'clock' => $this->clock,
                 'lines' => array_map(
-                    static fn (TimedLine $line): array => [$line->millis, $line->by, $line->text],
+                    static fn (TimedLine $line): array => [
+                        $line->millis,
+                        $line->by,
+                        $line->text,
+                        ...($line->isWhisper ? [true] : []),
+                    ],
                     $this->lines,
                 ),
             ],
@@ -202,6 +216,7 @@ final readonly class TryState
             $other['from'] ?? $this->from,
             $this->channel,
             $this->isFloodLifted,
+            $this->isWhisper,
         );
     }
 }

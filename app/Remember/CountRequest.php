@@ -54,6 +54,9 @@ final class CountRequest extends FormRequest
         return [function (Validator $validator) use ($assembler): void {
             $counter = $assembler->names($this->channel())->counters[Fold::caseless($this->counter())] ?? null;
             $number = $this->integer('number');
+            if ($counter !== null && ! $counter->changes->byHand) {
+                $validator->errors()->add('number', "counter.{$counter->name} is changed by responses alone.");
+            }
             if ($counter !== null && $validator->errors()->isEmpty() && $counter->within($number) !== $number) {
                 $validator->errors()->add('number', "counter.{$counter->name} ".match (true) {
                     $counter->floor !== null && $number < $counter->floor => "never goes below {$counter->floor}.",

@@ -8,6 +8,7 @@ use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use App\Storage\MemoryRows;
+use Illuminate\Database\Eloquent\Builder;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Pack;
@@ -39,7 +40,7 @@ final readonly class FactSayings
             return [];
         }
         [$triggers, $texts] = $this->users($channel, "fact.$folded", $pack);
-        $then = $pack->withFact(new Fact($fact->name, $text, $fact->id, $isResponse));
+        $then = $pack->withFact(new Fact($fact->name, $text, $fact->id, $isResponse, $fact->parts));
         $before = $this->say($channel, $pack, $texts);
         $after = $this->say($channel, $then, $texts);
         $changed = [];
@@ -57,7 +58,14 @@ final readonly class FactSayings
     {
         $leading = $this->leading($place, $pack);
         [$triggers, $texts] = [[], []];
-        foreach ($channel->commands()->with(['aliases', 'responses', 'expectations'])->lazyById(500) as $row) {
+        $findable = static function (Builder $any) use ($leading): void {
+            foreach ($leading as $place) {
+                // A name stands in their texts, and a row finds its texts by any part of them.
+                $any->orWhere('findable', 'like', '%'.addcslashes(explode('.', $place, 2)[1] ?? '', '%_\\').'%');
+            }
+        };
+        $rows = $channel->commands()->where($findable)->with(['aliases', 'responses', 'expectations'])->lazyById(500);
+        foreach ($rows as $row) {
             $command = CommandRepository::toCore($row);
             foreach ($command->responses as $response) {
                 $named = $this->prepared->response($response->text())->namedPlaces();

@@ -29,6 +29,7 @@ final readonly class MemoryController
         MemoryOverview $remembered,
         Handing $handing,
         NamedOverview $named,
+        MemoryHistory $history,
     ): View {
         $find = mb_substr($request->string('find')->trim()->value(), 0, 100);
 
@@ -38,7 +39,7 @@ final readonly class MemoryController
             'named' => $named->of($channel, Fold::caseless($find)),
             'counters' => $remembered->counters($channel),
             'occasions' => $remembered->occasions($channel),
-            'history' => $remembered->history($channel),
+            'history' => $history->of($channel),
             'waiting' => $handing->waiting($channel),
         ]);
     }
@@ -48,7 +49,7 @@ final readonly class MemoryController
         [$name, $typed] = [$request->counter(), $request->integer('number')];
         $now = $this->corrections->count($channel, $name, Owner::fromId($request->owner()), $typed, $user);
 
-        return redirect()->route('remember', $channel)->with('notice', match (true) {
+        return back(fallback: route('remember', $channel))->with('notice', match (true) {
             $now === null => 'There is no such counter, or it counts nothing of that kind.',
             default => "counter.{$name} is {$now}.",
         });

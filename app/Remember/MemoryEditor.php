@@ -84,13 +84,16 @@ final readonly class MemoryEditor
         return true;
     }
 
-    /** @param  Closure(View): list<Change>  $changes  what is to change, seen under the channel's lock */
-    public function change(Channel $channel, User $by, Reads $reads, Closure $changes): void
+    /**
+     * @param  Closure(View): list<Change>  $changes  what is to change, seen under the channel's lock
+     * @param  string  $act  where they are taken back together
+     */
+    public function change(Channel $channel, User $by, Reads $reads, Closure $changes, string $act = ''): void
     {
         (new MariaDbStore($this->connection, $channel->id))->turn(
             EventKey::none(),
             $reads,
-            static fn (View $memory): Tally => new Tally($changes($memory), Cause::user($by->id)),
+            static fn (View $memory): Tally => new Tally($changes($memory), Cause::user($by->id, $act)),
         );
     }
 }

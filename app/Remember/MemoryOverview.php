@@ -19,12 +19,11 @@ use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counted;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\CounterSummary;
 use SilverParrot\Pack\LongestRun;
-use SilverParrot\Pack\Pack;
-use SilverParrot\Pack\Reset;
+use SilverParrot\Pack\Occasion;
 use SilverParrot\Response\Evaluation\Printer;
 use SilverParrot\Source\Fold;
-use SilverParrot\Source\Message;
 use SilverParrot\Value\Moment;
 
 /** What a channel remembers, as an author reads it. */
@@ -32,8 +31,6 @@ final readonly class MemoryOverview
 {
     /** Numbers of one counter that are shown; the highest come first. */
     private const NUMBERS = 8;
-
-    private const HISTORY = 60;
 
     /** Numbers of one counter that are looked at, the highest first. */
     private const MOST = 1_000;
@@ -49,7 +46,7 @@ final readonly class MemoryOverview
      * @return list<array{counter: Counter, about: string,
      *     numbers: list<array{owner: string, scope: string, number: int}>}>
      */
-    public function counters(Channel $channel): array
+    public function counters(Channel $channel, ?Counter $only = null): array
     {
         $pack = $this->assembler->names($channel);
         $now = Moment::of(now());
@@ -62,7 +59,7 @@ final readonly class MemoryOverview
         $stream = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(Key::stream()));
         $categories = self::categories($channel);
         $told = [];
-        foreach ($pack->counters as $counter) {
+        foreach ($only === null ? $pack->counters : [$only] as $counter) {
             $period = Counted::period($counter, $stream, $now, $pack->channel->zone);
             $numbers = [];
             foreach ($this->rowsOf($channel, $counter) as [$owner, $scope, $kept]) {
@@ -87,7 +84,7 @@ final readonly class MemoryOverview
             }
             $told[] = [
                 'counter' => $counter,
-                'about' => implode(', ', array_map($this->sentences->of(...), self::about($counter))),
+                'about' => implode(', ', array_map($this->sentences->of(...), CounterSummary::of($counter))),
                 'numbers' => array_slice($numbers, 0, self::NUMBERS),
             ];
         }
@@ -100,20 +97,20 @@ final readonly class MemoryOverview
     {
         $pack = $this->assembler->names($channel);
         $keys = array_map(static fn ($occasion): Key => Key::occasion($occasion->id), $pack->occasions);
-        $store = new MariaDbStore($this->connection, $channel->id);
-        $view = $store->snapshot(Reads::of(...array_values($keys)));
-        $runs = $store->snapshot(Reads::of(...array_values(array_map(
-            static fn ($occasion): Key => Key::longestRun($occasion->id),
+        $reads = array_reduce(
             $pack->occasions,
-        )), ...array_values($keys)));
+            static fn (Reads $reads, Occasion $one): Reads => $reads->and(LongestRun::reads($one)),
+            Reads::of(...array_values($keys)),
+        );
+        $memory = (new MariaDbStore($this->connection, $channel->id))->snapshot($reads);
+        $printer = new Printer($pack->channel);
+        $now = Moment::of(now());
         $told = [];
         foreach ($pack->occasions as $name => $occasion) {
-            $kept = $view->value($keys[$name]);
+            $kept = $memory->value($keys[$name]);
             $moment = is_string($kept) ? Moment::fromIso($kept) : null;
-            $printer = new Printer($pack->channel);
-            $now = Moment::of(now());
             $at = $moment !== null && $occasion->isYearly ? $moment->yearly($now, $pack->channel->zone) : $moment;
-            $longest = LongestRun::of($occasion, $runs, $now);
+            $longest = LongestRun::of($occasion, $memory, $now);
             $told[$occasion->name] = $at === null
                 ? ''
                 : $printer->print($at).', '.$printer->relative($at, $now)
@@ -121,50 +118,6 @@ final readonly class MemoryOverview
         }
 
         return $told;
-    }
-
-    /**
-     * @param  Kind|null  $kind  with a name for one of them alone
-     * @return list<array{id: int, at: Moment, what: string, scope: string, from: string, to: string, by: string,
-     *     isUndone: bool}> newest first
-     */
-    public function history(Channel $channel, ?Kind $kind = null, string $name = ''): array
-    {
-        /**
-         * @var list<object{id: int, kind: string, name: string, owner: string, before: string, after: string,
-         *     at: string, undone: int, viewer: string|null, person: string|null, user: string|null}> $rows
-         */
-        $rows = $this->connection->select(
-            "SELECT h.id, h.kind, h.name, h.owner, h.`before`, h.after, h.at, h.undone, u.name AS user,
-                COALESCE(NULLIF(v.name, ''), v.login) AS viewer, COALESCE(NULLIF(b.name, ''), b.login) AS person
-             FROM memory_history h LEFT JOIN viewers v ON v.id = h.viewer_id
-                LEFT JOIN viewers b ON b.id = h.by_viewer_id LEFT JOIN users u ON u.id = h.user_id
-             WHERE h.channel_id = ?".($kind === null ? '' : ' AND h.kind = ? AND h.name = ?')
-                .' ORDER BY h.id DESC LIMIT '
-                .self::HISTORY,
-            $kind === null ? [$channel->id] : [$channel->id, $kind->value, $name],
-        );
-        $names = self::namesOf($this->assembler->names($channel));
-        $categories = self::categories($channel);
-        $scope = static fn (Owner $owner, ?string $viewer): string => $owner->kind === OwnerKind::Category
-            ? $categories[$owner->of] ?? $owner->of
-            : self::scope($owner, $viewer);
-
-        return array_map(
-            static fn (object $row): array => [
-                'id' => $row->id,
-                'at' => Moment::fromIso($row->at) ?? new Moment(0),
-                'what' => $row->kind === Kind::Quote->value
-                    ? "quote {$row->name}"
-                    : "{$row->kind}.".($names["{$row->kind} {$row->name}"] ?? $row->name),
-                'scope' => $scope(Owner::fromId($row->owner) ?? Owner::channel(), $row->viewer),
-                'from' => self::told($row->before),
-                'to' => self::told($row->after),
-                'by' => $row->person ?? ($row->user ?? 'somebody in the chat'),
-                'isUndone' => (bool) $row->undone,
-            ],
-            $rows,
-        );
     }
 
     /**
@@ -204,73 +157,20 @@ final readonly class MemoryOverview
         return $kept;
     }
 
-    /** @return list<Message> what it counts, the most important first */
-    private static function about(Counter $counter): array
-    {
-        $bounds = match (true) {
-            $counter->floor !== null && $counter->ceiling !== null => 'from-to',
-            $counter->floor !== null => 'from',
-            $counter->ceiling !== null => 'up-to',
-            default => null,
-        };
-
-        return [
-            new Message("counters.scope-{$counter->scope->value}"),
-            ...($counter->reset === Reset::Never ? [] : [new Message("counters.reset-{$counter->reset->value}")]),
-            ...($bounds === null ? [] : [new Message("counters.$bounds", [
-                'floor' => $counter->floor ?? 0,
-                'ceiling' => $counter->ceiling ?? 0,
-            ])]),
-        ];
-    }
-
     /** @return array<string, string> as the service writes them, by how they are kept */
-    private static function categories(Channel $channel): array
+    public static function categories(Channel $channel): array
     {
         $written = Assembler::environment($channel)->categories;
 
         return array_combine(array_map(Fold::caseless(...), $written), $written);
     }
 
-    /** @return array<string, string> what definitions are called now, by kind and folded id */
-    private static function namesOf(Pack $pack): array
-    {
-        $names = [];
-        foreach (
-            [
-                Kind::Counter->value => $pack->counters,
-                Kind::Field->value => $pack->fields,
-                Kind::Goods->value => $pack->goods,
-                Kind::Occasion->value => $pack->occasions,
-            ] as $kind => $definitions
-        ) {
-            foreach ($definitions as $one) {
-                $names["$kind ".Fold::caseless($one->id)] = $one->name;
-            }
-        }
-
-        return $names;
-    }
-
-    private static function scope(Owner $owner, ?string $viewer): string
+    public static function scope(Owner $owner, ?string $viewer): string
     {
         return match ($owner->kind) {
             OwnerKind::Category => $owner->of,
             OwnerKind::Viewer => $viewer ?? $owner->of,
             OwnerKind::Channel, OwnerKind::Total => 'channel',
-        };
-    }
-
-    private static function told(string $json): string
-    {
-        $value = json_decode($json, true);
-
-        return match (true) {
-            $value === null => 'nothing',
-            is_bool($value) => $value ? 'yes' : 'no',
-            is_array($value) && is_string($value['text'] ?? null) => "“{$value['text']}”",
-            is_array($value) => is_int($value['n'] ?? null) ? (string) $value['n'] : '…',
-            default => is_scalar($value) ? (string) $value : '…',
         };
     }
 }

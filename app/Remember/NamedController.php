@@ -50,7 +50,7 @@ final readonly class NamedController
         $kind = $request->kind();
         $this->put($channel, $kind, $kind->idFor($channel, $request->name()), $user, $request->state());
 
-        return $this->done($request, $channel, "{$kind->prefix()}.{$request->name()} is made.");
+        return $this->done($request, $channel, $kind, "{$kind->prefix()}.{$request->name()} is made.");
     }
 
     public function update(
@@ -78,13 +78,13 @@ final readonly class NamedController
         }
         if ($isUsed && ! $request->boolean('confirmed')) {
             return view('remember.rename', [
-                'owns' => $owns,
                 'channel' => $channel,
-                'kind' => $kind,
-                'stable' => $stable,
-                'from' => $name,
-                'to' => $request->name(),
+                'from' => "{$kind->prefix()}.$name",
+                'to' => "{$kind->prefix()}.{$request->name()}",
                 'uses' => $uses,
+                'owns' => $owns,
+                'action' => route('remember.named.update', [$channel, $kind->key(), $stable]),
+                'back' => route('remember', $channel),
                 'typed' => $request->except(['_token', '_method', 'name_folded']),
             ]);
         }
@@ -117,7 +117,7 @@ final readonly class NamedController
             );
         }
 
-        return $this->done($request, $channel, "{$kind->prefix()}.{$request->name()} is saved.");
+        return $this->done($request, $channel, $kind, "{$kind->prefix()}.{$request->name()} is saved.");
     }
 
     /** Another one like it, under a name that is free. */
@@ -134,13 +134,13 @@ final readonly class NamedController
             $items,
         )]) + $was;
         if (count($taken) >= PackFormat::DEFINITIONS) {
-            return redirect()->route('remember', $channel)->with('notice', 'There is no room for more of these.');
+            return redirect()->route($kind->page(), $channel)->with('notice', 'There is no room for more of these.');
         }
         $id = $kind->idFor($channel, $copy);
         $this->put($channel, $kind, $id, $user, $state);
 
         return redirect()
-            ->to(route('remember', [$channel, 'kind' => $kind->key(), 'edit' => $id])."#named-{$kind->key()}")
+            ->to(route($kind->page(), [$channel, 'kind' => $kind->key(), 'edit' => $id])."#named-{$kind->key()}")
             ->with('notice', "{$kind->prefix()}.$copy is a copy of {$kind->prefix()}.$name.");
     }
 
@@ -160,16 +160,16 @@ final readonly class NamedController
         if ($users !== [] && ! $request->boolean('confirmed')) {
             return view('remember.delete', [
                 'channel' => $channel,
-                'kind' => $kind,
-                'stable' => $stable,
-                'name' => $name,
+                'name' => "{$kind->prefix()}.$name",
                 'users' => $users,
+                'action' => route('remember.named.destroy', [$channel, $kind->key(), $stable]),
+                'back' => route('remember', $channel),
             ]);
         }
         $this->change($channel, $kind, $stable, $user, static fn () => $kind->put($channel, $stable, null));
 
         return redirect()
-            ->route('remember', $channel)
+            ->route($kind->page(), $channel)
             ->with(
                 'notice',
                 "{$kind->prefix()}.$name was deleted.",
@@ -202,11 +202,15 @@ final readonly class NamedController
         LookThrough::dispatch($channel->id);
     }
 
-    private function done(Request $request, Channel $channel, string $notice): RedirectResponse|JsonResponse
-    {
+    private function done(
+        Request $request,
+        Channel $channel,
+        NamedDefinition $kind,
+        string $notice,
+    ): RedirectResponse|JsonResponse {
         return $request->expectsJson()
             ? response()->json(['notice' => $notice])
-            : redirect()->route('remember', $channel)->with('notice', $notice);
+            : redirect()->route($kind->page(), $channel)->with('notice', $notice);
     }
 
     private static function kind(string $key): NamedDefinition

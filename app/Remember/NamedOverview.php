@@ -5,41 +5,60 @@ declare(strict_types=1);
 namespace App\Remember;
 
 use App\Models\Channel;
+use App\Storage\Assembler;
 use App\Storage\Definitions\Named\NamedDefinition;
+use App\Storage\MariaDbStore;
+use App\Wording\Sentences;
+use Illuminate\Database\Connection;
+use SilverParrot\Checks\Check;
+use SilverParrot\Checks\CheckContext;
+use SilverParrot\Checks\Checks;
+use SilverParrot\Checks\OwnResponseBroken;
 use SilverParrot\Format\PackFormat;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Kind;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\CounterSummary;
+use SilverParrot\Pack\ExtraParts;
+use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldSummary;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\TextList;
+use SilverParrot\Response\Evaluation\ListDraw;
+use SilverParrot\Response\OwnResponseTexts;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Message;
 
 /** What there is of each kind, with what it holds in a few words and which commands use it. */
 final readonly class NamedOverview
 {
-    private const ORDERS = [
-        'free' => 'drawn freely',
-        'no_repeat' => 'never the same twice running',
-        'shuffled' => 'shuffled',
-        'in_turn' => 'in turn',
-    ];
-
-    private const TYPES = [
-        'number' => 'a number',
-        'text' => 'a text',
-        'moment' => 'a moment',
-        'yes_no' => 'yes or no',
-        'points' => 'points',
-    ];
+    /** Texts that are responses without being a command's. */
+    private const MOST_LOOKED_AT = 1_000;
 
     /** Of one kind that are shown. */
     private const MOST = 300;
 
-    public function __construct(private UsesOfNames $uses)
-    {
+    public function __construct(
+        private UsesOfNames $uses,
+        private Assembler $assembler,
+        private Sentences $sentences,
+        private LastChanges $changes,
+        private Connection $connection,
+    ) {
     }
 
     /**
-     * @return array<string, list<array{id: string, name: string, holds: string, uses: list<string>}>> by the kind’s key
+     * @return array<string, list<array{id: string, name: string, holds: string, uses: list<string>,
+     *     findings: list<string>}>> by the kind’s key
      */
     public function of(Channel $channel, string $find = ''): array
     {
         $uses = $this->uses->all($channel);
+        $pack = $this->assembler->names($channel);
+        $last = $this->changes->of($channel);
+        $toCome = $this->toCome($channel, $pack);
+        $findings = self::findings($channel, $pack);
         $overview = [];
         foreach (NamedDefinition::all() as $kind) {
             $items = $kind->key() === 'lists'
@@ -55,8 +74,17 @@ final readonly class NamedOverview
                 $one = [
                     'id' => $row->stable_id,
                     'name' => "{$kind->prefix()}.{$row->name}",
-                    'holds' => self::holds((array) $row, $items[$row->id] ?? 0),
-                    'uses' => $uses["{$kind->prefix()}.".Fold::caseless($row->name)] ?? [],
+                    'holds' => implode(', ', array_filter([
+                        $this->holds($pack, (array) $row, $items[$row->id] ?? 0),
+                        $kind->prefix() === 'list' ? $toCome[$row->stable_id] ?? '' : '',
+                        $last[self::kept($kind).' '.Fold::caseless($row->stable_id)] ?? '',
+                    ], static fn (string $part): bool => $part !== '')),
+                    'findings' => $findings[$kind->key().' '.Fold::caseless($row->name)] ?? [],
+                    'uses' => array_values(array_unique([
+                        ...$uses["{$kind->prefix()}.".Fold::caseless($row->name)] ?? [],
+                        // All goods are listed by one name.
+                        ...$kind->prefix() === 'goods' ? $uses['caller.goods'] ?? [] : [],
+                    ])),
                 ];
                 $words = Fold::caseless(implode("\n", [$one['name'], $one['holds'], ...$one['uses']]));
                 if ($find === '' || str_contains($words, $find) || isset($holding[$row->id])) {
@@ -81,42 +109,89 @@ final readonly class NamedOverview
     }
 
     /** @param  array<array-key, mixed>  $row */
-    private static function holds(array $row, mixed $items): string
+    private function holds(Pack $pack, array $row, mixed $items): string
     {
         $text = static fn (string $column): string => is_string($row[$column] ?? null) ? $row[$column] : '';
 
         return match (true) {
-            isset($row['scope']) => self::counter($row),
+            isset($row['scope']) => $this->counter($pack->counters[$text('name_folded')] ?? null),
             isset($row['yearly']) => $row['yearly'] == 1 ? 'comes again each year' : '',
             is_int($row['price'] ?? null) => $row['price'] === 0 ? 'not for sale' : "{$row['price']} each",
             isset($row['draw_order']) => ($items === 1 ? 'one item' : (is_int($items) ? $items : 0).' items').', '
-                .(self::ORDERS[$text('draw_order')] ?? ''),
-            isset($row['type']) => (self::TYPES[$text('type')] ?? '')
-                .($text('start') === '' ? '' : ", begins with {$text('start')}"),
-            default => $text('text'),
+                .$this->sentences->of(new Message("orders.{$text('draw_order')}")),
+            isset($row['least_gift']) => $this->field($pack->fields[$text('name_folded')] ?? null),
+            default => $text('text').($text('parts') === '' ? '' : '; parts: '.self::partsOf($text('parts'))),
         };
     }
 
-    /** @param  array<array-key, mixed>  $row */
-    private static function counter(array $row): string
+    /** @param  string  $lines  as ExtraParts reads them */
+    private static function partsOf(string $lines): string
     {
-        $number = static fn (string $column): ?int => is_numeric($row[$column] ?? null) ? (int) $row[$column] : null;
-        [$floor, $ceiling, $guard] = [$number('floor'), $number('ceiling'), $number('guard_seconds')];
+        $parts = ExtraParts::typed($lines);
 
-        return implode(', ', array_filter([
-            match ($row['scope']) {
-                'category' => 'one number for each category',
-                'viewer' => 'one number for each viewer',
-                default => 'one number for the channel',
-            },
-            $floor === null ? '' : "never below $floor",
-            $ceiling === null ? '' : "never above $ceiling",
-            match ($row['reset'] ?? '') {
-                'stream' => 'begins anew with each stream',
-                'day' => 'begins anew each day',
-                default => '',
-            },
-            $guard === 0 ? '' : "the same counts once within $guard s",
-        ]));
+        return is_array($parts) ? implode(', ', array_keys($parts)) : '';
+    }
+
+    private function counter(?Counter $counter): string
+    {
+        return $counter === null
+            ? ''
+            : implode(', ', array_map($this->sentences->of(...), CounterSummary::of($counter)));
+    }
+
+    private function field(?Field $field): string
+    {
+        return $field === null
+            ? ''
+            : implode(', ', array_map($this->sentences->of(...), FieldSummary::of($field)));
+    }
+
+    /** @return array<string, list<string>> what checks say of them, with the mend, by kind and folded name */
+    private static function findings(Channel $channel, Pack $pack): array
+    {
+        $checks = CheckContext::before($pack, Assembler::environment($channel), []);
+        $told = [];
+        $all = Checks::acrossCommands();
+        // Ten thousand items that are responses are looked through before publishing, not with each look at the page.
+        if (count(OwnResponseTexts::of($pack)) > self::MOST_LOOKED_AT) {
+            $all = array_filter($all, static fn (Check $one): bool => ! $one instanceof OwnResponseBroken);
+        }
+        foreach (Checks::look($checks, array_values($all)) as $finding) {
+            [, $kind, $place] = explode('/', $finding->at) + [1 => '', 2 => ''];
+            $named = match ($kind) {
+                'facts' => $pack->facts,
+                'lists' => $pack->lists,
+                'counters' => $pack->counters,
+                'fields' => $pack->fields,
+                default => [],
+            };
+            $name = array_keys($named)[(int) $place] ?? '';
+            $told["$kind $name"][] = "{$finding->sentence()} {$finding->mend()}";
+        }
+
+        return $told;
+    }
+
+    /** @return array<array-key, string> “9 to come”, by the id of a list that comes round */
+    private function toCome(Channel $channel, Pack $pack): array
+    {
+        $rounds = array_filter(
+            $pack->lists,
+            static fn (TextList $list): bool => ! $list->isForEachViewer && ListDraw::toCome($list, null) !== null,
+        );
+        $keys = array_map(static fn (TextList $list): Key => Key::listPosition($list->id), $rounds);
+        $memory = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(...array_values($keys)));
+        $told = [];
+        foreach ($rounds as $name => $list) {
+            $told[$list->id] = ListDraw::toCome($list, $memory->value($keys[$name])).' to come';
+        }
+
+        return $told;
+    }
+
+    /** What its changes are remembered as. */
+    private static function kept(NamedDefinition $kind): string
+    {
+        return $kind->prefix() === 'caller' ? Kind::Field->value : $kind->prefix();
     }
 }

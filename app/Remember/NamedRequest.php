@@ -89,7 +89,7 @@ final class NamedRequest extends FormRequest
     {
         $stable = $this->route('stable');
 
-        return route('remember', [
+        return route($this->kind()->page(), [
             $this->channel(),
             'kind' => $this->kind()->key(),
             'edit' => is_string($stable) ? $stable : 'new',

@@ -8,7 +8,9 @@ use App\Models\Channel;
 use App\Models\CommandRow;
 use App\Models\User;
 use App\Storage\CommandRepository;
-use App\Storage\Definitions\Named\NamedDefinition;
+use App\Storage\Definitions\Named\UsedByName;
+use App\Wording\Sentences;
+use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Pack\Command;
 use SilverParrot\Response\Renaming;
 use SilverParrot\Response\ResponseCache;
@@ -17,15 +19,18 @@ use SilverParrot\Source\Fold;
 /** The commands that name something, as they are when it is called otherwise. */
 final readonly class RenamedUses
 {
-    public function __construct(private CommandRepository $rows, private ResponseCache $prepared)
-    {
+    public function __construct(
+        private CommandRepository $rows,
+        private ResponseCache $prepared,
+        private Sentences $sentences,
+    ) {
     }
 
     /**
      * @return list<array{row: CommandRow, command: Command, texts: list<array{string, string}>}> each with its texts
      *     before and after
      */
-    public function of(Channel $channel, NamedDefinition $kind, string $from, string $to): array
+    public function of(Channel $channel, UsedByName $kind, string $from, string $to): array
     {
         $uses = [];
         // Its name stands in their texts, and a row finds its texts by any part of them.
@@ -45,12 +50,24 @@ final readonly class RenamedUses
                     $texts[] = [$text, $renamed];
                 }
             }
+            $renamed = $command->gated(
+                ...$command->gates->renamed("{$kind->prefix()}.".Fold::caseless($from), $to)->given(),
+            );
+            if ($renamed->gates != $command->gates) {
+                $texts[] = [$this->told($command), $this->told($renamed)];
+                $command = $renamed;
+            }
             if ($texts !== []) {
                 $uses[] = ['row' => $row, 'command' => $command, 'texts' => $texts];
             }
         }
 
         return $uses;
+    }
+
+    private function told(Command $command): string
+    {
+        return $this->sentences->summary(CommandSummary::of($command, $this->prepared));
     }
 
     /** @param  list<array{row: CommandRow, command: Command, texts: list<array{string, string}>}>  $uses */

@@ -24,6 +24,7 @@ use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
+use Throwable;
 
 /**
  * Takes one change of memory back: the value before it comes back where nothing came later, and what was added is taken
@@ -37,7 +38,43 @@ final readonly class TakingBack
     {
     }
 
+    /** What was one act is taken back whole or not at all. */
     public function of(Channel $channel, int $history, User $by): TakenBack
+    {
+        $act = $this->connection->scalar('SELECT act FROM memory_history WHERE channel_id = ? AND id = ?', [
+            $channel->id,
+            $history,
+        ]);
+        if (! is_string($act)) {
+            return $this->one($channel, $history, $by);
+        }
+        $rows = $this->connection->select('SELECT id FROM memory_history WHERE channel_id = ? AND act = ?', [
+            $channel->id,
+            $act,
+        ]);
+        $numbers = array_column($rows, 'id');
+        rsort($numbers);
+        $last = TakenBack::NotThere;
+        $this->connection->beginTransaction();
+        try {
+            foreach ($numbers as $number) {
+                $last = $this->one($channel, is_int($number) ? $number : 0, $by);
+                if ($last !== TakenBack::Restored && $last !== TakenBack::TakenOut) {
+                    $this->connection->rollBack();
+
+                    return $last;
+                }
+            }
+            $this->connection->commit();
+        } catch (Throwable $thrown) {
+            $this->connection->rollBack();
+            throw $thrown;
+        }
+
+        return $last;
+    }
+
+    private function one(Channel $channel, int $history, User $by): TakenBack
     {
         /**
          * @var object{kind: string, name: string, owner: string, before: string, after: string, added: int|null}|null

@@ -31,4 +31,9 @@ final readonly class TookBack implements Turn
     {
         return [];
     }
+
+    public function effectsToKeep(): array
+    {
+        return [];
+    }
 }

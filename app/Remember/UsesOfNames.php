@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Remember;
 
 use App\Models\Channel;
-use App\Storage\Definitions\Named\NamedDefinition;
+use App\Storage\Definitions\Named\UsedByName;
 use Illuminate\Database\Connection;
 use SilverParrot\Source\Fold;
 
@@ -20,9 +20,32 @@ final readonly class UsesOfNames
     }
 
     /** @return list<string> triggers, and facts and lists that are responses themselves */
-    public function of(Channel $channel, NamedDefinition $kind, string $name): array
+    public function of(Channel $channel, UsedByName $kind, string $name): array
     {
         return $this->all($channel)["{$kind->prefix()}.".Fold::caseless($name)] ?? [];
+    }
+
+    /** Where a user of a name, as of() tells it, is seen and changed. */
+    public static function place(Channel $channel, string $user): string
+    {
+        return match (true) {
+            str_starts_with($user, 'fact.'), str_starts_with($user, 'list.') => route('remember', [
+                $channel,
+                'find' => $user,
+            ]),
+            $user === 'replies of closed gates' => route('write', $channel).'#refusals',
+            str_starts_with($user, 'timer ') => route('write.timers', $channel),
+            str_starts_with($user, 'lookup.') => route('remember.lookups', [
+                $channel,
+                'find' => substr($user, strlen('lookup.')),
+            ]),
+            str_starts_with($user, 'ranks by ') => route('remember.ranks', $channel),
+            str_starts_with($user, 'live address ') => route('remember.live', [
+                $channel,
+                'edit' => substr($user, strlen('live address ')),
+            ]),
+            default => route('write', [$channel, 'find' => $user]),
+        };
     }
 
     /** @return array<string, list<string>> the same by what they name: "counter.splinters" */

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Storage;
 
 use App\Models;
+use App\Models\CommandRow;
+use App\Models\TimerRow;
+use App\Web\AddressesLookedAt;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -15,10 +18,14 @@ use SilverParrot\Chat\Zones;
 use SilverParrot\Checks\CheckEnvironment;
 use SilverParrot\Document\Document;
 use SilverParrot\Document\LevelFormat;
+use SilverParrot\Format\FromChatFormat;
 use SilverParrot\Format\PlanFormat;
+use SilverParrot\Format\RegularRuleFormat;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Hearing\TriggerMatch;
+use SilverParrot\Lookup\Lookup;
 use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\ChangeRule;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Counter;
@@ -26,8 +33,10 @@ use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Earning;
 use SilverParrot\Pack\Emote;
+use SilverParrot\Pack\ExtraParts;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldLimits;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Goods;
@@ -38,6 +47,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\QuoteSettings;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\Timer;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Fold;
@@ -105,26 +115,64 @@ final class Assembler
      */
     public function reachedBy(Models\Channel $channel, array $lines): Pack
     {
-        $words = array_values(array_unique(array_map(TriggerMatch::word(...), $lines)));
         $aliases = [];
         foreach ($channel->aliases()->orderBy('position')->toBase()->get(['command_id', 'alias']) as $row) {
             /** @var object{command_id: int, alias: string} $row */
             $aliases[$row->command_id][] = $row->alias;
         }
+        $commands = self::listed($channel, $aliases);
+        $names = $this->names($channel);
+        // Which trigger a line begins with, and which phrase stands in it, is the core's to say.
+        $known = $names->withCommands(array_values($commands));
         $reached = $channel
             ->commands()
             ->with(['aliases', 'responses', 'expectations'])
-            ->where(static fn (Builder $any): Builder => $any->whereIn('trigger_folded', $words)->orWhereIn(
-                'id',
-                $channel->aliases()->whereIn('alias_folded', $words)->select('command_id'),
-            ))
+            ->where(static fn (Builder $any): Builder => $any->whereIn('stable_id', array_filter(array_map(
+                static fn (string $line): ?string => TriggerMatch::in($known, $line)?->command->id,
+                $lines,
+            )))->orWhere('phrases', '<>', '[]'))
             ->get();
-        $commands = self::listed($channel, $aliases);
         foreach ($reached as $row) {
             $commands[$row->id] = CommandRepository::toCore($row);
         }
 
-        return $this->names($channel)->withCommands(array_values($commands));
+        $pack = $names->withCommands(array_values($commands));
+
+        return self::withThoseRun(
+            $channel,
+            $pack,
+            array_values($reached->map(static fn (CommandRow $row): Command => $commands[$row->id])->all()),
+        );
+    }
+
+    /**
+     * The same pack with all of the commands that these run, and those that they run.
+     *
+     * @param  list<Command>  $commands
+     */
+    public static function withThoseRun(Models\Channel $channel, Pack $pack, array $commands): Pack
+    {
+        $runs = static fn (Command ...$some): array => array_merge(
+            [],
+            ...array_map(static fn (Command $one): array => $one->runs(), array_values($some)),
+        );
+        $seen = [];
+        for ($next = $runs(...$commands); $next !== [];) {
+            $seen += array_flip($next);
+            $found = $channel
+                ->commands()
+                ->with(['aliases', 'responses', 'expectations'])
+                ->whereIn('stable_id', $next)
+                ->get()
+                ->map(CommandRepository::toCore(...))
+                ->all();
+            foreach ($found as $one) {
+                $pack = $pack->withCommand($one, $one->trigger);
+            }
+            $next = array_values(array_diff($runs(...array_values($found)), array_keys($seen)));
+        }
+
+        return $pack;
     }
 
     /**
@@ -134,12 +182,17 @@ final class Assembler
     private static function listed(Models\Channel $channel, array $aliases): array
     {
         $commands = [];
-        $rows = $channel->commands()->select(['id', 'stable_id', 'trigger', 'gates', 'listed'])->orderBy('id');
+        $rows = $channel
+            ->commands()
+            ->select(['id', 'stable_id', 'trigger', 'name_only', 'gates', 'listed'])
+            ->orderBy('id');
         foreach ($rows->toBase()->get() as $row) {
-            /** @var object{id: int, stable_id: string, trigger: string, gates: string, listed: int} $row */
+            /**
+             * @var object{id: int, stable_id: string, trigger: string, name_only: int, gates: string, listed: int} $row
+             */
             $gates = json_decode($row->gates, true);
             $commands[$row->id] = new Command(
-                new Triggers($row->trigger, $aliases[$row->id] ?? []),
+                new Triggers($row->trigger, $aliases[$row->id] ?? [], isNameOnly: $row->name_only === 1),
                 gates: GateSettings::read(Document::of(is_array($gates) ? $gates : [])),
                 about: new CommandMetadata(listed: $row->listed === 1),
                 id: $row->stable_id,
@@ -166,7 +219,8 @@ final class Assembler
                 self::rows($channel->counters(), static function (object $row): Counter {
                     /**
                      * @var object{name: string, stable_id: string, scope: string, start: int, floor: int|null,
-                     *     ceiling: int|null, reset: string, guard_seconds: int, guard_by_another: int} $row
+                     *     ceiling: int|null, reset: string, guard_seconds: int, guard_by_another: int,
+                     *     changed_by: string, own_only: int, not_by_hand: int} $row
                      */
                     return new Counter(
                         $row->name,
@@ -177,6 +231,7 @@ final class Assembler
                         Reset::from($row->reset),
                         $row->stable_id,
                         new Guard($row->guard_seconds, $row->guard_by_another === 1),
+                        self::changes($row),
                     );
                 }),
             ),
@@ -190,7 +245,8 @@ final class Assembler
                 self::rows($channel->fields(), static function (object $row): Field {
                     /**
                      * @var object{name: string, stable_id: string, type: string, start: string|null, one: string,
-                     *     many: string, least_gift: int, ranks_streamer: int} $row
+                     *     many: string, least_gift: int, ranks_streamer: int, least: int|null, most: int|null,
+                     *     longest: int, changed_by: string, own_only: int, not_by_hand: int} $row
                      */
                     return new Field(
                         $row->name,
@@ -201,6 +257,8 @@ final class Assembler
                         $row->many,
                         $row->least_gift,
                         $row->ranks_streamer === 1,
+                        new FieldLimits($row->least, $row->most, $row->longest),
+                        self::changes($row),
                     );
                 }),
             ),
@@ -226,6 +284,8 @@ final class Assembler
                             $ladder->stable_id,
                             $ladder->by_ever_earned,
                             $ladder->is_on,
+                            $ladder->rises,
+                            $ladder->falls,
                         ),
                     ],
                 )
@@ -246,12 +306,34 @@ final class Assembler
                             $row->minutes,
                             LevelFormat::readRule(Document::of($row->levels)),
                             $row->while_live,
+                            $row->happening,
                         ),
                     )
                     ->all(),
             ),
             PlanFormat::read(Document::of($channel->plan ?? [])),
+            $channel->refusals ?? [],
+            array_values(
+                $channel->timers()->orderBy('id')->get()->map(static fn (TimerRow $row): Timer => $row->timer())->all(),
+            ),
+            FromChatFormat::read(Document::of($channel->from_chat ?? [])),
+            RegularRuleFormat::read(Document::of($channel->regulars ?? [])),
+            self::lookups($channel, $whole),
         );
+    }
+
+    /** @return array<string, Lookup> whole where one is wanted by name: one may take its parameters from another */
+    private static function lookups(Models\Channel $channel, ?Named $whole): array
+    {
+        if ($whole !== null && $whole->lookups === []) {
+            return [];
+        }
+        $lookups = [];
+        foreach ($channel->lookups()->orderBy('id')->get() as $row) {
+            $lookups[$row->name_folded] = $row->lookup();
+        }
+
+        return $lookups;
     }
 
     /** @return array<string, Fact> */
@@ -264,15 +346,23 @@ final class Assembler
                 true,
             ),
         );
-        /** @var array<int, string> $texts by the row's number */
-        $texts = $query->toBase()->pluck('text', 'id')->all();
+        /** @var array<int, object{text: string, parts: string}> $texts by the row's number */
+        $texts = $query->toBase()->get(['id', 'text', 'parts'])->keyBy('id')->all();
 
         return self::named(
             self::rows($channel->facts()->select(['id', 'name', 'stable_id', 'is_response']), static function (
                 object $row,
             ) use ($texts): Fact {
                 /** @var object{id: int, name: string, stable_id: string, is_response: int} $row */
-                return new Fact($row->name, $texts[$row->id] ?? '', $row->stable_id, $row->is_response === 1);
+                $parts = ExtraParts::typed($texts[$row->id]->parts ?? '');
+
+                return new Fact(
+                    $row->name,
+                    $texts[$row->id]->text ?? '',
+                    $row->stable_id,
+                    $row->is_response === 1,
+                    is_array($parts) ? $parts : [],
+                );
             }),
         );
     }
@@ -298,7 +388,7 @@ final class Assembler
         return self::named(self::rows($channel->lists(), static function (object $row) use ($items): TextList {
             /**
              * @var object{id: int, name: string, stable_id: string, draw_order: string, each_viewer: int,
-             *     responses: int} $row
+             *     responses: int, from_chat: int} $row
              */
             return new TextList(
                 $row->name,
@@ -307,6 +397,7 @@ final class Assembler
                 $row->stable_id,
                 $row->each_viewer === 1,
                 $row->responses === 1,
+                $row->from_chat === 1,
             );
         }));
     }
@@ -380,7 +471,14 @@ final class Assembler
             Moment::of(now()),
             $channel->profile(),
             is_string($categories) && $categories !== '' ? explode("\n", $categories) : [],
+            AddressesLookedAt::wrong($channel),
         );
+    }
+
+    /** @param  object{changed_by: string, own_only: int, not_by_hand: int}  $row */
+    private static function changes(object $row): ChangeRule
+    {
+        return new ChangeRule(LevelFormat::ofLine($row->changed_by), $row->own_only === 1, $row->not_by_hand !== 1);
     }
 
     private static function castMember(Models\CastMemberRow $member): CastMember

@@ -8,7 +8,10 @@ use App\Storage\Shelves\Balances;
 use Closure;
 use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
+use LogicException;
 use SilverParrot\Chat\Saying;
+use SilverParrot\Format\AwaitedFormat;
+use SilverParrot\Hearing\Awaited;
 use SilverParrot\Memory\ActorKind;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Cause;
@@ -129,6 +132,7 @@ final readonly class MariaDbStore implements Store
         if ($changes !== null) {
             $this->keep($changes, $turn->cause(), $key->event);
             $this->queue($turn, $key->event);
+            $this->keepEffects($turn, $key->event);
         }
 
         return $turn;
@@ -240,6 +244,7 @@ final readonly class MariaDbStore implements Store
                 'user_id',
                 'command',
                 'event_key',
+                'act',
             ],
             array_map(
                 fn (Change $change): array => [
@@ -255,6 +260,7 @@ final readonly class MariaDbStore implements Store
                     $byUser,
                     Fold::caseless($cause->command),
                     $eventKey,
+                    $cause->act === '' ? null : $cause->act,
                 ],
                 $changes,
             ),
@@ -328,6 +334,32 @@ final readonly class MariaDbStore implements Store
             $rows,
             $isTaken ? ['queued_at', 'handed_at'] : ['queued_at'],
         );
+    }
+
+    /** Each is carried out after the commit, once. */
+    private function keepEffects(Turn $turn, string $eventKey): void
+    {
+        foreach ($turn->effectsToKeep() as $place => $awaited) {
+            if (! $awaited instanceof Awaited) {
+                throw new LogicException('An effect that cannot be kept: '.$awaited::class);
+            }
+            $by = $awaited->effect->by();
+            $this->kept->viewers->make($this->connection, [$by->id => $by->login]);
+            $this->insert(
+                'effects',
+                ['channel_id', 'event_key', 'state', 'deed', 'effect', 'goes_on', 'by_viewer_id'],
+                [[
+                    $this->channel,
+                    $place === 0 ? $eventKey : "$eventKey#$place",
+                    'waiting',
+                    $awaited->effect->deed(),
+                    json_encode($awaited->effect->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                    json_encode(AwaitedFormat::write($awaited->then), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+                    $this->kept->viewers->numberOf($by->id) ?? 0,
+                ]],
+                ['asked_at'],
+            );
+        }
     }
 
     /**

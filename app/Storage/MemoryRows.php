@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Storage;
 
 use App\Models\Channel;
+use App\Web\RecordedAnswers;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Rehearsal\InitialState;
@@ -26,6 +27,7 @@ final class MemoryRows
             rest: new ReadOnce(new MariaDbStore($connection, $channel->id)),
             quotes: new MariaDbQuotes($connection, $channel->id),
             ranking: new MariaDbRanking($connection, $channel->id),
+            answers: RecordedAnswers::of($channel),
         );
     }
 

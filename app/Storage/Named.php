@@ -12,15 +12,16 @@ final readonly class Named
     /**
      * @param  list<string>  $lists  folded names, as those that follow
      * @param  list<string>  $facts
+     * @param  list<string>  $lookups
      */
-    private function __construct(public array $lists, public array $facts)
+    private function __construct(public array $lists, public array $facts, public array $lookups)
     {
     }
 
     /** @param  array<array-key, string>  $texts */
     public static function in(array $texts, ResponseCache $prepared): self
     {
-        $named = ['list' => [], 'fact' => []];
+        $named = ['list' => [], 'fact' => [], 'lookup' => []];
         foreach ($texts as $text) {
             foreach ($prepared->response($text)->calls as $call) {
                 if (isset($named[$call->folded[0]], $call->folded[1])) {
@@ -29,6 +30,10 @@ final readonly class Named
             }
         }
 
-        return new self(array_values(array_unique($named['list'])), array_values(array_unique($named['fact'])));
+        return new self(
+            array_values(array_unique($named['list'])),
+            array_values(array_unique($named['fact'])),
+            array_values(array_unique($named['lookup'])),
+        );
     }
 }

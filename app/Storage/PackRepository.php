@@ -7,14 +7,21 @@ namespace App\Storage;
 use App\Accounts\Role;
 use App\Models\Channel;
 use App\Models\ListItem;
+use App\Models\LookupRow;
+use App\Models\TimerRow;
 use App\Models\User;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use SilverParrot\Document\LevelFormat;
+use SilverParrot\Format\FromChatFormat;
 use SilverParrot\Format\PlanFormat;
+use SilverParrot\Format\RegularRuleFormat;
+use SilverParrot\Pack\ChangeRule;
 use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\ExtraParts;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\Goods;
@@ -46,6 +53,9 @@ final readonly class PackRepository
                 'seed' => $pack->channel->login,
                 'flood_person' => $pack->flood->person,
                 'flood_channel' => $pack->flood->channel,
+                'refusals' => (object) $pack->refusals,
+                'from_chat' => (object) FromChatFormat::write($pack->fromChat),
+                'regulars' => (object) RegularRuleFormat::write($pack->regulars),
                 'quotes_all_once' => $pack->quotes->allOnce,
                 'quote_dates' => $pack->quotes->dates,
             ]);
@@ -61,13 +71,15 @@ final readonly class PackRepository
 
     /**
      * What has a name here already is changed to what the pack says of it; what it has besides is added; all else
-     * stays.
+     * stays. What may be changed in the chat is the streamer’s to say, and comes along with nobody’s pack.
      */
     public function merge(Channel $channel, Pack $pack): void
     {
         $channel->update([
             'flood_person' => $pack->flood->person,
             'flood_channel' => $pack->flood->channel,
+            'refusals' => (object) ($pack->refusals + ($channel->refusals ?? [])),
+            'regulars' => (object) RegularRuleFormat::write($pack->regulars),
             'quotes_all_once' => $pack->quotes->allOnce,
             'quote_dates' => $pack->quotes->dates,
         ]);
@@ -77,13 +89,18 @@ final readonly class PackRepository
     private function definitions(Channel $channel, Pack $pack): void
     {
         foreach ($pack->facts as $fact) {
-            self::put($channel->facts(), $fact, ['text' => $fact->text, 'is_response' => $fact->isResponse]);
+            self::put($channel->facts(), $fact, [
+                'text' => $fact->text,
+                'is_response' => $fact->isResponse,
+                'parts' => ExtraParts::lines($fact->parts),
+            ]);
         }
         foreach ($pack->lists as $list) {
             $saved = self::put($channel->lists(), $list, [
                 'draw_order' => $list->order,
                 'each_viewer' => $list->isForEachViewer,
                 'responses' => $list->isResponses,
+                'from_chat' => $list->isFromChat,
             ]);
             ListItem::query()->where('channel_id', $channel->id)->where('list_id', $saved->getKey())->delete();
             ListItem::query()->insert(
@@ -111,7 +128,7 @@ final readonly class PackRepository
                 'reset' => $counter->reset,
                 'guard_seconds' => $counter->guard->seconds,
                 'guard_by_another' => $counter->guard->onlyByAnother,
-            ]);
+            ] + self::changes($counter->changes));
         }
         foreach ($pack->occasions as $occasion) {
             self::put($channel->occasions(), $occasion, [
@@ -127,7 +144,10 @@ final readonly class PackRepository
                 'many' => $field->plural,
                 'least_gift' => $field->leastGift,
                 'ranks_streamer' => $field->ranksStreamer,
-            ]);
+                'least' => $field->limits->least,
+                'most' => $field->limits->most,
+                'longest' => $field->limits->longest,
+            ] + self::changes($field->changes));
         }
         foreach ($pack->goods as $goods) {
             self::put($channel->goods(), $goods, [
@@ -144,6 +164,8 @@ final readonly class PackRepository
                     'ranks' => $ladder->ranks,
                     'by_ever_earned' => $ladder->byEverEarned,
                     'is_on' => $ladder->isOn,
+                    'rises' => $ladder->rises,
+                    'falls' => $ladder->falls,
                 ]
                     + self::idFor($channel->ladders(), $ladder->field, $ladder->id),
             );
@@ -156,7 +178,27 @@ final readonly class PackRepository
                 'minutes' => $earning->minutes,
                 'levels' => LevelFormat::writeRule($earning->levels),
                 'while_live' => $earning->whileLive,
+                'happening' => $earning->happening,
             ]);
+        }
+        foreach ($pack->timers as $timer) {
+            // What has its id or its name here already becomes what the pack says of it.
+            $channel
+                ->timers()
+                ->where(static fn (Builder $any): Builder => $any->where('stable_id', $timer->id)->orWhere(
+                    'name_folded',
+                    Fold::caseless($timer->name),
+                ))
+                ->delete();
+            $channel->timers()->create(TimerRow::columns($timer));
+        }
+        foreach ($pack->lookups as $lookup) {
+            $columns = LookupRow::columns($lookup);
+            $channel->lookups()->updateOrCreate(
+                ['name_folded' => $columns['name_folded']],
+                array_diff_key($columns, ['stable_id' => true])
+                    + self::idFor($channel->lookups(), $lookup->name, $lookup->id),
+            );
         }
         if (! $pack->plan->isEmpty()) {
             $channel->update(['plan' => PlanFormat::write($pack->plan)]);
@@ -210,5 +252,15 @@ final readonly class PackRepository
         $isTaken = ! $isHere && (clone $among)->where('stable_id', $id)->exists();
 
         return $isHere ? [] : ['stable_id' => $isTaken ? Str::lower((string) Str::ulid()) : $id];
+    }
+
+    /** @return array<string, mixed> */
+    private static function changes(ChangeRule $rule): array
+    {
+        return [
+            'changed_by' => LevelFormat::line($rule->levels),
+            'own_only' => $rule->ownOnly,
+            'not_by_hand' => ! $rule->byHand,
+        ];
     }
 }

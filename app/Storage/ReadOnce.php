@@ -23,7 +23,7 @@ final class ReadOnce implements Store
      * A rehearsal begins with all gates open: what people of the real chat just used would close them for no reason
      * seen.
      */
-    private const OPEN = [Kind::LastRun, Kind::RecentAnswers];
+    private const OPEN = [Kind::LastRun, Kind::Successes, Kind::RecentAnswers];
 
     /** @var array<string, null|bool|int|string|array<string, mixed>> by key id */
     private array $read = [];

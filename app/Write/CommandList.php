@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use App\Models\Channel;
+use App\Models\EffectRow;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -20,12 +21,30 @@ final readonly class CommandList
     public function shown(Request $request, Channel $channel): array
     {
         $text = $request->string('find')->value();
+        $order = ListOrder::tryFrom($request->string('order')->value()) ?? ListOrder::Group;
+        $from = $request->integer('from');
 
         return [
             'channel' => $channel,
             'find' => $text,
-            'deleted' => DeletedCommands::in($channel)->count(),
-        ] + $this->find->in($channel, $text);
+            'order' => $order,
+            'from' => $from,
+            'deleted' => $from > 0 ? 0 : DeletedCommands::in($channel)->count(),
+            'fromChat' => EffectRow::query()->where('channel_id', $channel->id)->toLookAt()->count(),
+            'changedInChat' => EffectRow::query()
+                ->where('channel_id', $channel->id)
+                ->toLookAt()
+                ->where('kind', 'command')
+                ->pluck('subject', 'subject')
+                ->all(),
+        ] + $this->find->in(
+            $channel,
+            $text,
+            $order,
+            $from,
+            // After a press there are as many as before it, so that nothing moves.
+            max($from > 0 ? FindCommands::NEXT : FindCommands::FIRST, $request->integer('shown')),
+        );
     }
 
     /**

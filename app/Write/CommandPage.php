@@ -7,8 +7,10 @@ namespace App\Write;
 use App\Models\Channel;
 use App\Models\CommandResponseRow;
 use App\Models\CommandRow;
+use App\Models\EffectRow;
 use App\Rehearse\Expectations;
 use App\Rehearse\TryChat;
+use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use App\Wording\Sentences;
 use Illuminate\Contracts\View\View;
@@ -50,10 +52,35 @@ final readonly class CommandPage
             'sentence' => $this->sentences->summary(CommandSummary::of($command)),
             'problems' => $errors,
             'conflict' => null,
+            'names' => ConditionNames::of($channel),
+            'inChat' => $row === null
+                ? null
+                : EffectRow::query()
+                    ->where('channel_id', $channel->id)
+                    ->toLookAt()
+                    ->where('subject', $row->stable_id)
+                    ->latest('id')
+                    ->first(),
+            'runs' => $this->runs($channel, $command),
+            'categories' => Assembler::environment($channel)->categories,
+            // Until six in the morning: a night ends when people have slept.
+            'tonight' => now($channel->zone)->subHours(6)->addDay()->setTime(6, 0)->format('Y-m-d\TH:i'),
             'preview' => $this->preview->of($channel, $command, 0, '', ''),
             'tried' => $this->try->run($channel, $this->try->begin($channel, $line), $command, $row?->trigger),
             'holdings' => $row === null ? [] : $this->expectations->check($channel, $row),
         ]);
+    }
+
+    /** @return array<string, string> the triggers of commands that it runs, by id */
+    private function runs(Channel $channel, Command $command): array
+    {
+        $triggers = [];
+        $runs = $command->runs();
+        foreach ($runs === [] ? [] : $channel->commands()->whereIn('stable_id', $runs)->get() as $row) {
+            $triggers[$row->stable_id] = $row->trigger;
+        }
+
+        return $triggers;
     }
 
     /**

@@ -16,7 +16,7 @@ final class CommandsController
     {
         $shown = $list->shown($request, $channel);
         if ($request->hasHeader('HX-Request')) {
-            return view('write.partials.entries', $shown);
+            return view($shown['from'] > 0 ? 'write.partials.entry-lines' : 'write.partials.entries', $shown);
         }
 
         return view(

@@ -100,7 +100,7 @@ final readonly class KeptFindings
         $looked = CheckContext::at($names->withCommands([$command]), $around, $this->prepared);
 
         return [
-            'named' => array_map(strval(...), array_keys($looked->used)),
+            'named' => array_map(strval(...), array_keys($looked->named)),
             'findings' => Checks::alone(Checks::look($looked, Checks::ofEach())),
         ];
     }
@@ -258,7 +258,12 @@ final readonly class KeptFindings
     /** @return list<mixed> */
     private static function around(CheckEnvironment $around): array
     {
-        return [intdiv($around->now->millis ?? 0, 86_400_000), get_object_vars($around->profile), $around->categories];
+        return [
+            intdiv($around->now->millis ?? 0, 86_400_000),
+            get_object_vars($around->profile),
+            $around->categories,
+            $around->addresses,
+        ];
     }
 
     private static function key(mixed $of): string

@@ -19,7 +19,8 @@ use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\ForLevels;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Lookup\CannedAnswer;
+use SilverParrot\Lookup\Trouble;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
@@ -68,7 +69,7 @@ final readonly class Preview
         $pack = $this->assembler->names($channel, Named::in($command->sources(), $prepared));
         $response = $command->responses[$focus] ?? $command->responses[0] ?? null;
         $shown = self::only($command, $response === null ? [] : [$response]);
-        $pack = $pack->withCommand($shown);
+        $pack = Assembler::withThoseRun($channel, $pack, [$shown])->withCommand($shown);
         $situation = $this->memory->copy($channel)->withDetailsOf($pack);
         $caller = self::caller($pack, $shown, $login);
         $findings = array_fill_keys(array_keys($command->sources()), []);
@@ -76,6 +77,7 @@ final readonly class Preview
             $findings[ltrim($finding->at, '/')][] = $finding->toArray() + [
                 'replacement' => $finding->replacement,
                 'makes' => self::makes($channel, $finding),
+                'leads' => self::leads($channel, $finding),
             ];
         }
 
@@ -115,7 +117,7 @@ final readonly class Preview
             $name = count($command->responses) > 1 ? 'reply '.($index + 1) : '';
             $branches = Branches::of($response->text());
             foreach ($branches === [] ? [['', $response->text()]] : $branches as [$branch, $text]) {
-                $shown = self::only($command, [new CommandResponse([new Say($text)])]);
+                $shown = self::only($command, [$response->saying($text)]);
                 $all[] = [implode(': ', array_filter([$name, $branch])), $say($shown, $words)];
             }
         }
@@ -144,6 +146,20 @@ final readonly class Preview
         return $kind === null
             ? null
             : route('remember.named.new', [$channel, $kind->key(), 'name' => $finding->data['name'] ?? '']);
+    }
+
+    /** @return string|null the page where a look-up, or a reading of one, is made that there is not yet */
+    private static function leads(Channel $channel, Finding $finding): ?string
+    {
+        $of = explode('.', explode(' ', $finding->data['of'] ?? '')[0]);
+        if ($finding->kind !== SyntaxErrorCode::UnknownPart || ($of[0] !== 'look-up' && $of[0] !== 'lookup')) {
+            return null;
+        }
+
+        return route('remember.lookups', [
+            $channel,
+            ...isset($of[1]) ? ['find' => $of[1]] : ['name' => $finding->data['name'] ?? ''],
+        ]);
     }
 
     private static function length(Pack $pack, Command $command, Response $response, Channel $channel): ?Length
@@ -216,7 +232,15 @@ final readonly class Preview
             'with the source unavailable' => $this->say(
                 $handler,
                 $pack,
-                new InitialState(rest: $situation->rest, quotes: $situation->quotes, ranking: $situation->ranking),
+                new InitialState(
+                    rest: $situation->rest,
+                    quotes: $situation->quotes,
+                    ranking: $situation->ranking,
+                    answers: array_map(
+                        static fn (): array => [new CannedAnswer([], Trouble::Refused)],
+                        $pack->lookups,
+                    ),
+                ),
                 $caller,
                 $command,
                 '',
@@ -256,12 +280,12 @@ final readonly class Preview
         $chosen = array_filter(
             $pack->cast,
             static fn (CastMember $member): bool => $login === ''
-                ? $command->isFor($member->person()->levels)
+                ? $command->isFor($member->person())
                 : $member->login === $login,
         );
 
         return CastMember::lowest($chosen === [] ? $pack->cast : array_values($chosen))?->person()
-            ?? Person::known('cast-somebody', 'somebody', 'Somebody', Levels::of(Level::Streamer));
+            ?? Person::known(CastMember::idOf('somebody'), 'somebody', 'Somebody', Levels::of(Level::Streamer));
     }
 
     /**

@@ -27,9 +27,7 @@ final class UndoDefinitionController
             Response::HTTP_FORBIDDEN,
         );
         $isBack = $history->undo($channel, $definitionChange, $user);
-        if ($definitionChange->kind === 'emotes') {
-            LookThrough::dispatch($channel->id);
-        }
+        LookThrough::dispatch($channel->id);
 
         return back(fallback: route('write', $channel))->with(
             'notice',

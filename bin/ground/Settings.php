@@ -22,6 +22,7 @@ final class Settings
         $settings->needs('APP_KEY', static fn (): string => 'base64:'.base64_encode(random_bytes(32)));
         $settings->needs('DB_PASSWORD', static fn (): string => bin2hex(random_bytes(16)));
         $settings->needs('HARBOUR_KEY', static fn (): string => bin2hex(random_bytes(16)));
+        $settings->needs('HARBOUR_PARROT_KEY', static fn (): string => bin2hex(random_bytes(16)));
         foreach (
             [
                 'DB_PORT' => 3307,

@@ -11,7 +11,7 @@ namespace Ground;
 final class TestLanes
 {
     /** Ports of one lane are so far from those of the next; the bases in use leave that much room. */
-    private const PORTS = 450;
+    private const PORTS = 350;
 
     /**
      * Suites that may run side by side on one machine, and how far apart their ports are: behind those of all lanes.

@@ -20,9 +20,6 @@ use SilverParrot\Value\Moment;
 /** What a rule gives to whom, once for each of its stretches of time. */
 final readonly class EarnPoints
 {
-    /** Whoever wrote within this is taken to be here still. */
-    public const HERE_SECONDS = 600;
-
     private function __construct(private Earning $rule, private Field $unit)
     {
     }
@@ -46,9 +43,19 @@ final readonly class EarnPoints
     }
 
     /** @param  list<Person>  $people */
-    public function reads(array $people): Reads
+    public function reads(array $people, Pack $pack): Reads
     {
-        return Reads::of(...array_map(fn (Person $one): Key => Holdings::key($this->unit, $one), $people));
+        $ladder = $pack->ladders[Fold::caseless($this->unit->name)] ?? null;
+        $ranks = $ladder !== null && $ladder->byEverEarned && $ladder->speaks();
+        $keys = [];
+        foreach ($people as $one) {
+            $keys[] = Holdings::key($this->unit, $one);
+            if ($ranks) {
+                $keys[] = Key::everEarned($this->unit->id, $one->id);
+            }
+        }
+
+        return Reads::of(...$keys);
     }
 
     /**
@@ -95,6 +102,12 @@ final readonly class EarnPoints
         }
 
         return $changes;
+    }
+
+    /** Whether it is given when such a thing happens, and not by the clock. */
+    public static function isForHappening(Earning $rule, string $kind): bool
+    {
+        return $rule->by === EarnedBy::Happening && $rule->happening === $kind;
     }
 
     public function isForLines(): bool

@@ -17,6 +17,7 @@ final readonly class ChatLine implements Event
 
     /**
      * @param  string|null  $nick  null where the chat knows them by their login; empty where they cannot be addressed
+     * @param  bool  $isWhisper  whether it was written to the parrot alone
      */
     public function __construct(
         public string $key,
@@ -24,8 +25,17 @@ final readonly class ChatLine implements Event
         public string $text,
         public Moment $at,
         ?string $nick = null,
+        public bool $isWhisper = false,
     ) {
         $this->nick = $nick ?? $by->login;
+    }
+
+    /** The same line of somebody who holds more levels. */
+    public function by(Person $person): self
+    {
+        return $person === $this->by
+            ? $this
+            : new self($this->key, $person, $this->text, $this->at, $this->nick, $this->isWhisper);
     }
 
     public function key(): string

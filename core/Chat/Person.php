@@ -10,6 +10,9 @@ use SilverParrot\Value\Value;
 /** Somebody in the chat. */
 final readonly class Person implements Value
 {
+    /** Whoever wrote something within this is taken to be here still. */
+    public const HERE_SECONDS = 600;
+
     /**
      * @param  string  $id the service's stable id, by which everything is remembered; empty when the person is not
      *     known
@@ -35,10 +38,10 @@ final readonly class Person implements Value
     }
 
     /**
-     * @param  null|bool|int|string|array<string, mixed>  $record  as record() gives it
+     * @param  mixed  $record  as record() gives it
      * @return self|null null where it is none
      */
-    public static function fromRecord(null|bool|int|string|array $record): ?self
+    public static function fromRecord(mixed $record): ?self
     {
         if (! is_array($record) || ! is_string($record['id'] ?? null) || ! is_string($record['login'] ?? null)) {
             return null;

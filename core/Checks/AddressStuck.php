@@ -55,7 +55,7 @@ final readonly class AddressStuck extends AbstractCheck
     public function look(CheckContext $at): array
     {
         $findings = [];
-        foreach ($at->texts as $text) {
+        foreach ($at->said() as $text) {
             $isInAddress = false;
             $segments = $text->segments();
             foreach ($segments as $place => [$segment, $isSlot, $from]) {

@@ -42,7 +42,7 @@ final readonly class AlwaysTooLong extends AbstractCheck
         $limit =
             (new MessageLimits($at->around->profile, $at->pack->channel->login, $at->pack->parrot))->characters()
             ?? PHP_INT_MAX;
-        foreach ($at->texts as $text) {
+        foreach ($at->said() as $text) {
             $shortest = $text->estimate->extent->shortest;
             if ($shortest > $limit) {
                 $findings[] = new Finding($this, null, $text->at, [

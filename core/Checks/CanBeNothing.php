@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Response\Syntax\Call;
+use SilverParrot\Response\Syntax\Expression;
 use SilverParrot\Response\Syntax\Filtered;
+use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Response\Vocabulary\HandlesGaps;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
@@ -45,7 +48,7 @@ final readonly class CanBeNothing extends AbstractCheck
     public function look(CheckContext $at): array
     {
         $findings = [];
-        foreach ($at->texts as $text) {
+        foreach ($at->said() as $text) {
             foreach (
                 $text->isResponse() && count($text->response->parts) > 1 ? $text->estimate->slots : [] as $estimated
             ) {
@@ -59,6 +62,7 @@ final readonly class CanBeNothing extends AbstractCheck
                     && $estimated->estimate->fails === null
                     && ! $slot->isQuiet
                     && $slot->as === ''
+                    && ! self::isNeeded($root, $text)
                         ? $root->whenNothing($at->pack)
                         : null;
                 if ($when !== null) {
@@ -74,5 +78,16 @@ final readonly class CanBeNothing extends AbstractCheck
         }
 
         return $findings;
+    }
+
+    /** Whether the command answers nobody who left it out. */
+    private static function isNeeded(Expression $root, ReadText $text): bool
+    {
+        return match (true) {
+            // The first word and all that follow: a second one need not be there.
+            $root instanceof Words => $root->from === 1 && $text->command->gates->promise('words'),
+            $root instanceof Call => $root->folded === ['target'] && $text->command->gates->promise('target'),
+            default => false,
+        };
     }
 }

@@ -9,7 +9,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
 /** Somebody who is in the cast twice, or whose record does not fit the field that it is of. */
-final readonly class CastDoesNotFit extends AbstractCheck implements AcrossCommands
+final readonly class CastDoesNotFit extends AbstractCheck implements OfDefinitions
 {
     public function code(): string
     {

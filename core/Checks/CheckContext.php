@@ -15,15 +15,21 @@ final readonly class CheckContext
 {
     /**
      * @param  list<ReadText>  $texts
-     * @param  array<string, true>  $used  what the texts name and change, "counter.planks"
+     * @param  array<string, true>  $named  what the texts of commands name and change, "counter.planks"
      */
     private function __construct(
         public Pack $pack,
         public array $texts,
         public CheckEnvironment $around,
-        public array $used,
+        public array $named,
         public ResponseCache $prepared,
     ) {
+    }
+
+    /** @return list<ReadText> without those that steps go by */
+    public function said(): array
+    {
+        return array_values(array_filter($this->texts, static fn (ReadText $text): bool => $text->isSaid()));
     }
 
     public static function at(Pack $pack, CheckEnvironment $around, ResponseCache $prepared = new ResponseCache): self
@@ -50,32 +56,37 @@ final readonly class CheckContext
             }
         }
 
-        $used = [];
+        $named = [];
         foreach ($texts as $text) {
-            $used += array_fill_keys($text->response->namedPlaces(), true);
+            $named += array_fill_keys($text->response->namedPlaces(), true);
+        }
+        foreach ($pack->commands as $command) {
+            $named += array_fill_keys($command->gates->names(), true);
         }
 
-        return new self($pack, $texts, $around, $used + self::usedByOwn($pack, $prepared), $prepared);
+        return new self($pack, $texts, $around, $named, $prepared);
     }
 
     /**
      * A pack whose texts were read before: enough for what looks across commands.
      *
-     * @param  array<string, true>  $used
+     * @param  array<string, true>  $named
      */
-    public static function before(Pack $pack, CheckEnvironment $around, array $used): self
+    public static function before(Pack $pack, CheckEnvironment $around, array $named): self
     {
-        $prepared = new ResponseCache;
-
-        return new self($pack, [], $around, $used + self::usedByOwn($pack, $prepared), $prepared);
+        return new self($pack, [], $around, $named, new ResponseCache);
     }
 
-    /** @return array<string, true> what facts and items name that are responses themselves */
-    private static function usedByOwn(Pack $pack, ResponseCache $prepared): array
+    /**
+     * Read only where it is asked for: there may be ten thousand of them.
+     *
+     * @return array<string, true> what is named by commands, and by what is a response itself
+     */
+    public function used(): array
     {
-        $used = [];
-        foreach (OwnResponseTexts::of($pack) as $one) {
-            $used += array_fill_keys($prepared->response($one['text'])->namedPlaces(), true);
+        $used = $this->named;
+        foreach (OwnResponseTexts::of($this->pack) as $one) {
+            $used += array_fill_keys($this->prepared->response($one['text'])->namedPlaces(), true);
         }
 
         return $used;

@@ -26,20 +26,30 @@ final class Checks
             new NothingToSay,
             new TriggerTooCommon,
             new TriggerWithoutSign,
+            new PhraseBroken,
+            new TimerTooOften,
+            new PhraseMisses,
+            new RunsNothing,
+            new PhraseShared,
+            new TriggerAlike,
             ...GateSettings::checks(),
             new NothingDeclaredUsed,
             new CounterOutOfBounds,
             new StartDoesNotFit,
             new LadderMakesNoSense,
+            new LookupMakesNoSense,
             new CastDoesNotFit,
             new ListOfBlanks,
             new OwnResponseBroken,
+            new PartsWithoutAddress,
             new LeftAsPlaceholder,
             new ForeignSlot,
             new StrayBracket,
             new DayThatHasPassed,
             new InstructionByHalves,
             new TypedTextLeads,
+            new AddressGone,
+            new KeptAddressGone,
             new AddressStuck,
             new AddressUnescaped,
             new EmoteStuck,
@@ -57,6 +67,7 @@ final class Checks
             new CanBeNothing,
             new AlwaysFails,
             new BranchAlwaysFails,
+            new MayNotChange,
             new CanFail,
             new GrowsTooLong,
             new AlwaysTooLong,
@@ -116,6 +127,14 @@ final class Checks
         );
     }
 
+    /** @return list<Check> those that may say something of a command */
+    public static function ofCommands(): array
+    {
+        return array_values(
+            array_filter(self::all(), static fn (Check $check): bool => ! $check instanceof OfDefinitions),
+        );
+    }
+
     /** @return FindingKind|null the kind with a code, for findings that are kept */
     public static function kind(string $code): ?FindingKind
     {
@@ -140,7 +159,7 @@ final class Checks
         ResponseCache $prepared = new ResponseCache,
     ): array {
         return self::alone(
-            self::look(CheckContext::at($names->withCommands([$command]), $around, $prepared), self::all()),
+            self::look(CheckContext::at($names->withCommands([$command]), $around, $prepared), self::ofCommands()),
         );
     }
 

@@ -8,7 +8,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A counter whose ceiling lies below its floor, or whose start lies outside them. */
-final readonly class CounterOutOfBounds extends AbstractCheck implements AcrossCommands
+final readonly class CounterOutOfBounds extends AbstractCheck implements OfDefinitions
 {
     public function code(): string
     {

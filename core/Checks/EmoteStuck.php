@@ -40,7 +40,7 @@ final readonly class EmoteStuck extends AbstractCheck
     {
         $findings = [];
         $words = array_column($at->pack->emotes, 'word', 'word');
-        foreach ($words === [] ? [] : $at->texts as $text) {
+        foreach ($words === [] ? [] : $at->said() as $text) {
             $segments = $text->segments();
             foreach ($segments as $index => [$literal, $isSlot, $from]) {
                 preg_match_all('/[A-Za-z0-9_]{2,40}/', $isSlot ? '' : $literal, $found, PREG_OFFSET_CAPTURE);

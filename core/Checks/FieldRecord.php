@@ -18,8 +18,8 @@ final class FieldRecord
         $number = Number::typed($written);
 
         return match ($field->type) {
-            FieldType::Text => true,
-            FieldType::Number => $number !== null,
+            FieldType::Text => mb_strlen($written) <= $field->limits->longest,
+            FieldType::Number => $number !== null && $field->limits->admits($number),
             FieldType::Points => is_int($number) && $number >= 0,
             FieldType::Moment => Moment::fromIso($written) !== null,
             FieldType::YesNo => in_array(Fold::caseless($written), ['yes', 'no', '1', ''], true),
@@ -29,8 +29,8 @@ final class FieldRecord
     public static function typeOf(Field $field): string
     {
         return match ($field->type) {
-            FieldType::Text => 'text',
-            FieldType::Number => 'number',
+            FieldType::Text => "text of at most {$field->limits->longest} characters",
+            FieldType::Number => rtrim("number {$field->limits->inWords()}"),
             FieldType::Points => 'whole number from 0 on',
             FieldType::Moment => 'moment',
             FieldType::YesNo => 'yes or no',

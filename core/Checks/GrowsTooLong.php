@@ -53,7 +53,7 @@ final readonly class GrowsTooLong extends AbstractCheck
     {
         $findings = [];
         $limits = new MessageLimits($at->around->profile, $at->pack->channel->login, $at->pack->parrot);
-        foreach ($at->texts as $text) {
+        foreach ($at->said() as $text) {
             $extent = $text->estimate->extent;
             $limit = $limits->characters() ?? $limits->bytes() ?? 0;
             if ($limit === 0 || $extent->typed === 0 || $extent->longest <= $limit) {

@@ -45,7 +45,7 @@ final readonly class InstructionByHalves extends AbstractCheck
     public function look(CheckContext $at): array
     {
         $findings = [];
-        foreach ($at->texts as $text) {
+        foreach ($at->said() as $text) {
             $first = $text->response->parts[0] ?? null;
             $second = $text->response->parts[1] ?? null;
             $begins = $first instanceof Text ? ltrim($first->text) : '';

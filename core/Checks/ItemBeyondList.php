@@ -51,7 +51,8 @@ final readonly class ItemBeyondList extends AbstractCheck
                     $list === null || ! isset($one->operands[0]) || ! $one->operands[0] instanceof Literal
                         ? null
                         : $one->operands[0]->value;
-                if ($list !== null && is_int($place) && ($place < 1 || $place > count($list->items))) {
+                $isFixed = $list !== null && ! $list->isFromChat;
+                if ($isFixed && is_int($place) && ($place < 1 || $place > count($list->items))) {
                     $findings[] = new Finding($this, $one->span(), $text->at, [
                         'name' => "list.{$list->name}",
                         'count' => count($list->items) === 1 ? '1 item' : count($list->items).' items',

@@ -9,7 +9,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
 /** A ladder of a field that is none, or that holds no numbers, and ranks that are called the same. */
-final readonly class LadderMakesNoSense extends AbstractCheck implements AcrossCommands
+final readonly class LadderMakesNoSense extends AbstractCheck implements OfDefinitions
 {
     public function code(): string
     {

@@ -10,7 +10,7 @@ use SilverParrot\Source\Fold;
 use SilverParrot\Source\Severity;
 
 /** A list of which no item has a letter. Silent on one without items, which a response tells by failing. */
-final readonly class ListOfBlanks extends AbstractCheck implements AcrossCommands
+final readonly class ListOfBlanks extends AbstractCheck implements OfDefinitions
 {
     public function code(): string
     {

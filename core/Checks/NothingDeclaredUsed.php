@@ -12,7 +12,7 @@ use SilverParrot\Source\Severity;
  * Facts, lists, counters, occasions and fields that no response names. Silent on fields that hold what a rehearsal’s
  * cast has, and in a pack without commands.
  */
-final readonly class NothingDeclaredUsed extends AbstractCheck implements AcrossCommands
+final readonly class NothingDeclaredUsed extends AbstractCheck implements OfDefinitions
 {
     public function code(): string
     {
@@ -49,7 +49,8 @@ final readonly class NothingDeclaredUsed extends AbstractCheck implements Across
 
     public function look(CheckContext $at): array
     {
-        $used = $at->used;
+        $used = $at->used();
+        $listsGoods = isset($used['caller.goods']) || isset($used['target.goods']);
         $findings = [];
         foreach ($at->pack->commands === [] ? [] : self::KINDS as $kind => $key) {
             /** @var array<string, object{name: string}> $declared */
@@ -61,7 +62,7 @@ final readonly class NothingDeclaredUsed extends AbstractCheck implements Across
                 'goods' => $at->pack->goods,
             ][$kind];
             foreach (array_keys($declared) as $index => $name) {
-                if (! isset($used["$kind.$name"])) {
+                if (! isset($used["$kind.$name"]) && ! ($kind === 'goods' && $listsGoods)) {
                     $findings[] = new Finding($this, null, "/$key/$index", [
                         'name' => "$kind.{$declared[$name]->name}",
                     ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Checks;
 
+use SilverParrot\Response\ChangesNothing;
 use SilverParrot\Response\OwnResponseTexts;
 use SilverParrot\Response\Response;
 use SilverParrot\Source\Finding;
@@ -13,7 +14,7 @@ use SilverParrot\Source\Severity;
  * A fact or a list item that is said as a response, and cannot be: it cannot be read, would change something, or leads
  * back to itself. Silent on those that are plain text, whatever stands in them.
  */
-final readonly class OwnResponseBroken extends AbstractCheck implements AcrossCommands
+final readonly class OwnResponseBroken extends AbstractCheck implements OfDefinitions
 {
     public function code(): string
     {
@@ -27,7 +28,7 @@ final readonly class OwnResponseBroken extends AbstractCheck implements AcrossCo
 
     public function sentence(): string
     {
-        return '{name} cannot be said: {why}.';
+        return '{name} cannot be said. {why}.';
     }
 
     public function mend(): string
@@ -43,8 +44,8 @@ final readonly class OwnResponseBroken extends AbstractCheck implements AcrossCo
     public function look(CheckContext $at): array
     {
         $findings = [];
-        $texts = OwnResponseTexts::of($at->pack);
-        foreach ($texts as $one) {
+        $texts = OwnResponseTexts::byPlace($at->pack);
+        foreach (OwnResponseTexts::of($at->pack) as $one) {
             $response = $at->prepared->response($one['text']);
             $why = self::why($response, $one['place'], $texts, $at);
             if ($why !== '') {
@@ -55,40 +56,16 @@ final readonly class OwnResponseBroken extends AbstractCheck implements AcrossCo
         return $findings;
     }
 
-    /** @param  list<array{place: string, name: string, text: string, at: string}>  $texts */
+    /** @param  array<string, list<string>>  $texts  by what they are named by */
     private static function why(Response $response, string $place, array $texts, CheckContext $at): string
     {
-        $errors = array_filter($response->findings($at->pack), static fn (Finding $one): bool => $one->isError());
+        $problem = ChangesNothing::problem($response, $at->pack);
+        $led = OwnResponseTexts::ledTo($response->namedPlaces(), $texts, $at->prepared);
 
         return match (true) {
-            $errors !== [] => rtrim(array_values($errors)[0]->sentence(), '.'),
-            $response->changedPlaces() !== [] => "it would change {$response->changedPlaces()[0]}",
-            self::leadsBack($place, $texts, $at) => 'it leads back to itself',
+            $problem !== '' => $problem,
+            isset($led[$place]) => 'It leads back to itself',
             default => '',
         };
-    }
-
-    /** @param  list<array{place: string, name: string, text: string, at: string}>  $texts */
-    private static function leadsBack(string $place, array $texts, CheckContext $at): bool
-    {
-        $open = [$place];
-        $seen = [];
-        while ($open !== []) {
-            $next = array_pop($open);
-            foreach ($texts as $one) {
-                $isIt = $one['place'] === $next;
-                foreach ($isIt ? $at->prepared->response($one['text'])->namedPlaces() : [] as $named) {
-                    if ($named === $place) {
-                        return true;
-                    }
-                    if (! isset($seen[$named])) {
-                        $seen[$named] = true;
-                        $open[] = $named;
-                    }
-                }
-            }
-        }
-
-        return false;
     }
 }

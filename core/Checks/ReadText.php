@@ -62,6 +62,12 @@ final class ReadText
         return mb_substr($this->response->text, $span->from, $span->to - $span->from);
     }
 
+    /** Whether it is said as it is filled in, and not what a step goes by. */
+    public function isSaid(): bool
+    {
+        return preg_match('~/steps/\d+/(?!say$)~', $this->textPath) !== 1;
+    }
+
     public function isResponse(): bool
     {
         return str_starts_with($this->textPath, 'responses/');

@@ -8,7 +8,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A field whose start does not fit its type. */
-final readonly class StartDoesNotFit extends AbstractCheck implements AcrossCommands
+final readonly class StartDoesNotFit extends AbstractCheck implements OfDefinitions
 {
     public function code(): string
     {

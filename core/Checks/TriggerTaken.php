@@ -41,13 +41,13 @@ final readonly class TriggerTaken extends AbstractCheck implements AcrossCommand
         $findings = [];
         $owners = [];
         foreach ($at->pack->commands as $index => $command) {
-            foreach ($command->triggers->all() as $place => $trigger) {
+            foreach ($command->triggers->byPlace() as $place => $trigger) {
                 $folded = Fold::caseless($trigger);
                 if (isset($owners[$folded]) && $owners[$folded][0] !== $index) {
                     $findings[] = new Finding(
                         $this,
                         null,
-                        $place === 0 ? "/commands/$index/trigger" : "/commands/$index/aliases/".($place - 1),
+                        "/commands/$index/$place",
                         ['trigger' => $trigger, 'other' => $owners[$folded][1]],
                     );
                 }

@@ -99,7 +99,7 @@ final readonly class TriggerTooCommon extends AbstractCheck
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
             foreach (
-                $command->isOn() ? [$command->triggers->word, ...$command->triggers->aliases] : [] as $place => $trigger
+                $command->isOn() ? $command->triggers->byPlace() : [] as $place => $trigger
             ) {
                 $what = match (true) {
                     preg_match('/[\p{L}\p{N}]/u', $trigger) !== 1 => 'only a mark',
@@ -110,7 +110,7 @@ final readonly class TriggerTooCommon extends AbstractCheck
                     $findings[] = new Finding(
                         $this,
                         null,
-                        $place === 0 ? "/commands/$index/trigger" : "/commands/$index/aliases/".($place - 1),
+                        "/commands/$index/$place",
                         ['trigger' => $trigger, 'what' => $what],
                     );
                 }

@@ -48,7 +48,7 @@ final readonly class TriggerTooLong extends AbstractCheck
                 $command->triggers->all(),
                 static fn (string $trigger): bool => mb_strlen(ltrim($trigger, '!')) <= self::MOST,
             );
-            if ($command->about->listed && $short === []) {
+            if ($command->about->listed && $short === [] && $command->triggers->all() !== []) {
                 $findings[] = new Finding($this, null, "/commands/$index/trigger", [
                     'trigger' => $command->trigger,
                     'letters' => (string) mb_strlen(ltrim($command->trigger, '!')),

@@ -39,12 +39,12 @@ final readonly class TriggerWithoutSign extends AbstractCheck
     {
         $findings = [];
         foreach ($at->pack->commands as $index => $command) {
-            foreach ($command->isOn() ? $command->triggers->all() : [] as $place => $trigger) {
+            foreach ($command->isOn() ? $command->triggers->byPlace() : [] as $place => $trigger) {
                 if (preg_match('/^[\p{L}\p{N}]/u', $trigger) === 1 && ! TriggerTooCommon::isEveryday($trigger)) {
                     $findings[] = new Finding(
                         $this,
                         null,
-                        $place === 0 ? "/commands/$index/trigger" : "/commands/$index/aliases/".($place - 1),
+                        "/commands/$index/$place",
                         ['trigger' => $trigger, 'instead' => "!$trigger"],
                         "!$trigger",
                     );

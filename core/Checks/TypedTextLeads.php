@@ -48,7 +48,7 @@ final readonly class TypedTextLeads extends AbstractCheck
     public function look(CheckContext $at): array
     {
         $findings = [];
-        foreach ($at->texts as $text) {
+        foreach ($at->said() as $text) {
             foreach ($text->response->parts as $part) {
                 if ($part instanceof Text && Fold::isBlank($part->text)) {
                     continue;

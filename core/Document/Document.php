@@ -20,6 +20,9 @@ use Symfony\Component\Yaml\Yaml;
  */
 final readonly class Document
 {
+    /** One to five words. */
+    private const TRIGGER = '/^[^\s\p{Z}\p{C}\[\]]++(?: [^\s\p{Z}\p{C}\[\]]++){0,4}$/Du';
+
     private const NAME = '/^[\p{L}_][\p{L}\p{M}\p{N}_]*+$/Du';
 
     private function __construct(private mixed $value, public string $pointer, private Findings $findings)
@@ -281,6 +284,11 @@ final readonly class Document
         return max($least, min($most, $number));
     }
 
+    public function isFalse(): bool
+    {
+        return $this->value === false;
+    }
+
     public function flag(): bool
     {
         if (! is_bool($this->value)) {
@@ -356,7 +364,7 @@ final readonly class Document
     public function trigger(): string
     {
         $trigger = $this->text(60);
-        if (is_string($this->value) && preg_match('/^[^\s\p{Z}\p{C}\[\]]++$/Du', $trigger) !== 1) {
+        if (is_string($this->value) && preg_match(self::TRIGGER, $trigger) !== 1) {
             $this->flaw(DocumentError::NotATrigger, ['value' => $trigger]);
         }
 
@@ -420,7 +428,7 @@ final readonly class Document
         return is_array($this->value) || $this->value instanceof stdClass;
     }
 
-    private function isObject(): bool
+    public function isObject(): bool
     {
         return $this->value instanceof stdClass
             || (is_array($this->value)

@@ -39,7 +39,26 @@ enum DocumentError: string implements FindingKind
     case NotAnEmote = 'not-an-emote';
     case NotInPlan = 'not-in-plan';
     case NotAPicture = 'not-a-picture';
+    case NotAnAddressPart = 'not-an-address-part';
+    case NotInPack = 'not-in-pack';
     case NothingChosen = 'nothing-chosen';
+    case NothingNamed = 'nothing-named';
+    case NeverQuiet = 'never-quiet';
+    case OneTooMany = 'one-too-many';
+    case NotATime = 'not-a-time';
+    case NotADate = 'not-a-date';
+    case EndsBeforeItBegins = 'ends-before-it-begins';
+
+    case NotAWebAddress = 'not-a-web-address';
+
+    case NotAPath = 'not-a-path';
+
+    case NotAHeader = 'not-a-header';
+    case OnlyNumbersAreNoted = 'only-numbers-are-noted';
+
+    case NotAdmitted = 'not-admitted';
+
+    case NotAnOperand = 'not-an-operand';
 
     public function code(): string
     {
@@ -83,7 +102,21 @@ enum DocumentError: string implements FindingKind
             self::NotAnEmote => '“{value}” cannot be an emote.',
             self::NotInPlan => '“{value}” is no day or time of a plan.',
             self::NotAPicture => 'This is not a picture.',
+            self::NotInPack => 'There is nothing called “{value}”.',
+            self::NotAnAddressPart => '“{value}” cannot stand in an address.',
             self::NothingChosen => 'No level is chosen.',
+            self::NothingNamed => 'Nothing is set here.',
+            self::NeverQuiet => 'It would speak all the time.',
+            self::OneTooMany => '“{key}” and “{other}” cannot both be set.',
+            self::NotATime => '“{value}” is no time of day.',
+            self::NotADate => '“{value}” is no date.',
+            self::EndsBeforeItBegins => 'It ends before it begins, on {until}.',
+            self::NotAWebAddress => 'This is no web address: {why}.',
+            self::NotAPath => '“{value}” cannot be read as a path: {why}.',
+            self::NotAHeader => '“{value}” cannot be in a header.',
+            self::OnlyNumbersAreNoted => 'Only a number can be noted when the stream begins.',
+            self::NotAdmitted => '“{value}” is not one of the values that are allowed here.',
+            self::NotAnOperand => '“{value}” is no name of a value.',
         };
     }
 
@@ -106,7 +139,7 @@ enum DocumentError: string implements FindingKind
             self::OutOfRange => 'Take a number between them.',
             self::TextTooLong => 'Shorten it.',
             self::NotAName => 'A name begins with a letter or “_” and has letters, digits and “_” only.',
-            self::NotATrigger => 'It is one word, without spaces or brackets.',
+            self::NotATrigger => 'It has one to five words, and no brackets.',
             self::NotAnId => 'An id is one word, without spaces; leave it out, and it gets one.',
             self::IdTwice => 'Leave one of them out, and it gets another.',
             self::NameTwice => 'Take another name for one of them.',
@@ -117,8 +150,22 @@ enum DocumentError: string implements FindingKind
             self::NotALanguage => 'Write it as in en or pt-BR.',
             self::NotAnEmote => 'Letters, digits and “_” can be in its word, two to forty of them.',
             self::NotInPlan => 'Write a day like "tue" or "2026-12-24", and a time like "19:30".',
+            self::NotInPack => 'Make it first, or import the pack that it belongs to.',
+            self::NotAnAddressPart => 'Write letters, digits and signs without spaces, like from=chat.',
             self::NotAPicture => 'It is to be a data: address of a PNG, GIF or WebP.',
             self::NothingChosen => 'Choose one or more, or let it be for everyone.',
+            self::NothingNamed => 'Fill it in, or remove it.',
+            self::NeverQuiet => 'Let it wait for some minutes, or for some lines.',
+            self::OneTooMany => 'Leave one of them out.',
+            self::NotATime => 'Write it like 19:30.',
+            self::NotADate => 'Write it like 2026-12-24, or 2026-12-24T18:00.',
+            self::EndsBeforeItBegins => 'Let it end after {from}.',
+            self::NotAWebAddress => 'Write it like https://tides.example/{port}.',
+            self::NotAPath => 'Write {wanted}.',
+            self::OnlyNumbersAreNoted => 'Make it a number, or leave it unnoted.',
+            self::NotAHeader => 'Write a name like Accept, and a value on one line; some names are the parrot’s own.',
+            self::NotAdmitted => 'Change it, or allow it.',
+            self::NotAnOperand => 'Write it like words, caller.boat, fact.account or lookup.find.number.',
         };
     }
 }

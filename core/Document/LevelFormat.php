@@ -27,9 +27,10 @@ final class LevelFormat
         return array_map(self::read(...), $levels->items(8));
     }
 
-    public static function readRule(Document $rule): LevelRule
+    /** @param  list<string>  $besides  what else may stand in the same object */
+    public static function readRule(Document $rule, array $besides = []): LevelRule
     {
-        $rule->object(['any_of', 'at_least']);
+        $rule->object(['any_of', 'at_least', ...$besides]);
         $anyOf = $rule->has('any_of') ? self::readAll($rule->at('any_of')) : [];
         if ($rule->has('any_of') && $anyOf === []) {
             $rule->at('any_of')->flaw(DocumentError::NothingChosen, []);
@@ -48,5 +49,23 @@ final class LevelFormat
             ? []
             : ['any_of' => array_map(static fn (Level $level): string => $level->word(), $rule->anyOf)])
             + ($rule->atLeast === null ? [] : ['at_least' => $rule->atLeast->word()]);
+    }
+
+    /** The same in one line: "moderator+" for at least, "regular vip" for any of; empty for everybody. */
+    public static function line(LevelRule $rule): string
+    {
+        return match (true) {
+            $rule->isForEveryone() => '',
+            $rule->atLeast !== null => "{$rule->atLeast->word()}+",
+            default => implode(' ', array_map(static fn (Level $level): string => $level->word(), $rule->anyOf)),
+        };
+    }
+
+    /** As line() writes it; words that are no level are left out. */
+    public static function ofLine(string $line): LevelRule
+    {
+        return str_ends_with($line, '+')
+            ? new LevelRule(atLeast: Level::named(rtrim($line, '+')))
+            : new LevelRule(Level::allNamed(explode(' ', $line)));
     }
 }

@@ -11,6 +11,8 @@ use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Delivery;
+use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Pack\Phrase;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Limits;
 
@@ -20,8 +22,11 @@ final class CommandFormat
     private const KEYS = [
         'id',
         'trigger',
+        'name_only',
         'aliases',
+        'phrases',
         'responses',
+        'order',
         'refusals',
         'if_it_fails',
         'listed',
@@ -43,13 +48,17 @@ final class CommandFormat
                 $command->has('aliases')
                     ? array_map(
                         static fn (Document $alias): string => $alias->trigger(),
-                        $command->at('aliases')->items(50),
+                        $command->at('aliases')->items(Triggers::MOST_ALIASES),
                     )
                     : [],
+                $command->has('phrases')
+                    ? array_map(PhraseFormat::read(...), $command->at('phrases')->items(Phrase::MOST))
+                    : [],
+                $command->has('name_only') && $command->at('name_only')->flag(),
             ),
             array_map(ResponseFormat::read(...), $command->at('responses')->items(100)),
             GateSettings::read($command),
-            $command->has('refusals') ? self::refusals($command->at('refusals')) : [],
+            $command->has('refusals') ? RefusalFormat::read($command->at('refusals'), true) : [],
             $text('if_it_fails'),
             new Delivery(
                 $command->has('voice') ? $command->at('voice')->oneOf(Voice::class) : Voice::Parrot,
@@ -64,6 +73,7 @@ final class CommandFormat
                     : [],
             ),
             $command->has('id') ? $command->at('id')->id() : '',
+            $command->has('order') ? $command->at('order')->oneOf(DrawOrder::class) : DrawOrder::Free,
         );
     }
 
@@ -73,18 +83,20 @@ final class CommandFormat
         $about = $command->about;
 
         return ($command->id === $command->trigger ? [] : ['id' => $command->id]) + ['trigger' => $command->trigger]
-            + ($command->triggers->aliases === [] ? [] : ['aliases' => $command->triggers->aliases]) + [
-                'responses' => array_map(
-                    ResponseFormat::write(...),
-                    $command->responses,
-                    array_keys($command->responses),
-                ),
-            ]
+            + ($command->triggers->isNameOnly ? ['name_only' => true] : [])
+            + ($command->triggers->aliases === [] ? [] : ['aliases' => $command->triggers->aliases])
+            + ($command->triggers->phrases === []
+                ? []
+                : ['phrases' => array_map(PhraseFormat::write(...), $command->triggers->phrases)]) + [
+                    'responses' => array_map(
+                        ResponseFormat::write(...),
+                        $command->responses,
+                        array_keys($command->responses),
+                    ),
+                ]
+            + ($command->order === DrawOrder::Free ? [] : ['order' => $command->order->value])
             + GateSettings::write($command->gates)
-            + array_filter(
-                ['refusals' => array_filter($command->refusals, static fn (string $text): bool => $text !== '')],
-                static fn (array $refusals): bool => $refusals !== [],
-            )
+            + ($command->refusals === [] ? [] : ['refusals' => RefusalFormat::write($command->refusals)])
             + array_filter(
                 ['if_it_fails' => $command->ifItFails, 'group' => $about->group, 'note' => $about->note],
                 static fn (string $text): bool => $text !== '',
@@ -95,21 +107,5 @@ final class CommandFormat
             + ($about->expectations === []
                 ? []
                 : ['expectations' => array_map(ExpectationFormat::write(...), $about->expectations)]);
-    }
-
-    /** @return array<string, string> by key, in the order of the table */
-    private static function refusals(Document $refusals): array
-    {
-        $keys = array_keys(GateSettings::refusals());
-        $refusals->object($keys);
-        $texts = [];
-        foreach ($keys as $key) {
-            if ($refusals->has($key)) {
-                $texts[$key] = $refusals->at($key)->text();
-            }
-        }
-
-        // An empty reply is none.
-        return array_filter($texts, static fn (string $text): bool => $text !== '');
     }
 }

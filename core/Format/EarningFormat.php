@@ -18,7 +18,7 @@ final class EarningFormat
     public static function read(Document $earning): Earning
     {
         $earning->object(
-            ['id', 'unit', 'by', 'amount', 'minutes', 'levels', 'offline_too'],
+            ['id', 'unit', 'by', 'amount', 'minutes', 'levels', 'offline_too', 'happening'],
             ['id', 'unit', 'by', 'amount'],
         );
 
@@ -30,6 +30,7 @@ final class EarningFormat
             $earning->has('minutes') ? $earning->at('minutes')->whole(0, Earning::LONGEST) : 0,
             $earning->has('levels') ? LevelFormat::readRule($earning->at('levels')) : new LevelRule,
             ! $earning->has('offline_too') || ! $earning->at('offline_too')->flag(),
+            $earning->has('happening') ? $earning->at('happening')->name() : '',
         );
     }
 
@@ -46,6 +47,7 @@ final class EarningFormat
         ]
             + ($earning->minutes === 0 ? [] : ['minutes' => $earning->minutes])
             + ($levels === [] ? [] : ['levels' => $levels])
-            + ($earning->whileLive ? [] : ['offline_too' => true]);
+            + ($earning->whileLive ? [] : ['offline_too' => true])
+            + ($earning->happening === '' ? [] : ['happening' => $earning->happening]);
     }
 }

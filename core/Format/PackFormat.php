@@ -8,27 +8,34 @@ use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Languages;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Zones;
+use SilverParrot\Document\ChangeRuleFormat;
 use SilverParrot\Document\Document;
 use SilverParrot\Document\DocumentError;
 use SilverParrot\Document\LevelFormat;
 use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\ChangeRule;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\DrawOrder;
+use SilverParrot\Pack\ExtraParts;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldLimits;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Flood;
+use SilverParrot\Pack\FromChat;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Guard;
 use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Occasion;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\QuoteSettings;
+use SilverParrot\Pack\RegularRule;
 use SilverParrot\Pack\Reset;
 use SilverParrot\Pack\StreamPlan;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\Timer;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
@@ -72,6 +79,11 @@ final class PackFormat
         'quotes',
         'earnings',
         'plan',
+        'refusals',
+        'timers',
+        'from_chat',
+        'regulars',
+        'lookups',
     ];
 
     /** @return array{Pack, list<Finding>} the pack as far as it can be read, and all that is wrong with the document */
@@ -118,6 +130,11 @@ final class PackFormat
                 ? array_map(EarningFormat::read(...), $document->at('earnings')->items(self::EARNINGS))
                 : [],
             $document->has('plan') ? PlanFormat::read($document->at('plan')) : new StreamPlan,
+            $document->has('refusals') ? RefusalFormat::read($document->at('refusals'), false) : [],
+            $document->has('timers') ? self::readTimers($document->at('timers')) : [],
+            $document->has('from_chat') ? FromChatFormat::read($document->at('from_chat')) : new FromChat,
+            $document->has('regulars') ? RegularRuleFormat::read($document->at('regulars')) : new RegularRule,
+            $document->named('lookups', self::DEFINITIONS, LookupFormat::read(...)),
         );
 
         return [$pack, $document->findings()];
@@ -145,7 +162,8 @@ final class PackFormat
                     'commands' => array_map(CommandFormat::write(...), $pack->commands),
                     'facts' => array_map(
                         static fn (Fact $fact): array => self::named($fact) + ['text' => $fact->text]
-                            + ($fact->isResponse ? ['response' => true] : []),
+                            + ($fact->isResponse ? ['response' => true] : [])
+                            + ($fact->parts === [] ? [] : ['parts' => $fact->parts]),
                         array_values($pack->facts),
                     ),
                     'lists' => array_map(self::writeList(...), array_values($pack->lists)),
@@ -162,7 +180,9 @@ final class PackFormat
                             + ($field->one === '' ? [] : ['one' => $field->one])
                             + ($field->plural === '' ? [] : ['many' => $field->plural])
                             + ($field->leastGift === 1 ? [] : ['least_gift' => $field->leastGift])
-                            + ($field->ranksStreamer ? ['ranks_streamer' => true] : []),
+                            + ($field->ranksStreamer ? ['ranks_streamer' => true] : [])
+                            + self::writeLimits($field->limits)
+                            + self::writeChanges($field->changes),
                         array_values($pack->fields),
                     ),
                     'cast' => array_map(self::writeCastMember(...), $pack->cast),
@@ -185,7 +205,9 @@ final class PackFormat
                                 ),
                             ]
                             + ($ladder->byEverEarned ? ['by_ever_earned' => true] : [])
-                            + ($ladder->isOn ? [] : ['off' => true]),
+                            + ($ladder->isOn ? [] : ['off' => true])
+                            + ($ladder->rises === '' ? [] : ['rises' => $ladder->rises])
+                            + ($ladder->falls === '' ? [] : ['falls' => $ladder->falls]),
                         array_values($pack->ladders),
                     ),
                     'emotes' => array_map(EmoteFormat::write(...), $pack->emotes),
@@ -193,6 +215,11 @@ final class PackFormat
                     'earnings' => array_map(EarningFormat::write(...), $pack->earnings),
                     'quotes' => ($pack->quotes->allOnce ? ['all_once' => true] : [])
                         + ($pack->quotes->dates === '' ? [] : ['dates' => $pack->quotes->dates]),
+                    'refusals' => RefusalFormat::write($pack->refusals),
+                    'timers' => array_map(TimerFormat::write(...), $pack->timers),
+                    'from_chat' => FromChatFormat::write($pack->fromChat),
+                    'regulars' => RegularRuleFormat::write($pack->regulars),
+                    'lookups' => array_map(LookupFormat::write(...), array_values($pack->lookups)),
                     'flood' => $pack->flood == new Flood
                             ? []
                             : ['person' => $pack->flood->person, 'channel' => $pack->flood->channel],
@@ -218,6 +245,24 @@ final class PackFormat
                 $one->at('id')->flaw(DocumentError::IdTwice, ['value' => $command->id]);
             }
             $ids[$command->id] = true;
+        }
+
+        return $read;
+    }
+
+    /** @return list<Timer> */
+    private static function readTimers(Document $timers): array
+    {
+        $read = $ids = $names = [];
+        foreach ($timers->items(Timer::MOST) as $one) {
+            $read[] = $timer = TimerFormat::read($one);
+            [$id, $name] = [Fold::caseless($timer->id), Fold::caseless($timer->name)];
+            if (isset($names[$name])) {
+                $one->at('name')->flaw(DocumentError::NameTwice, ['value' => $timer->name]);
+            } elseif (isset($ids[$id])) {
+                $one->at($one->has('id') ? 'id' : 'name')->flaw(DocumentError::IdTwice, ['value' => $timer->id]);
+            }
+            [$ids[$id], $names[$name]] = [true, true];
         }
 
         return $read;
@@ -274,19 +319,30 @@ final class PackFormat
 
     private static function readFact(Document $fact): Fact
     {
-        $fact->object(['id', 'name', 'text', 'response'], ['name', 'text']);
+        $fact->object(['id', 'name', 'text', 'response', 'parts'], ['name', 'text']);
 
         return new Fact(
             $fact->at('name')->name(),
             $fact->at('text')->text(),
             self::id($fact),
             $fact->has('response') && $fact->at('response')->flag(),
+            $fact->has('parts') ? array_map(self::readPart(...), $fact->at('parts')->entriesOfNames()) : [],
         );
+    }
+
+    private static function readPart(Document $part): string
+    {
+        $text = $part->text(ExtraParts::LONGEST);
+        if ($part->isText() && preg_match(ExtraParts::PATTERN, $text) !== 1) {
+            $part->flaw(DocumentError::NotAnAddressPart, ['value' => $text]);
+        }
+
+        return $text;
     }
 
     private static function readList(Document $list): TextList
     {
-        $list->object(['id', 'name', 'order', 'each_viewer', 'responses', 'items'], ['name', 'items']);
+        $list->object(['id', 'name', 'order', 'each_viewer', 'responses', 'from_chat', 'items'], ['name', 'items']);
 
         return new TextList(
             $list->at('name')->name(),
@@ -295,6 +351,7 @@ final class PackFormat
             self::id($list),
             $list->has('each_viewer') && $list->at('each_viewer')->flag(),
             $list->has('responses') && $list->at('responses')->flag(),
+            $list->has('from_chat') && $list->at('from_chat')->flag(),
         );
     }
 
@@ -304,14 +361,15 @@ final class PackFormat
         return self::named($list)
             + ($list->order === DrawOrder::Free ? [] : ['order' => $list->order->value])
             + ($list->isForEachViewer ? ['each_viewer' => true] : [])
-            + ($list->isResponses ? ['responses' => true] : []) + [
+            + ($list->isResponses ? ['responses' => true] : [])
+            + ($list->isFromChat ? ['from_chat' => true] : []) + [
                 'items' => array_map(WeightedTextFormat::write(...), $list->all, TextList::idsByText($list->all)),
             ];
     }
 
     private static function readCounter(Document $counter): Counter
     {
-        $counter->object(['id', 'name', 'scope', 'start', 'floor', 'ceiling', 'reset', 'guard'], ['name']);
+        $counter->object(['id', 'name', 'scope', 'start', 'floor', 'ceiling', 'reset', 'guard', 'changes'], ['name']);
         $bound = static fn (string $key, ?int $default): ?int => match (true) {
             ! $counter->has($key) => $default,
             $counter->at($key)->scalar() === null => null,
@@ -327,6 +385,7 @@ final class PackFormat
             $counter->has('reset') ? $counter->at('reset')->oneOf(Reset::class) : Reset::Never,
             self::id($counter),
             $counter->has('guard') ? self::readGuard($counter->at('guard')) : new Guard,
+            self::readChanges($counter),
         );
     }
 
@@ -352,12 +411,16 @@ final class PackFormat
             + ($counter->guard->stands()
                 ? ['guard' => ['seconds' => $counter->guard->seconds]
                     + ($counter->guard->onlyByAnother ? ['only_by_another' => true] : [])]
-                : []);
+                : [])
+            + self::writeChanges($counter->changes);
     }
 
     private static function readField(Document $field): Field
     {
-        $field->object(['id', 'name', 'type', 'start', 'one', 'many', 'least_gift', 'ranks_streamer'], ['name']);
+        $field->object(
+            ['id', 'name', 'type', 'start', 'one', 'many', 'least_gift', 'ranks_streamer', 'limits', 'changes'],
+            ['name'],
+        );
 
         return new Field(
             $field->at('name')->name(),
@@ -368,7 +431,46 @@ final class PackFormat
             $field->has('many') ? $field->at('many')->text(Limits::NAME) : '',
             $field->has('least_gift') ? $field->at('least_gift')->whole(1, Limits::COUNTER) : 1,
             $field->has('ranks_streamer') && $field->at('ranks_streamer')->flag(),
+            $field->has('limits') ? self::readLimits($field->at('limits')) : new FieldLimits,
+            self::readChanges($field),
         );
+    }
+
+    private static function readLimits(Document $limits): FieldLimits
+    {
+        $limits->object(['least', 'most', 'longest']);
+        $bound = static fn (string $key): ?int => $limits->has($key)
+            ? $limits->at($key)->whole(-Limits::COUNTER, Limits::COUNTER)
+            : null;
+
+        return new FieldLimits(
+            $bound('least'),
+            $bound('most'),
+            $limits->has('longest') ? $limits->at('longest')->whole(1, Limits::FIELD_TEXT) : Limits::FIELD_TEXT,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeLimits(FieldLimits $limits): array
+    {
+        $written = ($limits->least === null ? [] : ['least' => $limits->least])
+            + ($limits->most === null ? [] : ['most' => $limits->most])
+            + ($limits->longest === Limits::FIELD_TEXT ? [] : ['longest' => $limits->longest]);
+
+        return $written === [] ? [] : ['limits' => $written];
+    }
+
+    private static function readChanges(Document $definition): ChangeRule
+    {
+        return $definition->has('changes') ? ChangeRuleFormat::read($definition->at('changes')) : new ChangeRule;
+    }
+
+    /** @return array<string, mixed> */
+    private static function writeChanges(ChangeRule $rule): array
+    {
+        $written = ChangeRuleFormat::write($rule);
+
+        return $written === [] ? [] : ['changes' => $written];
     }
 
     private static function readGoods(Document $goods): Goods
@@ -389,7 +491,7 @@ final class PackFormat
     {
         $ladders = [];
         foreach ($document->has('ladders') ? $document->at('ladders')->items(self::DEFINITIONS) : [] as $ladder) {
-            $ladder->object(['id', 'field', 'ranks', 'by_ever_earned', 'off'], ['field', 'ranks']);
+            $ladder->object(['id', 'field', 'ranks', 'by_ever_earned', 'off', 'rises', 'falls'], ['field', 'ranks']);
             $ranks = [];
             foreach ($ladder->at('ranks')->items(100) as $rank) {
                 $rank->object(['at', 'name'], ['at', 'name']);
@@ -406,6 +508,8 @@ final class PackFormat
                 self::id($ladder),
                 $ladder->has('by_ever_earned') && $ladder->at('by_ever_earned')->flag(),
                 ! $ladder->has('off') || ! $ladder->at('off')->flag(),
+                $ladder->has('rises') ? $ladder->at('rises')->text() : '',
+                $ladder->has('falls') ? $ladder->at('falls')->text() : '',
             );
         }
 

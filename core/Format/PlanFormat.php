@@ -22,7 +22,10 @@ final class PlanFormat
             $plan->has('streams') ? array_map(self::stream(...), $plan->at('streams')->items(StreamPlan::MOST)) : [],
             $plan->has('days_off')
                 ? array_map(
-                    static fn (Document $day): string => self::matching($day, '/^\d{4}-\d\d-\d\d$/D'),
+                    static fn (Document $day): string => self::matching(
+                        $day,
+                        '/^\d{4}-\d\d-\d\d(?: (?:[01]\d|2[0-3]):[0-5]\d)?$/D',
+                    ),
                     $plan->at('days_off')->items(StreamPlan::MOST),
                 )
                 : [],
@@ -45,7 +48,7 @@ final class PlanFormat
     private static function matching(Document $value, string $pattern): string
     {
         $text = $value->text(20);
-        $isNoDay = strlen($text) === 10 && Moment::fromIso($text) === null;
+        $isNoDay = strlen($text) >= 10 && Moment::fromIso(mb_substr($text, 0, 10)) === null;
         if ((preg_match($pattern, $text) !== 1 || $isNoDay) && $value->isText()) {
             $value->flaw(DocumentError::NotInPlan, ['value' => mb_substr($text, 0, 40)]);
         }

@@ -6,6 +6,8 @@ namespace SilverParrot\Format;
 
 use SilverParrot\Document\Document;
 use SilverParrot\Document\DocumentError;
+use SilverParrot\Hearing\Gates\GateSettings;
+use SilverParrot\Hearing\ResponseDraw;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Step;
@@ -13,7 +15,7 @@ use SilverParrot\Source\Limits;
 
 /**
  * {"text": "…", "weight": 2}, or {"steps": [{"say": "…"}]} where more is done than saying a text; a weight of 1 is left
- * out.
+ * out. Whether it is switched on, for whom and in which category stand as in a command.
  */
 final class ResponseFormat
 {
@@ -21,11 +23,15 @@ final class ResponseFormat
 
     public static function read(Document $response): CommandResponse
     {
-        $response->object(['id', 'text', 'steps', 'weight'], $response->has('steps') ? [] : ['text']);
+        $keys = array_map(static fn (string $kind): string => $kind::key(), ResponseDraw::CONDITIONS);
+        $response->object(['id', 'text', 'steps', 'weight', ...$keys], $response->has('steps') ? [] : ['text']);
+        $gates = GateSettings::read($response, ResponseDraw::CONDITIONS);
         $weight = $response->has('weight') ? $response->at('weight')->whole(1, WeightedTextFormat::HEAVIEST) : 1;
         $id = $response->has('id') ? $response->at('id')->id() : '';
         if (! $response->has('steps')) {
-            return Say::response($response->at('text')->text(Limits::SOURCE), $weight, $id);
+            $say = new Say($response->at('text')->text(Limits::SOURCE));
+
+            return new CommandResponse([$say], $weight, $id, $gates);
         }
         if ($response->has('text')) {
             $response->at('text')->flaw(DocumentError::UnknownKey, ['key' => 'text']);
@@ -35,6 +41,7 @@ final class ResponseFormat
             array_map(StepFormat::read(...), $response->at('steps')->items(self::STEPS)),
             $weight,
             $id,
+            $gates,
         );
     }
 
@@ -48,6 +55,7 @@ final class ResponseFormat
             + ($response->isPlain()
                 ? ['text' => $response->text()]
                 : ['steps' => array_map(static fn (Step $step): array => $step->write(), $response->steps)])
-            + ($response->weight === 1 ? [] : ['weight' => $response->weight]);
+            + ($response->weight === 1 ? [] : ['weight' => $response->weight])
+            + GateSettings::write($response->gates, ResponseDraw::CONDITIONS);
     }
 }

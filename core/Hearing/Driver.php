@@ -38,7 +38,7 @@ final readonly class Driver
             $view = $this->store->snapshot($reads);
             $heard = $this->parrot->hear($event, $world->remembering($view));
             // What is said is queued in the turn too, so that a line that is delivered twice is answered once.
-            if ($heard instanceof Outcome && ($heard->changes !== [] || $heard->sayings !== [])) {
+            if ($heard instanceof Outcome && $heard->isWorthATurn()) {
                 $heard = $this->store->turn(EventKey::event($event->key()), $reads, function (View $locked) use (
                     $event,
                     $world,

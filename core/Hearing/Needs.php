@@ -43,4 +43,9 @@ final readonly class Needs implements Turn
     {
         return [];
     }
+
+    public function effectsToKeep(): array
+    {
+        return [];
+    }
 }

@@ -21,7 +21,7 @@ final readonly class Outcome implements Turn
     /**
      * @param  list<Saying>  $sayings
      * @param  list<Change>  $changes  cooldowns and list positions among them, one for each key
-     * @param  list<Effect>  $effects  to be carried out once the changes are kept
+     * @param  list<Awaited>  $effects  to be carried out once the changes are kept
      * @param  list<Event>  $later  to be heard when their moments have come
      * @param  Person|null  $by  who brought it about; null for nobody
      */
@@ -38,6 +38,12 @@ final readonly class Outcome implements Turn
     ) {
     }
 
+    /** Whether anything comes of it that lasts. */
+    public function isWorthATurn(): bool
+    {
+        return $this->changes !== [] || $this->sayings !== [] || $this->effects !== [];
+    }
+
     public function changesToKeep(): array
     {
         return $this->changes;
@@ -51,6 +57,37 @@ final readonly class Outcome implements Turn
     public function sayingsToQueue(): array
     {
         return $this->sayings;
+    }
+
+    public function effectsToKeep(): array
+    {
+        return $this->effects;
+    }
+
+    /** Both as one: what came of a line, and of what it brought about. */
+    public function and(self $later): self
+    {
+        if ($later->trace !== null) {
+            $this->trace?->goesOnWith($later->trace);
+        }
+
+        $changes = [];
+        foreach ([...$this->changes, ...$later->changes] as $change) {
+            $id = $change->key->id();
+            $changes[$id] = isset($changes[$id]) ? $changes[$id]->then($change) : $change;
+        }
+
+        return new self(
+            $this->command ?? $later->command,
+            [...$this->sayings, ...$later->sayings],
+            array_values($changes),
+            $this->closed,
+            $later->failed ?? $this->failed,
+            $this->trace,
+            [...$this->effects, ...$later->effects],
+            [...$this->later, ...$later->later],
+            $this->by,
+        );
     }
 
     /** @return list<string> */

@@ -12,7 +12,7 @@ final readonly class Stretch
 {
     /**
      * @param  list<Saying>  $sayings
-     * @param  list<Effect>  $effects
+     * @param  list<Awaited>  $effects
      * @param  list<Event>  $later
      */
     public function __construct(public array $sayings, public array $effects, public array $later = [])

@@ -9,28 +9,31 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
+use SilverParrot\Source\LooseFold;
 use SilverParrot\Source\Suggestions;
 use SilverParrot\Source\TextTrimmer;
 
 /** A line that begins with a command's trigger. */
 final readonly class TriggerMatch
 {
+    /** Words of one trigger. */
+    public const MOST_WORDS = 5;
+
     private function __construct(public Command $command, public string $typed, public string $words)
     {
     }
 
+    /** The longest trigger wins, and of equals one that is spelt so before one that is meant. */
     public static function in(Pack $pack, string $line): ?self
     {
-        [$first, $words] = self::split($line);
-        $command = $pack->byTrigger[Fold::caseless($first)] ?? null;
+        foreach (self::beginnings($line, $pack->triggerWords) as [$typed, $words]) {
+            $command = $pack->byTrigger[Fold::caseless($typed)] ?? $pack->byLooseTrigger[LooseFold::of($typed)] ?? null;
+            if ($command !== null) {
+                return new self($command, $typed, $words);
+            }
+        }
 
-        return $command === null ? null : new self($command, $first, $words);
-    }
-
-    /** What a line begins with, folded: where it sets a command off, this is its trigger. */
-    public static function word(string $line): string
-    {
-        return Fold::caseless(self::split($line)[0]);
+        return null;
     }
 
     /**
@@ -61,17 +64,39 @@ final readonly class TriggerMatch
      */
     public static function renamed(string $line, Triggers $from, Triggers $to): string
     {
-        [$first, $words] = self::split($line);
-        $has = static fn (Triggers $triggers): bool => in_array(
-            Fold::caseless($first),
-            array_map(Fold::caseless(...), $triggers->all()),
+        $has = static fn (Triggers $triggers, string $typed): bool => in_array(
+            LooseFold::of($typed),
+            array_map(LooseFold::of(...), $triggers->all()),
             true,
         );
-        if (! $has($from) || $has($to)) {
-            return $line;
+        foreach (self::beginnings($line, self::MOST_WORDS) as [$typed, $words]) {
+            if ($has($to, $typed)) {
+                return $line;
+            }
+            if ($has($from, $typed)) {
+                return $words === '' ? $to->word : $to->word.' '.$words;
+            }
         }
 
-        return $words === '' ? $to->word : $to->word.' '.$words;
+        return $line;
+    }
+
+    /** @return list<array{string, string}> the first words of a line and what follows, the most words first */
+    private static function beginnings(string $line, int $most): array
+    {
+        if ($most === 1) {
+            return [self::split($line)];
+        }
+        $line = TextTrimmer::withoutUnseen(mb_substr(mb_scrub($line), 0, Limits::LINE));
+        $beginnings = [];
+        for ($count = $most; $count > 0; $count--) {
+            $parts = preg_split('/[\s\p{Z}]++/u', $line, $count + 1) ?: [''];
+            if (count($parts) >= $count) {
+                $beginnings[] = [implode(' ', array_slice($parts, 0, $count)), $parts[$count] ?? ''];
+            }
+        }
+
+        return $beginnings;
     }
 
     /**

@@ -11,8 +11,14 @@ use SilverParrot\Value\Value;
  * What one event has read: the same each time it is heard, though what is kept outside may grow old in between. Unlike
  * the other readings it is not a value: it grows while its event is carried through.
  */
-final class MemoizedReadings implements Readings
+final class MemoizedReadings implements Readings, TellsOrigins
 {
+    /** What stands before a request's id where its origin is kept; no request has such an id. */
+    public const ORIGIN = 'origin of ';
+
+    /** @var array<string, Request> look-ups that were read, by request id */
+    private array $lookups = [];
+
     /** @var array<string, null|bool|int|string|Value> by request id */
     private array $read = [];
 
@@ -25,6 +31,9 @@ final class MemoizedReadings implements Readings
     public function read(Request $request): null|bool|int|string|Value
     {
         $id = $request->id;
+        if ($request->subject === 'lookup') {
+            $this->lookups[$id] = $request;
+        }
         if (array_key_exists($id, $this->read)) {
             return $this->read[$id];
         }
@@ -45,6 +54,11 @@ final class MemoizedReadings implements Readings
             + $this->read;
     }
 
+    public function originOf(Request $request): ?ReadingOrigin
+    {
+        return $this->under instanceof TellsOrigins ? $this->under->originOf($request) : null;
+    }
+
     /** From now on, what is still missing is a gap for good. */
     public function complete(): void
     {
@@ -52,10 +66,25 @@ final class MemoizedReadings implements Readings
     }
 
     /**
-     * @return array<string, null|bool|int|string> by request id; gaps are left out, since what is missing is one again
+     * @return array<string, null|bool|int|string> by request id, as they are kept, with their origins; gaps are left
+     *     out, since what is missing is one again, and so is what is found in memory
      */
     public function plain(): array
     {
-        return array_filter($this->read, static fn (mixed $value): bool => ! $value instanceof Value);
+        $plain = [];
+        foreach ($this->read as $id => $value) {
+            $isOfLookup = str_starts_with($id, 'lookup.');
+            if (! $value instanceof Value || ($isOfLookup && ! $value instanceof Gap)) {
+                $plain[$id] = KeptReading::of($value);
+            }
+        }
+        foreach (array_intersect_key($this->lookups, $plain) as $id => $request) {
+            $origin = $this->originOf($request)?->kept();
+            if ($origin !== null) {
+                $plain[self::ORIGIN.$id] = $origin;
+            }
+        }
+
+        return $plain;
     }
 }

@@ -12,9 +12,14 @@ final readonly class Cause
     /**
      * @param  string  $id  a person's id, or a user's number; empty for nobody
      * @param  string  $command  its id; empty where it was none
+     * @param  string  $act  the same for all that is taken back together; empty for what stands alone
      */
-    private function __construct(public ActorKind $actor, public string $id, public string $command)
-    {
+    private function __construct(
+        public ActorKind $actor,
+        public string $id,
+        public string $command,
+        public string $act = '',
+    ) {
     }
 
     public static function person(?Person $person, string $command = ''): self
@@ -24,9 +29,9 @@ final readonly class Cause
             : new self(ActorKind::Viewer, $person->id, $command);
     }
 
-    public static function user(int $number): self
+    public static function user(int $number, string $act = ''): self
     {
-        return new self(ActorKind::User, (string) $number, '');
+        return new self(ActorKind::User, (string) $number, '', $act);
     }
 
     public static function nobody(): self

@@ -28,6 +28,20 @@ final readonly class Change
     ) {
     }
 
+    /** The same of somebody else. */
+    public function of(Owner $owner): self
+    {
+        return new self(
+            $this->key->ownedBy($owner),
+            $this->from,
+            $this->to,
+            $this->what,
+            $this->scope,
+            $this->added,
+            $this->isForPresence,
+        );
+    }
+
     public function changesNothing(): bool
     {
         return $this->from === $this->to;

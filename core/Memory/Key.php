@@ -50,6 +50,11 @@ final readonly class Key
         return new self(Kind::CheckIn, '', Owner::viewer($personId));
     }
 
+    public static function regular(string $personId): self
+    {
+        return new self(Kind::Regular, '', Owner::viewer($personId));
+    }
+
     public static function occasion(string $id): self
     {
         return new self(Kind::Occasion, Fold::caseless($id), Owner::channel());
@@ -69,6 +74,11 @@ final readonly class Key
     public static function listPosition(string $id, ?Owner $owner = null): self
     {
         return new self(Kind::ListPosition, Fold::caseless($id), $owner ?? Owner::channel());
+    }
+
+    public static function addedItems(string $list): self
+    {
+        return new self(Kind::AddedItems, Fold::caseless($list), Owner::channel());
     }
 
     /** @param  string  $item  its id, which is no name and told apart by case */
@@ -114,6 +124,40 @@ final readonly class Key
         return new self(Kind::LastRun, Fold::caseless($command), $owner ?? Owner::channel());
     }
 
+    public static function timer(string $id): self
+    {
+        return new self(Kind::Timer, Fold::caseless($id), Owner::channel());
+    }
+
+    public static function peopleLines(): self
+    {
+        return new self(Kind::PeopleLines, '', Owner::channel());
+    }
+
+    /** When something was last said that nobody had asked for. */
+    public static function lastUnasked(): self
+    {
+        return self::lastRun("\x1Eunasked");
+    }
+
+    /** When a phrase last set its command off, for its own cooldown. */
+    public static function lastSaid(string $command, string $phrase): self
+    {
+        return self::lastRun($command."\x1E".hash('xxh128', Fold::caseless($phrase)));
+    }
+
+    /** When a closed gate was last told of: no command has an empty id. */
+    public static function lastRefusal(Owner $owner): self
+    {
+        return self::lastRun('', $owner);
+    }
+
+    /** @param  string  $per  "stream" or "day" */
+    public static function successes(string $command, string $per, Owner $owner): self
+    {
+        return new self(Kind::Successes, Fold::caseless($command)."\x1E".$per, $owner);
+    }
+
     public static function stream(): self
     {
         return new self(Kind::Stream, '', Owner::channel());
@@ -122,6 +166,11 @@ final readonly class Key
     public static function recentAnswers(?Owner $owner = null): self
     {
         return new self(Kind::RecentAnswers, '', $owner ?? Owner::channel());
+    }
+
+    public function ownedBy(Owner $owner): self
+    {
+        return new self($this->kind, $this->name, $owner);
     }
 
     public function id(): string

@@ -43,6 +43,9 @@ enum Kind: string
     /** On which day a viewer checked in last, and for how many in a row. */
     case CheckIn = 'check-in';
 
+    /** Whether a viewer is a regular, since when and why. */
+    case Regular = 'regular';
+
     /** How often an item of a list came up. Only added to, without being read. */
     case Drawn = 'drawn';
 
@@ -55,11 +58,23 @@ enum Kind: string
     /** The longest time between an occasion and the next. */
     case LongestRun = 'longest-run';
 
+    /** Items of a list that were added in the chat, and stand in no edition. */
+    case AddedItems = 'added-items';
+
     /** How far a list has been drawn. */
     case ListPosition = 'list';
 
     /** When a command last ran, for its cooldowns. */
     case LastRun = 'last-run';
+
+    /** Since when a timer waits, and how often it spoke. */
+    case Timer = 'timer';
+
+    /** How many lines people wrote that were no commands. */
+    case PeopleLines = 'people-lines';
+
+    /** How often a command succeeded within a stream or a day. */
+    case Successes = 'successes';
 
     /** When the last answers were given, against floods. */
     case RecentAnswers = 'recent-answers';
@@ -73,9 +88,23 @@ enum Kind: string
         return $this === self::Drawn || $this === self::EverEarned;
     }
 
+    /** Whether drawing from a list changes it. */
+    public function isOfDraws(): bool
+    {
+        return $this === self::ListPosition || $this === self::Drawn;
+    }
+
     /** Whether an author would call a change of it a change of memory. */
     public function isAuthored(): bool
     {
-        return in_array($this, [self::Counter, self::Field, self::Occasion, self::Goods, self::Quote], true);
+        return in_array($this, [
+            self::Counter,
+            self::Field,
+            self::Occasion,
+            self::Goods,
+            self::Quote,
+            self::Regular,
+            self::AddedItems,
+        ], true);
     }
 }

@@ -19,12 +19,19 @@ final class PendingChanges implements View
 
     public function knows(Key $key): bool
     {
-        return isset($this->changes[$key->id()]) || $this->under->knows($key);
+        // What is only added to is known as far as what lies under it is.
+        return (isset($this->changes[$key->id()]) && ! $key->kind->isTally()) || $this->under->knows($key);
     }
 
     public function value(Key $key): null|bool|int|string|array
     {
         $change = $this->changes[$key->id()] ?? null;
+
+        if ($change !== null && $key->kind->isTally()) {
+            $before = $this->under->value($key);
+
+            return (is_int($before) ? $before : 0) + ($change->added ?? 0);
+        }
 
         return $change === null ? $this->under->value($key) : $change->to;
     }

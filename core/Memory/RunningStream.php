@@ -50,6 +50,15 @@ final class RunningStream
         return 'stream '.self::number($kept);
     }
 
+    /**
+     * @param  null|bool|int|string|array<string, mixed>  $kept  under Key::stream()
+     * @return Moment|null when the stream that runs, or the last one, began
+     */
+    public static function began(null|bool|int|string|array $kept): ?Moment
+    {
+        return is_array($kept) && is_string($kept['started'] ?? null) ? Moment::fromIso($kept['started']) : null;
+    }
+
     /** @param  null|bool|int|string|array<string, mixed>  $kept */
     private static function number(null|bool|int|string|array $kept): int
     {

@@ -28,4 +28,9 @@ final readonly class Tally implements Turn
     {
         return [];
     }
+
+    public function effectsToKeep(): array
+    {
+        return [];
+    }
 }

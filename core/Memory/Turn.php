@@ -17,4 +17,7 @@ interface Turn
 
     /** @return list<Saying> to be queued for the outbox in the same commit */
     public function sayingsToQueue(): array;
+
+    /** @return list<object> what is to be carried out after the commit; the store of the air keeps it until then */
+    public function effectsToKeep(): array;
 }

@@ -7,10 +7,14 @@ namespace SilverParrot\Pack;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
+use SilverParrot\Source\Fold;
 
 /** One of the simulated people of a rehearsal. */
 final readonly class CastMember
 {
+    /** Before the login, in an id. */
+    private const ID = 'cast-';
+
     /** Details that can be given. */
     public const DETAILS = ['link', 'category', 'followed'];
 
@@ -53,10 +57,22 @@ final readonly class CastMember
         return $lowest;
     }
 
+    /** The id of somebody whom only rehearsals know. */
+    public static function idOf(string $login): string
+    {
+        return self::ID.Fold::caseless($login);
+    }
+
+    /** @return string|null null for who is known to a service */
+    public static function loginOf(string $personId): ?string
+    {
+        return str_starts_with($personId, self::ID) ? mb_substr($personId, mb_strlen(self::ID)) : null;
+    }
+
     public function person(): Person
     {
         return Person::known(
-            'cast-'.$this->login,
+            self::idOf($this->login),
             $this->login,
             $this->name,
             Levels::of(...$this->levels),

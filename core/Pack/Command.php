@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Pack;
 
-use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
 
 /** What the parrot does when something sets it off: gates, then the steps of one of its responses. */
 final readonly class Command
@@ -21,11 +21,12 @@ final readonly class Command
     public Gates $gates;
 
     /**
-     * @param  list<CommandResponse>  $responses  one is drawn by weight
-     * @param  array<string, string>  $refusals  what is said where a gate is closed, by the refusal's key; those left
-     *     out: silence
+     * @param  list<CommandResponse>  $responses  one is drawn
+     * @param  array<string, string>  $refusals  what is said where a gate is closed, by the refusal's key; empty for
+     *     silence, and those left out as the whole channel has it
      * @param  string  $ifItFails  what is said where a step fails; empty: silence
      * @param  string  $id  empty where it never had another than its trigger; never digits alone
+     * @param  DrawOrder  $order  in which its responses are drawn
      */
     public function __construct(
         public Triggers $triggers,
@@ -36,6 +37,7 @@ final readonly class Command
         public Delivery $delivery = new Delivery,
         public CommandMetadata $about = new CommandMetadata,
         string $id = '',
+        public DrawOrder $order = DrawOrder::Free,
     ) {
         $this->trigger = $triggers->word;
         $this->id = $id === '' ? $triggers->word : $id;
@@ -48,10 +50,24 @@ final readonly class Command
         return $this->gates->areOn();
     }
 
-    /** Whether somebody with these levels may ever set it off. */
-    public function isFor(Levels $levels): bool
+    /** Whether they may ever set it off, as far as that goes by who they are. */
+    public function isFor(Person $person): bool
     {
-        return $this->gates->admit($levels);
+        return $this->gates->admit($person);
+    }
+
+    /** @return list<string> the commands that it runs, by their ids or triggers */
+    public function runs(): array
+    {
+        $runs = [];
+        foreach ($this->responses as $response) {
+            foreach ($response->steps as $step) {
+                $run = $step->runs();
+                array_push($runs, ...$run === null ? [] : [$run]);
+            }
+        }
+
+        return $runs;
     }
 
     /** @param  string  $id  of one of its responses */
@@ -86,8 +102,19 @@ final readonly class Command
     public function alsoOn(string ...$aliases): self
     {
         return $this->with([
-            'triggers' => new Triggers($this->trigger, [...$this->triggers->aliases, ...array_values($aliases)]),
+            'triggers' => new Triggers(
+                $this->trigger,
+                [...$this->triggers->aliases, ...array_values($aliases)],
+                $this->triggers->phrases,
+                $this->triggers->isNameOnly,
+            ),
         ]);
+    }
+
+    /** Set off by phrases too. */
+    public function saidAs(Phrase ...$phrases): self
+    {
+        return $this->with(['triggers' => $this->triggers->saidAs(array_values($phrases))]);
     }
 
     public function delivered(Delivery $delivery): self
@@ -111,6 +138,11 @@ final readonly class Command
         return $this->with(['responses' => $responses]);
     }
 
+    public function drawn(DrawOrder $order): self
+    {
+        return $this->with(['order' => $order]);
+    }
+
     public function on(Triggers $triggers): self
     {
         return $this->with(['triggers' => $triggers]);
@@ -120,7 +152,7 @@ final readonly class Command
     public function copied(): self
     {
         return $this->with([
-            'triggers' => new Triggers($this->trigger.'2'),
+            'triggers' => new Triggers($this->trigger.'2', isNameOnly: $this->triggers->isNameOnly),
             'about' => new CommandMetadata($this->about->group, $this->about->note, $this->about->listed),
             'id' => '',
             'responses' => array_map(
@@ -201,7 +233,7 @@ final readonly class Command
     /**
      * @param  array{triggers?: Triggers, responses?: list<CommandResponse>, gates?: Gates,
      *     refusals?: array<string, string>, ifItFails?: string, delivery?: Delivery, about?: CommandMetadata,
-     *     id?: string}  $other
+     *     id?: string, order?: DrawOrder}  $other
      */
     private function with(array $other): self
     {
@@ -214,6 +246,7 @@ final readonly class Command
             $other['delivery'] ?? $this->delivery,
             $other['about'] ?? $this->about,
             $other['id'] ?? $this->id,
+            $other['order'] ?? $this->order,
         );
     }
 }

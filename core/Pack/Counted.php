@@ -45,20 +45,20 @@ final class Counted
     {
         return Reads::of(...[
             Key::counter($counter->id, $owner),
-            ...($counter->scope === CounterScope::Category ? [Key::counter($counter->id, Owner::total())] : []),
+            ...($counter->scope->hasSum() ? [Key::counter($counter->id, Owner::total())] : []),
             ...($counter->reset === Reset::Stream ? [Key::stream()] : []),
             ...($counter->guard->stands() ? [Key::guarded($counter->id, $owner)] : []),
         ]);
     }
 
-    /** As its sum over all categories is counted: what was never counted adds nothing to it. */
+    /** As the sum over all of its numbers is counted: what was never counted adds nothing to it. */
     public static function fromNought(Counter $counter): Counter
     {
         return new Counter($counter->name, reset: $counter->reset, id: $counter->id);
     }
 
     /**
-     * What keeping a number changes: the sum over all categories goes with it.
+     * What keeping a number changes: the sum over all of its numbers goes with it.
      *
      * @param  string  $scope  as an author names it: "channel", a category, or a login
      * @param  bool  $isAdded  whether it was added to what there was, and not set
@@ -77,7 +77,7 @@ final class Counted
         $kept = $memory->value($key);
         $before = self::number($counter, $kept, $period);
         $changes = [];
-        if ($counter->scope === CounterScope::Category) {
+        if ($counter->scope->hasSum()) {
             $fromNought = self::fromNought($counter);
             $total = Key::counter($counter->id, Owner::total());
             $sum =

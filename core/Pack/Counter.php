@@ -22,6 +22,7 @@ final readonly class Counter
         public Reset $reset = Reset::Never,
         string $id = '',
         public Guard $guard = new Guard,
+        public ChangeRule $changes = new ChangeRule,
     ) {
         $this->id = $id === '' ? $name : $id;
     }

@@ -21,6 +21,12 @@ enum CounterScope: string
     /** One for each viewer. */
     case Viewer = 'viewer';
 
+    /** Whether there are several numbers, whose sum is kept beside them. */
+    public function hasSum(): bool
+    {
+        return $this !== self::Channel;
+    }
+
     /** Whether something of this owner can belong to a counter of this scope. */
     public function hasOwner(Owner $owner): bool
     {

@@ -93,6 +93,14 @@ final class DrawTable
         return $this->order[$from] ?? null;
     }
 
+    /** @return int how many items follow in a round, told as after() is */
+    public function left(string $round, string $last, float $luck): int
+    {
+        $next = $this->after($round, $last, $luck);
+
+        return $next === null ? 0 : count($this->order) - $this->orderPlaces[$next];
+    }
+
     /** What an item's place in a round goes by, so that it is known even when the item is gone. */
     public function luckOf(string $round, string $id): float
     {

@@ -12,4 +12,7 @@ enum EarnedBy: string
 
     /** A line of the chat. */
     case Line = 'line';
+
+    /** Something that the service tells of, by its word: a follow, a raid. */
+    case Happening = 'happening';
 }

@@ -18,6 +18,7 @@ final readonly class Earning
      * @param  int  $minutes  how often, for being here; how often at most, for a line (0: each)
      * @param  LevelRule  $levels  who earns
      * @param  bool  $whileLive  whether only while the stream is on
+     * @param  string  $happening  what kind of happening, where that is what it is earned by: "raid"
      */
     public function __construct(
         public string $id,
@@ -27,6 +28,7 @@ final readonly class Earning
         public int $minutes = 0,
         public LevelRule $levels = new LevelRule,
         public bool $whileLive = true,
+        public string $happening = '',
     ) {
     }
 

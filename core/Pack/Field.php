@@ -28,6 +28,8 @@ final readonly class Field
         public string $plural = '',
         public int $leastGift = 1,
         public bool $ranksStreamer = false,
+        public FieldLimits $limits = new FieldLimits,
+        public ChangeRule $changes = new ChangeRule,
     ) {
         $this->id = $id === '' ? $name : $id;
     }

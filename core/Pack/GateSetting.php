@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Pack;
 
-use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
 
 /** What is set of a command's gates, as far as a pack knows of it. */
 abstract readonly class GateSetting
@@ -18,9 +18,27 @@ abstract readonly class GateSetting
         return true;
     }
 
-    /** Whether somebody with these levels may ever set it off. */
-    public function admits(Levels $levels): bool
+    /** Whether they may ever set it off, as far as that goes by who they are. */
+    public function admits(Person $person): bool
     {
         return true;
+    }
+
+    /** @return list<string> what is always there behind it: "words", "target" */
+    public function promises(): array
+    {
+        return [];
+    }
+
+    /** @return list<string> what it names of the pack, as responses do: "caller.boat", "goods.lantern" */
+    public function names(): array
+    {
+        return [];
+    }
+
+    /** @param  string  $place  what is called otherwise now, one of its names */
+    public function renamed(string $place, string $name): self
+    {
+        return $this;
     }
 }

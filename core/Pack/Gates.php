@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Pack;
 
 use LogicException;
-use SilverParrot\Chat\Levels;
+use SilverParrot\Chat\Person;
 
 /** What is set of a command's gates: at most one of each kind; what is not given is as usual. */
 final readonly class Gates
@@ -77,9 +77,51 @@ final readonly class Gates
         return array_filter($this->settings, static fn (GateSetting $setting): bool => ! $setting->isOn()) === [];
     }
 
-    public function admit(Levels $levels): bool
+    public function admit(Person $person): bool
     {
-        return array_filter($this->settings, static fn (GateSetting $setting): bool => ! $setting->admits($levels))
+        return array_filter($this->settings, static fn (GateSetting $setting): bool => ! $setting->admits($person))
             === [];
+    }
+
+    /** @param  string  $name  "words" or "target": whether it is always there where they are open */
+    public function promise(string $name): bool
+    {
+        foreach ($this->settings as $setting) {
+            if (in_array($name, $setting->promises(), true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<string> what they name of the pack, as responses do: "caller.boat", "goods.lantern" */
+    public function names(): array
+    {
+        return array_values(
+            array_unique(
+                array_merge(
+                    [],
+                    ...array_map(
+                        static fn (GateSetting $setting): array => $setting->names(),
+                        array_values($this->settings),
+                    ),
+                ),
+            ),
+        );
+    }
+
+    /** @param  string  $place  what is called otherwise now, one of their names */
+    public function renamed(string $place, string $name): self
+    {
+        return new self(
+            array_map(
+                static fn (GateSetting $setting): GateSetting => in_array($place, $setting->names(), true)
+                    ? $setting->renamed($place, $name)
+                    : $setting,
+                $this->settings,
+            ),
+            $this->lookedAt,
+        );
     }
 }

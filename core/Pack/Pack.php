@@ -6,13 +6,21 @@ namespace SilverParrot\Pack;
 
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Person;
+use SilverParrot\Lookup\Lookup;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\LooseFold;
 
 /** The whole set of an author's definitions. */
 final readonly class Pack
 {
     /** @var array<string, Command> by folded trigger and alias; the first to claim one has it */
     public array $byTrigger;
+
+    /** @var array<string, Command> the same, by what is left where nothing is spelt exactly so */
+    public array $byLooseTrigger;
+
+    /** How many words the longest trigger has. */
+    public int $triggerWords;
 
     /**
      * @param  string  $parrot  the login of the parrot's account
@@ -28,6 +36,10 @@ final readonly class Pack
      * @param  array<string, Ladder>  $ladders  by the folded name of their field
      * @param  list<Emote>  $emotes
      * @param  list<Earning>  $earnings
+     * @param  list<Timer>  $timers
+     * @param  array<string, string>  $refusals  what is said where a gate is closed, by the refusal’s key, of commands
+     *     that have no reply of their own for it
+     * @param  array<string, Lookup>  $lookups  by folded name
      */
     public function __construct(
         public Channel $channel,
@@ -47,14 +59,30 @@ final readonly class Pack
         public QuoteSettings $quotes = new QuoteSettings,
         public array $earnings = [],
         public StreamPlan $plan = new StreamPlan,
+        public array $refusals = [],
+        public array $timers = [],
+        public FromChat $fromChat = new FromChat,
+        public RegularRule $regulars = new RegularRule,
+        public array $lookups = [],
     ) {
-        $byTrigger = [];
+        $byTrigger = $byLooseTrigger = [];
+        $most = 1;
         foreach ($commands as $command) {
             foreach ($command->triggers->all() as $trigger) {
                 $byTrigger[Fold::caseless($trigger)] ??= $command;
+                $byLooseTrigger[LooseFold::of($trigger)] ??= $command;
+                $most = max($most, substr_count($trigger, ' ') + 1);
             }
         }
         $this->byTrigger = $byTrigger;
+        $this->byLooseTrigger = $byLooseTrigger;
+        $this->triggerWords = $most;
+    }
+
+    /** @param  string  $command  what a step runs: its id, or its trigger */
+    public function run(string $command): ?Command
+    {
+        return $this->byId($command) ?? $this->command($command);
     }
 
     /** @param  string  $id  of a command */
@@ -101,6 +129,12 @@ final readonly class Pack
         return $this->with(['commands' => $commands]);
     }
 
+    /** @param  list<Timer>  $timers */
+    public function withTimers(array $timers): self
+    {
+        return $this->with(['timers' => $timers]);
+    }
+
     /** Whoever talks by itself: the parrot, and other accounts that are known to. */
     public function isTalker(Person $person): bool
     {
@@ -136,6 +170,20 @@ final readonly class Pack
         return $this->with(['facts' => [Fold::caseless($fact->name) => $fact] + $this->facts]);
     }
 
+    /**
+     * The same pack, in which what another one calls otherwise is known by that name too: a draft has renamed what is
+     * on the air under its old name still.
+     */
+    public function alsoCalledAs(self $other): self
+    {
+        return $this->with([
+            'facts' => self::alsoCalled($this->facts, $other->facts),
+            'lists' => self::alsoCalled($this->lists, $other->lists),
+            'counters' => self::alsoCalled($this->counters, $other->counters),
+            'occasions' => self::alsoCalled($this->occasions, $other->occasions),
+        ]);
+    }
+
     /** The same pack with another limit over all commands. */
     public function withFlood(Flood $flood): self
     {
@@ -157,11 +205,30 @@ final readonly class Pack
         return null;
     }
 
+    /**
+     * @template T of Fact|TextList|Counter|Occasion
+     *
+     * @param  array<string, T>  $ours
+     * @param  array<string, T>  $theirs
+     * @return array<string, T>
+     */
+    private static function alsoCalled(array $ours, array $theirs): array
+    {
+        $byId = array_column($ours, null, 'id');
+        foreach ($theirs as $name => $one) {
+            if (isset($byId[$one->id])) {
+                $ours += [$name => $byId[$one->id]];
+            }
+        }
+
+        return $ours;
+    }
+
     /** @param  array<string, mixed>  $changed  by the name of the part */
     private function with(array $changed): self
     {
         $parts = get_object_vars($this);
-        unset($parts['byTrigger']);
+        unset($parts['byTrigger'], $parts['byLooseTrigger'], $parts['triggerWords']);
 
         // @phpstan-ignore argument.type (each part is what it was, or what the callers above give)
         return new self(...array_replace($parts, $changed));

@@ -16,6 +16,9 @@ interface Step
     /** @return array<string, mixed> as a document keeps it */
     public function write(): array;
 
+    /** The command that it runs, by its id or trigger; null where it runs none. */
+    public function runs(): ?string;
+
     /** The response that it says; null where it says nothing. */
     public function says(): ?string;
 }

@@ -24,7 +24,8 @@ final readonly class StreamPlan
 
     /**
      * @param  list<PlannedStream>  $streams
-     * @param  list<string>  $daysOff  dates on which no weekly one takes place: "2026-12-25"
+     * @param  list<string>  $daysOff  when no weekly one takes place: "2026-12-25" for the whole day, "2026-12-25
+     *     19:30" for the one that begins then
      */
     public function __construct(public array $streams = [], public array $daysOff = [])
     {
@@ -33,6 +34,32 @@ final readonly class StreamPlan
     public function isEmpty(): bool
     {
         return $this->streams === [];
+    }
+
+    /** The same plan, in which what is told by the streams of a day is told by the day where that is all of them. */
+    public function inShort(): self
+    {
+        $off = array_fill_keys($this->daysOff, true);
+        foreach ($this->daysOff as $one) {
+            $day = mb_substr($one, 0, 10);
+            $weekday = (int) Moment::fromIso($day)?->in(new DateTimeZone('UTC'))->format('N');
+            $all = array_filter(
+                $this->streams,
+                static fn (PlannedStream $stream): bool => (self::DAYS[$stream->on] ?? 0) === $weekday,
+            );
+            $left = array_filter(
+                $all,
+                static fn (PlannedStream $stream): bool => ! isset($off["$day {$stream->at}"]) && ! isset($off[$day]),
+            );
+            if ($all !== [] && $left === []) {
+                $times = array_map(static fn (PlannedStream $stream): string => "$day {$stream->at}", $all);
+                $off = array_diff_key($off, array_fill_keys($times, true)) + [$day => true];
+            }
+        }
+        $days = array_map(strval(...), array_keys($off));
+        sort($days);
+
+        return new self($this->streams, $days);
     }
 
     /** @return Moment|null when the next begins; one that begins at this very moment has begun */
@@ -61,7 +88,9 @@ final readonly class StreamPlan
             foreach ($this->streams as $stream) {
                 [$on, $weekday] = [$date->format('Y-m-d'), (int) $date->format('N')];
                 $isOn = $stream->isWeekly()
-                    ? (self::DAYS[$stream->on] ?? 0) === $weekday && ! isset($off[$on])
+                    ? (self::DAYS[$stream->on] ?? 0) === $weekday
+                        && ! isset($off[$on])
+                        && ! isset($off["$on {$stream->at}"])
                     : $stream->on === $on;
                 if ($isOn) {
                     $begins = self::begins($on, $stream->at, $zone);

@@ -23,6 +23,7 @@ final readonly class TextList
      * @param  list<WeightedText>  $items  those without an id are told apart by their texts, as all were before they
      *     had any
      * @param  bool  $isForEachViewer  whether each viewer has a position of their own
+     * @param  bool  $isFromChat  whether people may add items in the chat
      * @param  bool  $isResponses  whether the slots of its items are filled in when they are said
      */
     public function __construct(
@@ -32,6 +33,7 @@ final readonly class TextList
         string $id = '',
         public bool $isForEachViewer = false,
         public bool $isResponses = false,
+        public bool $isFromChat = false,
     ) {
         $this->id = $id === '' ? $name : $id;
         $ids = self::idsByText($items);
@@ -44,11 +46,25 @@ final readonly class TextList
             $taken[$unique] = true;
             $items[$place] = $item->id === $unique
                 ? $item
-                : new WeightedText($item->text, $item->weight, $unique, $item->isOn);
+                : new WeightedText($item->text, $item->weight, $unique, $item->isOn, $item->isPlain);
         }
         $this->all = $items;
         $this->items = array_values(array_filter($items, static fn (WeightedText $item): bool => $item->isOn));
         $this->draws = $this->items === [] ? null : new DrawTable($this->items);
+    }
+
+    /** @param  list<WeightedText>  $more */
+    public function with(array $more): self
+    {
+        return $more === [] ? $this : new self(
+            $this->name,
+            [...$this->all, ...$more],
+            $this->order,
+            $this->id,
+            $this->isForEachViewer,
+            $this->isResponses,
+            $this->isFromChat,
+        );
     }
 
     /** @return list<string> */

@@ -11,9 +11,15 @@ use SilverParrot\Source\Limits;
 use SilverParrot\Source\Span;
 use SilverParrot\Source\Suggestions;
 
-/** A chat written as lines: “# name: level, level” for who somebody is, “+12s name: text” for what they say when. */
+/**
+ * A chat written as lines: “# name: level, level” for who somebody is, “+12s name: text” for what they say when,
+ * “+12s name (whispers): text” for what they say to the parrot alone.
+ */
 final readonly class ChatFile
 {
+    /** Behind a name. */
+    private const WHISPERS = '(whispers)';
+
     /**
      * @param  array<string, list<Level>>  $levels  by folded name
      * @param  array<string, string>  $names  as they are written where somebody's levels stand, by folded name
@@ -75,12 +81,12 @@ final readonly class ChatFile
 
                 continue;
             }
-            [$seconds, $by, $said] = $timed;
+            [$seconds, $by, $said, $isWhisper] = $timed;
             if ($seconds < $last) {
                 $findings[] = new Finding(ChatFlaw::BackInTime, $span, data: $number);
             }
             $last = max($last, $seconds);
-            $lines[] = new TimedLine($seconds * 1000, $by, $said);
+            $lines[] = new TimedLine($seconds * 1000, $by, $said, isWhisper: $isWhisper);
         }
         if (count($lines) > $most) {
             $findings[] = new Finding(ChatFlaw::TooManyLines, data: ['limit' => (string) $most]);
@@ -89,11 +95,13 @@ final readonly class ChatFile
         return new self($levels, array_slice($lines, 0, $most), $findings, $names);
     }
 
-    /** @return array{int, string, string}|null seconds, who, what; null for what is no such line */
+    /** @return array{int, string, string, bool}|null seconds, who, what, privately; null for what is no such line */
     private static function timed(string $line): ?array
     {
         [$time, $rest] = explode(' ', str_replace("\t", ' ', $line), 2) + [1 => ''];
         [$by, $said] = explode(':', ltrim($rest), 2) + [1 => ''];
+        $isWhisper = str_ends_with($by, self::WHISPERS);
+        $by = $isWhisper ? rtrim(substr($by, 0, -strlen(self::WHISPERS))) : $by;
         if (
             ! str_contains($rest, ':')
             || $by === ''
@@ -106,7 +114,7 @@ final readonly class ChatFile
             return null;
         }
 
-        return [(int) $part[1] * 60 + (int) ($part[2] ?? 0), $by, ltrim($said, ' ')];
+        return [(int) $part[1] * 60 + (int) ($part[2] ?? 0), $by, ltrim($said, ' '), $isWhisper];
     }
 
     /** @return array{list<Level>, list<string>} */

@@ -6,6 +6,8 @@ namespace SilverParrot\Rehearsal;
 
 use Closure;
 use SilverParrot\Chat\Level;
+use SilverParrot\Lookup\CannedAnswer;
+use SilverParrot\Lookup\CannedAnswers;
 use SilverParrot\Lookup\CannedReadings;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Lookup\SearchedReadings;
@@ -35,6 +37,7 @@ final readonly class InitialState
      * @param  Quotes|null  $quotes  null to find them in $memory
      * @param  Store|null  $rest  where what is not in $memory is read when it is asked for; null where $memory is all
      * @param  Ranking|null  $ranking  null to find them in $memory
+     * @param  array<string, list<CannedAnswer>>  $answers  of look-ups, by folded name
      */
     public function __construct(
         public array $memory = [],
@@ -44,6 +47,7 @@ final readonly class InitialState
         public ?Quotes $quotes = null,
         public ?Store $rest = null,
         public ?Ranking $ranking = null,
+        public array $answers = [],
     ) {
     }
 
@@ -72,6 +76,7 @@ final readonly class InitialState
             $this->quotes,
             $this->rest,
             $this->ranking,
+            $this->answers,
         );
     }
 
@@ -98,6 +103,7 @@ final readonly class InitialState
             $this->quotes,
             $this->rest,
             $this->ranking,
+            $this->answers,
         );
     }
 
@@ -128,6 +134,22 @@ final readonly class InitialState
             $this->quotes,
             $this->rest,
             $this->ranking,
+            $this->answers,
+        );
+    }
+
+    /** @param  array<string, list<CannedAnswer>>  $answers  of look-ups, by folded name */
+    public function withAnswers(array $answers): self
+    {
+        return new self(
+            $this->memory,
+            $this->channel,
+            $this->readings,
+            $this->people,
+            $this->quotes,
+            $this->rest,
+            $this->ranking,
+            $answers + $this->answers,
         );
     }
 
@@ -142,6 +164,7 @@ final readonly class InitialState
             $this->quotes,
             $this->rest,
             $this->ranking,
+            $this->answers,
         );
     }
 
@@ -168,6 +191,16 @@ final readonly class InitialState
                 $this->ranking ?? new FoundRanking($memory),
             ),
         );
+    }
+
+    /**
+     * With what look-ups of a pack would say.
+     *
+     * @param  Closure(): array<string, null|bool|int|string|array<string, mixed>>  $memory  as it is by then
+     */
+    public function outside(Pack $pack, Closure $memory): Readings
+    {
+        return new CannedAnswers($pack->lookups, $this->answers, $this->readings($memory), $pack->channel->zone);
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> */
@@ -207,7 +240,7 @@ final readonly class InitialState
     }
 
     /**
-     * A counter's numbers as keys of memory, with the sum that is kept beside those of categories.
+     * A counter's numbers as keys of memory, with the sum that is kept beside several.
      *
      * @param  array<string, int>  $numbers  by owner: empty for the channel, a category, or a person's id
      * @return array<string, int>
@@ -223,7 +256,7 @@ final readonly class InitialState
             };
             $memory[Key::counter($counter->id, $key)->id()] = $number;
         }
-        if ($counter->scope === CounterScope::Category) {
+        if ($counter->scope->hasSum()) {
             $memory[Key::counter($counter->id, Owner::total())->id()] = array_sum($numbers);
         }
 

@@ -70,9 +70,13 @@ final readonly class LongestAnswer
         $lines = self::lines($name, $words, $texts, $numbers);
         $long = str_repeat('w', OutcomeName::LONGEST);
         $outcome = [
-            'name' => $triggers[0] ?? '!',
+            'name' => str_pad($triggers[0] ?? '', Limits::NAME, 'w'),
+            'before' => str_repeat('w', Limits::READING),
+            'after' => str_repeat('w', Limits::READING),
             'reason' => $long,
             'needs' => $long,
+            'also' => $long,
+            'has' => $long,
             'left' => TimeSpan::between($now, $now->plusMillis(86_400_000 * Lengths::DAYS - 1000)),
         ];
         $work = 0;

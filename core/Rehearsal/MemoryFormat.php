@@ -9,10 +9,12 @@ use SilverParrot\Document\DocumentError;
 use SilverParrot\Document\LevelFormat;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Quote;
+use SilverParrot\Pack\AddedItems;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\TextList;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
@@ -30,7 +32,7 @@ final class MemoryFormat
             return [new InitialState, $document];
         }
         $document
-            ->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings', 'quotes'])
+            ->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings', 'quotes', 'items'])
             ->format(self::FORMAT, 'Silver Parrot memory');
         $memory = [];
         foreach ($document->has('counters') ? $document->at('counters')->each() : [] as $name => $value) {
@@ -47,6 +49,11 @@ final class MemoryFormat
         }
         if ($document->has('quotes')) {
             $memory += InitialState::quoteKeys(array_map(self::quote(...), $document->at('quotes')->items(10_000)));
+        }
+
+        foreach ($document->has('items') ? $document->at('items')->each() : [] as $name => $items) {
+            $list = $pack->lists[Fold::caseless((string) $name)] ?? null;
+            $list === null ? self::unknown($items, (string) $name) : $memory += self::items($list, $items);
         }
 
         return [
@@ -70,11 +77,26 @@ final class MemoryFormat
         foreach ($value->each() as $owner => $one) {
             // A viewer's number is written under the login; the simulated people's ids are made from it.
             $numbers[
-                $counter->scope === CounterScope::Viewer ? 'cast-'.Fold::caseless((string) $owner) : (string) $owner
+                $counter->scope === CounterScope::Viewer ? CastMember::idOf((string) $owner) : (string) $owner
             ] = $number($one);
         }
 
         return InitialState::counterKeys($counter, $numbers);
+    }
+
+    /** @return array<string, array<string, mixed>> what was added to a list in the chat */
+    private static function items(TextList $list, Document $items): array
+    {
+        $texts = array_map(
+            static fn (Document $one): string => $one->text(AddedItems::LONGEST),
+            $items->items(AddedItems::MOST),
+        );
+
+        return $texts === [] ? [] : [Key::addedItems($list->id)->id() => ['items' => array_map(
+            static fn (int $at, string $text): array => ['id' => "m$at", 'text' => $text],
+            array_keys($texts),
+            $texts,
+        )]];
     }
 
     private static function quote(Document $quote): Quote

@@ -4,24 +4,34 @@ declare(strict_types=1);
 
 namespace SilverParrot\Rehearsal;
 
+use SilverParrot\Actions\ActionDone;
 use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Deeds\PackEdit;
+use SilverParrot\Hearing\Deeds\PackEdits;
 use SilverParrot\Hearing\Driver;
+use SilverParrot\Hearing\Effect;
+use SilverParrot\Hearing\EffectDone;
 use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Outcome;
-use SilverParrot\Lookup\Readings;
+use SilverParrot\Hearing\Service\ServiceChange;
+use SilverParrot\Hearing\Timers\TimerClock;
+use SilverParrot\Hearing\Timers\TimerDue;
+use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\PartialView;
+use SilverParrot\Memory\PeopleLines;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Timer;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\MessageKeys;
 use SilverParrot\Source\Wording;
@@ -35,7 +45,10 @@ final class Rehearsal
 
     private readonly Driver $driver;
 
-    private readonly Readings $readings;
+    private readonly RehearsedService $service;
+
+    /** @var array{Pack, list<TimerClock>}|null of the timers of the pack as it was last */
+    private ?array $clocks = null;
 
     /** The driver looks at the store, and never at the world's memory. */
     private readonly View $nothing;
@@ -47,7 +60,7 @@ final class Rehearsal
     private array $people = [];
 
     public function __construct(
-        private readonly Pack $pack,
+        private Pack $pack,
         InitialState $situation,
         private readonly string $seed,
         private readonly ChatProfile $profile,
@@ -58,7 +71,7 @@ final class Rehearsal
         // What memory holds of the cast stays.
         $this->store = new InMemoryStore($situation->memory, $situation->rest, InitialState::ofCast($pack));
         $this->driver = new Driver($handler, $this->store);
-        $this->readings = $situation->readings($this->store->values(...));
+        $this->service = new RehearsedService($situation->outside($pack, $this->store->values(...)));
         $this->nothing = new PartialView([]);
         foreach ($pack->cast as $member) {
             $this->enter($member->person());
@@ -78,9 +91,9 @@ final class Rehearsal
     }
 
     /** @param  string  $key the same for the same line of the same rehearsal: luck hangs on it */
-    public function line(string $key, Person $by, string $text, Moment $at): Outcome
+    public function line(string $key, Person $by, string $text, Moment $at, bool $isWhisper = false): Outcome
     {
-        return $this->hear(new ChatLine($key, $by, $text, $at));
+        return $this->hear(new ChatLine($key, $by, $text, $at, isWhisper: $isWhisper));
     }
 
     public function hear(Event $event): Outcome
@@ -88,7 +101,7 @@ final class Rehearsal
         $world = new World(
             $this->pack,
             $this->nothing,
-            $this->readings,
+            $this->service,
             $event->at(),
             new KeyedChance($this->seed, $event->key()),
             $this->profile,
@@ -99,13 +112,97 @@ final class Rehearsal
         if (! $carried->outcome instanceof Outcome) {
             throw new \LogicException('Two events of a rehearsal have the same key.');
         }
+        $outcome = $carried->outcome;
         $this->given = $carried->memory;
+        foreach ($outcome->effects as $awaited) {
+            $done = $this->carryOut($awaited->effect, $event->at());
+            $outcome = $outcome->and($this->hear(new EffectDone($awaited->then, $done, $event->at())));
+            $this->given += $carried->memory;
+        }
         $person = $event->person();
         if ($person !== null) {
             $this->meet($person);
         }
+        $this->count($event, $outcome);
 
-        return $carried->outcome;
+        return $outcome;
+    }
+
+    /** What changes the pack, or the stream, changes that of the rehearsal, at once; nobody is asked first. */
+    private function carryOut(Effect $effect, Moment $now): ActionDone
+    {
+        if ($effect instanceof ServiceChange) {
+            return $this->service->change($effect, $now);
+        }
+        $edited = $effect instanceof PackEdit
+            ? PackEdits::apply($effect, $this->pack, $now)
+            : ActionDone::refused('no-deed', ['name' => $effect->deed()]);
+        if ($edited instanceof ActionDone) {
+            return $edited;
+        }
+        $this->pack = $edited->pack;
+
+        return ActionDone::with([], $edited->outcome);
+    }
+
+    /** The next timer that speaks before a moment, if nothing else happens; those that are new begin to wait. */
+    public function dueBefore(Moment $until, Moment $now): ?TimerDue
+    {
+        $next = null;
+        $isLive = $this->service->read(Request::channel('live'));
+        foreach ($this->clocks() as $place => $clock) {
+            $timer = $this->pack->timers[$place];
+            $reads = Reads::of(...$clock->reads($this->pack));
+            $begins = $clock->begins($this->store->snapshot($reads), $now);
+            if ($begins !== null) {
+                $this->keep($begins);
+            }
+            $memory = $this->store->snapshot($reads);
+            $stand = $clock->look($memory, $this->pack, $now, is_bool($isLive) ? $isLive : null);
+            $at = $stand->due === null || $stand->missing > 0 ? null : max($stand->due->millis, $now->millis);
+            // Lines that count for some minutes only may be too old by then.
+            $isStill = $at !== null && $clock
+                ->look($memory, $this->pack, new Moment($at), is_bool($isLive) ? $isLive : null)
+                ->isDue;
+            if ($isStill && $at < $until->millis && ($next === null || $at < $next->at()->millis)) {
+                $next = new TimerDue($timer, $stand->times, new Moment($at));
+            }
+        }
+
+        return $next;
+    }
+
+    /** @return list<TimerClock> */
+    private function clocks(): array
+    {
+        if ($this->clocks === null || $this->clocks[0] !== $this->pack) {
+            $made = array_map(static fn (Timer $timer): TimerClock => new TimerClock($timer), $this->pack->timers);
+            $this->clocks = [$this->pack, $made];
+        }
+
+        return $this->clocks[1];
+    }
+
+    /** A line of somebody, which is no command, is one of those that timers wait for. */
+    private function count(Event $event, Outcome $outcome): void
+    {
+        $isLine = $event instanceof ChatLine
+            && ! $event->isWhisper
+            && $outcome->command === null
+            && ! $this->pack->isTalker($event->by);
+        if ($isLine && $this->pack->timers !== []) {
+            $memory = $this->store->snapshot(Reads::of(Key::peopleLines()));
+            $this->keep(PeopleLines::more($memory, 1, $event->at()));
+        }
+    }
+
+    private function keep(Change $change): void
+    {
+        $this->store->turn(
+            EventKey::none(),
+            Reads::of($change->key),
+            static fn (): Tally => new Tally([$change]),
+        );
     }
 
     /** @return array<string, null|bool|int|string|array<string, mixed>> what is remembered now, by key id */

@@ -8,7 +8,7 @@ use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
-use SilverParrot\Source\Fold;
+use SilverParrot\Pack\CastMember;
 use SilverParrot\Value\Moment;
 
 /** Runs a whole chat through a rehearsal, and what comes of it later. */
@@ -30,7 +30,7 @@ final class Runner
             $known = $rehearsal->person((string) $name);
             $rehearsal->enter(
                 Person::known(
-                    $known->id ?? "cast-$name",
+                    $known->id ?? CastMember::idOf((string) $name),
                     $known->login ?? (string) $name,
                     $known->name ?? ($names[$name] ?? ''),
                     Levels::of(...$held),
@@ -44,11 +44,25 @@ final class Runner
             $key = self::key($number, $line);
             $numbers[$key] = $number;
             $queue->add(
-                new ChatLine($key, self::person($rehearsal, $line->by), $line->text, $start->plusMillis($line->millis)),
+                new ChatLine(
+                    $key,
+                    self::person($rehearsal, $line->by),
+                    $line->text,
+                    $start->plusMillis($line->millis),
+                    isWhisper: $line->isWhisper,
+                ),
             );
         }
         $heard = [];
+        $clock = $start;
         while (($event = $queue->next()) !== null) {
+            while (($due = $rehearsal->dueBefore($event->at(), $clock)) !== null) {
+                $clock = $due->at();
+                $outcome = $rehearsal->hear($due);
+                array_map($queue->add(...), $outcome->later);
+                $heard[] = new Heard(new TimedLine($clock->millis - $start->millis, '', ''), null, $outcome, null);
+            }
+            $clock = $event->at();
             $outcome = $rehearsal->hear($event);
             array_map($queue->add(...), $outcome->later);
             $number = $event instanceof ChatLine ? $numbers[$event->key] ?? null : null;
@@ -77,7 +91,7 @@ final class Runner
     {
         $person = $rehearsal->person($name);
         if ($person === null) {
-            $person = Person::known('cast-'.Fold::caseless($name), $name, $name, Levels::of());
+            $person = Person::known(CastMember::idOf($name), $name, $name, Levels::of());
             $rehearsal->enter($person);
         }
 

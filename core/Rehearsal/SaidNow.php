@@ -19,6 +19,7 @@ use SilverParrot\Response\OwnResponses;
 use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Response\Response;
 use SilverParrot\Response\ResponseCache;
+use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
 use SilverParrot\World;
 
@@ -29,6 +30,9 @@ final readonly class SaidNow
 {
     /** One thing found in memory may lead to another, and hardly to a third. */
     private const ROUNDS = 4;
+
+    /** Steps of work for all of them together: what would come after is not told. */
+    private const WORK = 20 * Limits::WORK;
 
     public function __construct(
         private Pack $pack,
@@ -47,12 +51,13 @@ final readonly class SaidNow
     public function to(?Person $person, string $words, array $texts, Moment $now): array
     {
         $store = new InMemoryStore($this->situation->memory, $this->situation->rest, InitialState::ofCast($this->pack));
-        $readings = $this->situation->readings($store->values(...));
+        $readings = $this->situation->outside($this->pack, $store->values(...));
         $scene = Invocation::of($person, $words);
         $limits = new MessageLimits($this->profile, $this->pack->channel->login, $this->pack->parrot);
         $open = array_map(fn (string $text): Response => $this->prepared->response($text), $texts);
         $said = array_fill_keys(array_keys($texts), null);
         $reads = Reads::of();
+        $work = 0;
         for ($round = 0; $open !== [] && $round < self::ROUNDS; $round++) {
             $world = new World(
                 $this->pack,
@@ -64,13 +69,13 @@ final readonly class SaidNow
             );
             $needed = new PendingReads;
             foreach ($open as $place => $response) {
-                $heard = $response->say(new EvaluationContext(
-                    $world,
-                    $scene,
-                    "now/$place",
-                    $needed,
-                    own: new OwnResponses($this->prepared),
-                ));
+                $own = new OwnResponses($this->prepared);
+                $run = new EvaluationContext($world, $scene, "now/$place", $needed, own: $own);
+                $heard = $response->say($run);
+                $work += $run->worked();
+                if ($work > self::WORK) {
+                    return $said;
+                }
                 if ($heard instanceof RenderedResponse) {
                     $text = Fitter::fit($heard, $limits)->text();
                     $said[$place] = $text === '' ? null : $text;

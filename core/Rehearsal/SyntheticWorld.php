@@ -5,17 +5,28 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal;
 
 use SilverParrot\Chat\Person;
+use SilverParrot\Lookup\CannedAnswers;
+use SilverParrot\Lookup\Kinds\ListKind;
+use SilverParrot\Lookup\Kinds\MomentKind;
+use SilverParrot\Lookup\Kinds\NumberKind;
+use SilverParrot\Lookup\Kinds\YesNoKind;
+use SilverParrot\Lookup\Lookup;
 use SilverParrot\Lookup\Readings;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
 use SilverParrot\Memory\OwnerKind;
 use SilverParrot\Memory\View;
+use SilverParrot\Pack\AddedItems;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\ListValue;
+use SilverParrot\Value\Moment;
+use SilverParrot\Value\Number;
+use SilverParrot\Value\TimeSpan;
+use SilverParrot\Value\Value;
 
 /** A memory and an outside that hold whatever makes answers long: always the longest at first, then this and that. */
 final class SyntheticWorld implements Readings, View
@@ -64,8 +75,11 @@ final class SyntheticWorld implements Readings, View
         return $this->chosen[$id];
     }
 
-    public function read(Request $request): null|bool|int|string|ListValue
+    public function read(Request $request): null|bool|int|string|Value
     {
+        if ($request->subject === 'lookup' && isset($this->pack->lookups[$request->name])) {
+            return $this->reading($this->pack->lookups[$request->name], $request);
+        }
         if ($request->subject === 'top') {
             $people = array_map(
                 fn (int $place): Person => Person::unknown($this->name),
@@ -93,6 +107,42 @@ final class SyntheticWorld implements Readings, View
         $value = $this->chosen[$id];
 
         return is_array($value) ? null : $value;
+    }
+
+    private function reading(Lookup $lookup, Request $request): bool|int|string|Value
+    {
+        $kind = $lookup->readings[$request->of]->kind ?? null;
+        $longest = str_repeat('w', $lookup->readings[$request->of]->longest ?? 1);
+        $ago = Moment::fromIso(self::LONG_AGO) ?? new Moment(0);
+        $options = match (true) {
+            $request->of === CannedAnswers::AGE => [TimeSpan::between($ago, new Moment(0)) ?? 0],
+            $kind instanceof NumberKind => [
+                // What another look-up takes for a parameter is a small one mostly.
+                ...$this->isPassedOn($request) ? [1] : [],
+                Number::kept('-'.str_repeat('9', 24).'.999999') ?? 0,
+                ...$this->numbers,
+            ],
+            $kind instanceof MomentKind => [$ago, Moment::fromIso(self::LATELY) ?? $ago],
+            $kind instanceof YesNoKind => [true, false],
+            $kind instanceof ListKind => [new ListValue(array_fill(0, ListKind::MOST, $longest)), new ListValue(['w'])],
+            default => [$longest, ...$this->texts, 'w', '7'],
+        };
+        $options[] = $request->couldNotBeHad();
+
+        return $options[$this->place($request->id, count($options))];
+    }
+
+    private function isPassedOn(Request $request): bool
+    {
+        foreach ($this->pack->lookups as $lookup) {
+            foreach ($lookup->parameters as $parameter) {
+                if (Fold::caseless($parameter->from) === "lookup.{$request->name}.{$request->of}") {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** @return list<string> what was asked for, in plain words */
@@ -152,6 +202,12 @@ final class SyntheticWorld implements Readings, View
                     'first_seen' => self::LONG_AGO,
                     'last_seen' => self::LONG_AGO,
                 ],
+                null,
+            ],
+            Kind::Noted => [Limits::COUNTER, ...$this->numbers, null],
+            Kind::AddedItems => [
+                ['items' => [['id' => 'added', 'text' => str_repeat('w', AddedItems::LONGEST)]]],
+                ['items' => [['id' => 'added', 'text' => $this->texts[0] ?? 'w']]],
                 null,
             ],
             default => [null],

@@ -6,7 +6,10 @@ namespace SilverParrot\Response;
 
 use SilverParrot\Pack\Pack;
 
-/** The texts of a pack that are responses without being a command's: facts and list items that their author made so. */
+/**
+ * The texts of a pack that are responses without being a command's: facts and list items that their author made so, and
+ * what is said of ranks.
+ */
 final class OwnResponseTexts
 {
     /**
@@ -37,6 +40,53 @@ final class OwnResponseTexts
                     'at' => "/lists/$index/items/$place/text",
                 ];
             }
+        }
+
+        foreach (array_keys($pack->ladders) as $index => $field) {
+            $ladder = $pack->ladders[$field];
+            foreach (array_filter(['rises' => $ladder->rises, 'falls' => $ladder->falls]) as $when => $text) {
+                $texts[] = [
+                    'place' => "ranks.$field",
+                    'name' => "What is said when a rank by {$ladder->field} $when",
+                    'text' => $text,
+                    'at' => "/ladders/$index/$when",
+                ];
+            }
+        }
+
+        return $texts;
+    }
+
+    /**
+     * All that is said along with what names it, however far one leads to the next.
+     *
+     * @param  list<string>  $named  "fact.shop"
+     * @param  array<string, list<string>>  $texts  as byPlace() has them
+     * @return array<string, list<string>> texts by what they are named by; once each, where one leads back too
+     */
+    public static function ledTo(array $named, array $texts, ResponseCache $prepared): array
+    {
+        $led = [];
+        while ($named !== []) {
+            $place = array_pop($named);
+            if (isset($led[$place]) || ! isset($texts[$place])) {
+                continue;
+            }
+            $led[$place] = $texts[$place];
+            foreach ($texts[$place] as $text) {
+                array_push($named, ...$prepared->response($text)->namedPlaces());
+            }
+        }
+
+        return $led;
+    }
+
+    /** @return array<string, list<string>> texts by what they are named by */
+    public static function byPlace(Pack $pack): array
+    {
+        $texts = [];
+        foreach (self::of($pack) as $one) {
+            $texts[$one['place']][] = $one['text'];
         }
 
         return $texts;

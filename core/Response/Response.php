@@ -14,6 +14,7 @@ use SilverParrot\Response\Syntax\Assignment;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Row;
+use SilverParrot\Response\Syntax\Words;
 use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Response\Vocabulary\Vocabulary;
 use SilverParrot\Source\Finding;
@@ -103,6 +104,18 @@ final class Response
         unset($named['']);
 
         return array_map(strval(...), array_keys($named));
+    }
+
+    /** Whether anything in it is what somebody typed behind the trigger. */
+    public function takesWords(): bool
+    {
+        foreach (Part::expressions($this->parts) as $one) {
+            if ($one instanceof Words || $one->place() === 'target') {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<string> the places that its verbs change, as they are written: "counter.planks" */

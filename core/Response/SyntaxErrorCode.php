@@ -36,6 +36,8 @@ enum SyntaxErrorCode: string implements FindingKind
     case UnknownPart = 'unknown-part';
     case PartExpected = 'part-expected';
     case TakesNothing = 'takes-nothing';
+    case UnknownArgument = 'unknown-argument';
+    case NotNoted = 'not-noted';
     case UnknownFilter = 'unknown-filter';
     case FilterNeeds = 'filter-needs';
     case FilterTakesLess = 'filter-takes-less';
@@ -99,6 +101,8 @@ enum SyntaxErrorCode: string implements FindingKind
             self::PartExpected => '{name} needs a name after a dot.',
             self::TakesNothing => '{name} takes nothing after it.',
             self::UnknownFilter => 'There is no filter named {name}.',
+            self::UnknownArgument => '{name} has no parameter “{argument}”.',
+            self::NotNoted => '{name} is not noted when the stream begins, so nothing is known to be gained.',
             self::FilterNeeds => 'The filter {name} needs {needs}.',
             self::FilterTakesLess => 'The filter {name} takes no more than {most} values.',
             self::EqualsSign => '“=” does not compare.',
@@ -142,7 +146,9 @@ enum SyntaxErrorCode: string implements FindingKind
             self::CannotBeChanged => 'Counters, fields, points and occasions can be.',
             self::NameExpected => 'Write the name.',
             self::NameTaken, self::NameReserved => 'Take another name.',
-            self::UnknownName, self::UnknownPart, self::UnknownFilter, self::UnknownLevel => 'Did you mean {nearest}?',
+            self::UnknownName, self::UnknownPart, self::UnknownFilter, self::UnknownLevel,
+            self::UnknownArgument => 'Did you mean {nearest}?',
+            self::NotNoted => 'Have it noted: at the reading, in Remember, Look-ups.',
             self::PartExpected => 'Write it as in {example}.',
             self::TakesNothing => 'Remove what stands after it.',
             self::FilterNeeds => 'Write it as in [{example}].',

@@ -15,23 +15,33 @@ final class WithoutCaller
     private const OF_A_CALL = ['caller', 'target', 'trigger', 'message', 'outcome', 'happening'];
 
     /** @return string why it cannot, in a sentence; empty where it can */
-    public static function problem(Response $response, Pack $pack): string
+    public static function problem(string $text, Pack $pack, ResponseCache $prepared): string
     {
-        foreach ($response->findings($pack) as $finding) {
-            if ($finding->isError()) {
-                return $finding->sentence();
-            }
+        $response = $prepared->response($text);
+        $problem = ChangesNothing::problem($response, $pack);
+        if ($problem !== '') {
+            return "$problem.";
         }
-        $changed = $response->changedPlaces();
-        if ($changed !== []) {
-            return "It would change {$changed[0]} each time it is read.";
-        }
-        foreach (Part::expressions($response->parts) as $one) {
-            if ($one->readsLine() || ($one instanceof Call && in_array($one->folded[0], self::OF_A_CALL, true))) {
-                return 'Nobody calls it: it cannot say who did, or what was typed.';
+        $led = OwnResponseTexts::ledTo($response->namedPlaces(), OwnResponseTexts::byPlace($pack), $prepared);
+        foreach ($led as $place => $texts) {
+            foreach ($texts as $one) {
+                if (self::asksWhoCalls($prepared->response($one))) {
+                    return "Nobody calls it, and $place says who did, or what was typed.";
+                }
             }
         }
 
-        return '';
+        return self::asksWhoCalls($response) ? 'Nobody calls it: it cannot say who did, or what was typed.' : '';
+    }
+
+    private static function asksWhoCalls(Response $response): bool
+    {
+        foreach (Part::expressions($response->parts) as $one) {
+            if ($one->readsLine() || ($one instanceof Call && in_array($one->folded[0], self::OF_A_CALL, true))) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

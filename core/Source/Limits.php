@@ -7,6 +7,15 @@ namespace SilverParrot\Source;
 /** Every bound on what people write. Beyond one there is a finding, never a crash. */
 final class Limits
 {
+    /** Characters of a title or category of a stream, or of what a mark is called. */
+    public const TITLE = 140;
+
+    /** Tags of a stream. */
+    public const TAGS = 10;
+
+    /** Characters of one. */
+    public const TAG = 25;
+
     /** Characters of one response as it is written. */
     public const SOURCE = 2_000;
 

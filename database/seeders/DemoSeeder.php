@@ -10,16 +10,29 @@ use App\Models\User;
 use App\Publish\Editions;
 use App\Storage\MemoryRows;
 use App\Storage\PackRepository;
+use App\Web\RecordedAnswers;
+use App\Web\Secrets;
+use App\Web\WebClient;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
+use SilverParrot\Format\CannedAnswersFormat;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Rehearsal\MemoryFormat;
+use SilverParrot\Value\Moment;
 
 /** Lantern Cove: a made-up world to learn in, from the documents in docs/examples. */
 final class DemoSeeder extends Seeder
 {
-    public function run(PackRepository $packs, MemoryRows $memory, Editions $editions): void
-    {
+    /** What the harbour’s own source wants to be shown. */
+    private const YARD_KEY = 'a-key-of-the-yard';
+
+    public function run(
+        PackRepository $packs,
+        MemoryRows $memory,
+        Editions $editions,
+        Secrets $secrets,
+        RecordedAnswers $recorded,
+    ): void {
         $wren = User::query()->create([
             'name' => 'Wren Halloway',
             'email' => 'wren@lantern-cove.example',
@@ -42,6 +55,25 @@ final class DemoSeeder extends Seeder
             ['started' => now()->subHours(2)->startOfMinute()->toIso8601ZuluString()] + $situation->channel,
         );
         $memory->fill($channel, $situation->memory);
+        // The harbour’s own sources, on this machine.
+        $channel->getConnection()->table('allowed_hosts')->insert([
+            'channel_id' => $channel->id,
+            'host' => WebClient::HARBOUR,
+            'user_id' => $wren->id,
+            'allowed_at' => now(),
+        ]);
+        $secrets->keep($channel->id, 'crew', 'X-Yard-Key', self::YARD_KEY, WebClient::HARBOUR);
+        // As the sources answer on the demo’s evening, so that rehearsals say something before anybody has asked.
+        [$answers] = CannedAnswersFormat::read(
+            (string) file_get_contents(base_path('docs/examples/lantern-cove.readings.json')),
+            $pack->lookups,
+            Moment::of(now()),
+        );
+        foreach ($answers as $lookup => $canned) {
+            foreach ($canned as $one) {
+                $recorded->put($channel->id, $pack->lookups[$lookup]->id, $one);
+            }
+        }
         $editions->publish($channel, 'The demo as it ships', $wren);
         Membership::query()->create(['channel_id' => $channel->id, 'user_id' => $ilse->id, 'role' => Role::Author]);
     }

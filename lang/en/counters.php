@@ -2,14 +2,16 @@
 
 declare(strict_types=1);
 
-// What a counter counts, in a few words.
+// What a counter counts, in a few words; see CounterSummary.
 return [
-    'scope-channel' => 'one for the channel',
-    'scope-category' => 'one for each category',
-    'scope-viewer' => 'one for each viewer',
-    'reset-stream' => 'anew with each stream',
-    'reset-day' => 'anew with each day',
     'from' => 'from :floor',
     'from-to' => 'from :floor to :ceiling',
+    'guard' => 'the same counts once within :seconds s',
+    'guard-of-another' => 'the same counts once within :seconds s where it is another person',
+    'reset-day' => 'anew with each day',
+    'reset-stream' => 'anew with each stream',
+    'scope-category' => 'one for each category',
+    'scope-channel' => 'one for the channel',
+    'scope-viewer' => 'one for each viewer',
     'up-to' => 'up to :ceiling',
 ];

@@ -8,7 +8,7 @@ const TRIES_AGAIN = 15000;
 /** Lines that stay on the page; the oldest make room. */
 const MOST = 200;
 
-const KINDS = { dropped: 'not said, the chat takes no more:', notice: 'the chat says:' };
+const KINDS = { dropped: 'not said, the chat takes no more:', notice: 'the chat says:', whispered: 'whispers:', 'said-alone': 'whispers:' };
 
 let list;
 let after = 0;
@@ -32,7 +32,8 @@ function show(part, text) {
 function fill(row, told) {
     const part = (name) => row.querySelector(`[data-part=${name}]`);
     row.dataset.number = told.number;
-    row.classList.toggle('is-said', told.kind === 'said');
+    const isSaid = told.kind.startsWith('said');
+    row.classList.toggle('is-said', isSaid);
     row.classList.toggle('is-aside', told.kind in KINDS);
     for (const name of ['time', 'name', 'level', 'outcome']) {
         part(name).textContent = told[name];
@@ -42,9 +43,9 @@ function fill(row, told) {
     part('outcome').hidden = told.outcome === '';
     part('kind').hidden = !(told.kind in KINDS);
     part('kind').textContent = KINDS[told.kind] ?? '';
-    part('text').classList.toggle('saying', told.kind === 'said');
+    part('text').classList.toggle('saying', isSaid);
     const link = row.querySelector('.said-by');
-    if (told.kind === 'heard') {
+    if (['heard', 'whispered'].includes(told.kind)) {
         link.href = link.href.replace(/line=0$/, `line=${told.number}`);
         link.dataset.airWhy = link.dataset.airWhy.replace(/\/0\/why$/, `/${told.number}/why`);
     } else {
@@ -105,12 +106,14 @@ function say(how) {
 }
 
 async function askNow() {
+    let lines = [];
     try {
         const response = await fetch(`${list.dataset.airLines}?after=${after}`, { headers: { Accept: 'application/json' } });
-        (response.ok ? await response.json() : []).forEach(take);
+        lines = response.ok ? await response.json() : [];
     } catch {
         // The next round asks again.
     }
+    lines.forEach(take);
 }
 
 /** Asks now and then, and tries again to read along. */

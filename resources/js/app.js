@@ -5,8 +5,11 @@ import { startCommand } from './command.js';
 import { startDisplay } from './display.js';
 import { startImport } from './import.js';
 import { startKeys } from './keys.js';
+import { startList } from './list.js';
+import { startLookup } from './lookup.js';
 import { layNotes } from './margin.js';
 import { startSession } from './session.js';
+import { showType } from './typed.js';
 import { startWaiting } from './waiting.js';
 
 window.htmx = htmx;
@@ -16,7 +19,11 @@ startKeys();
 startChat();
 startCommand();
 startAir();
+startLookup();
 startImport();
+startList();
 startDisplay();
 startWaiting();
 layNotes();
+// Forms come later too, where they are asked for.
+htmx.onLoad((loaded) => [loaded, ...loaded.querySelectorAll('form')].filter((one) => one.matches('form[data-named]')).forEach(showType));

@@ -1,12 +1,14 @@
 import htmx from 'htmx.org';
 import { hearAgain } from './chat.js';
 import { completion } from './complete.js';
+import { Conditions } from './conditions.js';
 import { choiceMatching } from './choices.js';
 import { editorFor } from './editor.js';
-import { openMaker } from './maker.js';
+import { openMaker, saveOpenMaker } from './maker.js';
 import { hoverHelp } from './hover.js';
 import { layNotes } from './margin.js';
 import { entriesFrom, Reference } from './reference.js';
+import { Phrases } from './phrases.js';
 import { post } from './session.js';
 import { ago, keyOf, standingIn, Unsaved } from './unsaved.js';
 
@@ -22,14 +24,23 @@ const NOTICE = 'notice';
 /** Before asking again where another page of the same person is being answered. */
 const BUSY_PAUSE = 200;
 
+/** Where more is done than saying a text, its findings go by the step that says it. */
+function saidIn(findings, place) {
+    const [, response] = place.match(/^(responses\/\d+)\/text$/) ?? [];
+    const step = Object.keys(findings).find((one) => response && new RegExp(`^${response}/steps/\\d+/say$`).test(one));
+    return findings[step];
+}
+
 class CommandPage {
     constructor(form) {
         this.form = form;
-        this.mayWrite = form.querySelector('fieldset:disabled') === null;
+        this.mayWrite = form.querySelector('fieldset:disabled:not([data-condition])') === null;
         this.editors = new Map();
         this.isAsking = false;
         this.isWaiting = false;
         this.unsaved = new Unsaved(form);
+        this.conditions = new Conditions(form);
+        this.phrases = new Phrases(form);
         const entriesOf = entriesFrom(form.dataset.reference);
         this.entriesOf = entriesOf;
         this.help = [completion(entriesOf), hoverHelp(entriesOf), choiceMatching];
@@ -89,6 +100,7 @@ class CommandPage {
             return;
         }
         this.isSaving = true;
+        await saveOpenMaker();
         const sent = this.unsaved.now();
         const filled = this.filled();
         let answer = null;
@@ -145,7 +157,8 @@ class CommandPage {
         history.replaceState(null, '', answer.url);
         document.title = answer.title;
         document.getElementById('save-state').textContent = isWhole ? 'Saved.' : 'Not saved; kept on this machine.';
-        document.querySelectorAll('.conflict, .samples, #command .problem').forEach((one) => one.remove());
+        // Lines that stand empty until there is something to say stay where they are.
+        document.querySelectorAll('.conflict, .samples, #command .problem:not([data-taken], [data-named-problem])').forEach((one) => one.remove());
         document.querySelectorAll('#command [aria-invalid]').forEach((one) => one.removeAttribute('aria-invalid'));
         this.tell(answer.notice);
         document.body.dispatchEvent(new Event('parrot:saved'));
@@ -189,7 +202,8 @@ class CommandPage {
 
     /** The responses that have text, in their order: the server leaves empty ones out and counts the rest from 0. */
     filled() {
-        return [...this.form.querySelectorAll('[data-response] textarea')].filter((area) => area.value.trim() !== '');
+        const does = (area) => [...area.closest('[data-response]').querySelectorAll('[name$="[run]"], [name$="[do]"]')].some((field) => field.value.trim() !== '');
+        return [...this.form.querySelectorAll('[data-response] textarea')].filter((area) => area.value.trim() !== '' || does(area));
     }
 
     /** One question at a time: what was typed meanwhile is asked about as soon as the answer is there. */
@@ -204,21 +218,23 @@ class CommandPage {
         const fields = standingIn(this.form);
         fields.delete('_method');
         fields.set('focus', String(Math.max(0, filled.indexOf(this.focused))));
+        let answer = null;
         try {
-            const answer = await post(this.form.dataset.preview, fields);
-            if (answer?.busy) {
-                this.isWaiting = true;
-                await new Promise((resolve) => setTimeout(resolve, BUSY_PAUSE));
-            } else if (answer && !this.isWaiting) {
-                this.show(answer, filled);
-                if (typedAt !== undefined) {
-                    document.getElementById('preview').dataset.took = String(Math.round(performance.now() - typedAt));
-                }
-            }
+            answer = await post(this.form.dataset.preview, fields);
         } catch {
             document.getElementById('save-state')?.replaceChildren('No answer from Silver Parrot; what you type is kept on this machine.');
         }
+        if (answer?.busy) {
+            this.isWaiting = true;
+            await new Promise((resolve) => setTimeout(resolve, BUSY_PAUSE));
+        }
         this.isAsking = false;
+        if (answer && !answer.busy && !this.isWaiting) {
+            this.show(answer, filled);
+            if (typedAt !== undefined) {
+                document.getElementById('preview').dataset.took = String(Math.round(performance.now() - typedAt));
+            }
+        }
         if (this.isWaiting) {
             this.isWaiting = false;
             this.ask();
@@ -232,15 +248,16 @@ class CommandPage {
         for (const [place, editor] of this.editors) {
             const area = this.form.querySelector(`[data-editor="${place}"]`);
             const counted = area?.dataset.focus === undefined ? place : `responses/${filled.indexOf(area)}/text`;
-            const found = answer.findings[counted] ?? answer.findings[counted.replace(/text$/, 'steps/0/say')] ?? [];
+            const found = answer.findings[counted] ?? saidIn(answer.findings, counted) ?? [];
             const findings = [...found].sort((a, b) => Number(a.from) - Number(b.from));
             editor.show(findings);
             const own = findings.map((one) => this.note(one, place));
             this.offerAll(own, findings, place);
             notes.push(...own);
         }
-        notes.unshift(...this.triggerNotes(answer.findings));
+        notes.unshift(...this.triggerNotes(answer.findings), ...this.stepNotes(answer.findings, filled));
         this.tellTaken(answer.taken);
+        this.offerAliases(answer.offers);
         this.tellErrors(answer.errors, filled);
         document.getElementById('findings').replaceChildren(...notes);
         // On a narrow screen they stand below the text, out of sight while it is written.
@@ -275,23 +292,62 @@ class CommandPage {
         const notes = [];
         for (const [place, found] of Object.entries(findings)) {
             const [name, at] = place.split('/');
-            if (name === 'trigger' || name === 'aliases') {
-                notes.push(...found.map((one) => this.triggerNote(one, this.form.elements[name], at)));
+            if (['trigger', 'aliases', 'phrases'].includes(name)) {
+                const row = name === 'phrases' ? this.phrases.filled()[at] : null;
+                const field = row ? this.phrases.textOf(row) : this.form.elements[name];
+                const place = name === 'aliases' ? Number(at) : null;
+                notes.push(...(field ? found.map((one) => this.triggerNote(one, field, place)) : []));
             }
         }
         return notes;
     }
 
-    triggerNote(finding, field, at) {
+    /** What is said of a text that a step goes by stands beside its field. */
+    stepNotes(findings, filled) {
+        const notes = [];
+        for (const [place, found] of Object.entries(findings)) {
+            const [, at, input] = place.match(/^responses\/(\d+)\/steps\/\d+\/(?:with\/)?(\w+)$/) ?? [];
+            const response = filled[at]?.closest('[data-response]');
+            const deed = response?.querySelector('[name$="[do]"]')?.value;
+            const field = input === 'words' ? response?.querySelector('[name$="[words]"]') : response?.querySelector(`[name$="[${deed}/${input}]"]`);
+            for (const one of field ? found : []) {
+                const note = this.noteOf(one, false);
+                note.dataset.about = `#command [name="${field.name}"]`;
+                notes.push(note);
+            }
+        }
+        return notes;
+    }
+
+    /** Of aliases, one alone is at a place; every other field is what it is about. */
+    triggerNote(finding, field, place) {
         const note = this.noteOf(finding, finding.replacement !== null, () => {
-            const words = field.value.split(/[\s,]+/).filter((word) => word !== '');
-            words[at === undefined ? 0 : Number(at)] = finding.replacement;
-            field.value = words.join(' ');
+            const aliases = place === null ? [] : aliasesIn(field.value);
+            aliases[place ?? 0] = finding.replacement;
+            field.value = aliases.join(', ');
             field.dispatchEvent(new Event('input', { bubbles: true }));
             field.focus();
         });
         note.dataset.about = `#command [name="${field.name}"]`;
         return note;
+    }
+
+    /** What people will type as well is one press away. */
+    offerAliases(offers) {
+        const line = this.form.querySelector('[data-alias-offers]');
+        line.hidden = !this.mayWrite || offers.length === 0;
+        // Whoever goes by keyboard types an alias as quickly, and would have to pass them each time.
+        line.replaceChildren('Answer to ');
+        offers.forEach((offer, at) => {
+            const press = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link', textContent: offer, tabIndex: -1 });
+            press.addEventListener('click', () => {
+                const field = this.form.elements.aliases;
+                field.value = [field.value.trim().replace(/,$/, ''), offer].filter((one) => one !== '').join(', ');
+                field.dispatchEvent(new Event('input', { bubbles: true }));
+            });
+            line.append(...(at === 0 ? [press] : [at === offers.length - 1 ? ' or ' : ', ', press]));
+        });
+        line.append(' too?');
     }
 
     /** Which command has a trigger already is told while it is typed. */
@@ -339,6 +395,9 @@ class CommandPage {
                 line.addEventListener('click', mend);
             }
             note.append(line);
+        }
+        if (finding.leads && this.mayWrite) {
+            note.append(Object.assign(document.createElement('a'), { href: finding.leads, className: 'small', textContent: 'Make it' }));
         }
         if (finding.makes && this.mayWrite) {
             const make = Object.assign(document.createElement('button'), { type: 'button', className: 'as-link small', textContent: 'Make it' });
@@ -411,6 +470,7 @@ class CommandPage {
             const steps = Object.assign(document.createElement('input'), { type: 'hidden', name: `responses[${index}][steps]`, value: one.steps });
             response.append(steps);
         }
+        this.putConditions(response, index, one);
         const area = response.querySelector('textarea');
         area.value = one.text ?? '';
         this.edit(area);
@@ -418,10 +478,32 @@ class CommandPage {
         return this.editors.get(area.dataset.editor);
     }
 
+    putConditions(response, index, one) {
+        response.querySelector('[name$="[level]"]').value = one.level ?? '';
+        response.querySelector('[name$="[category]"]').value = one.category ?? '';
+        response.querySelector('[name$="[off]"]').checked = one.off === '1';
+        if (one.conditions) {
+            response.append(Object.assign(document.createElement('input'), { type: 'hidden', name: `responses[${index}][conditions]`, value: one.conditions }));
+        }
+        response.querySelector('[name$="[run]"]').value = one.run ?? '';
+        response.querySelector('[name$="[words]"]').value = one.words ?? '';
+        const deed = response.querySelector('[name$="[do]"]');
+        deed.value = one.do ?? '';
+        this.showFor(deed);
+        response.querySelectorAll('[name*="[with]"]').forEach((field) => (field.value = one[`with:${field.name.slice(field.name.lastIndexOf('[') + 1, -1)}`] ?? ''));
+        const isShown = [one.level || one.category || one.off || one.conditions, one.do, one.run || one.words];
+        response.querySelectorAll('.only').forEach((line, at) => {
+            line.querySelector('.some').hidden = !isShown[at];
+            line.querySelector('[data-reveals]').hidden = Boolean(isShown[at]);
+        });
+    }
+
     weights() {
         const all = [...this.form.querySelectorAll('[data-response] .weight')];
         const sum = all.reduce((total, one) => total + (Number(one.querySelector('input').value) || 0), 0);
         this.form.querySelector('[data-responses]').classList.toggle('is-several', all.length > 1);
+        this.form.querySelector('[data-order]').hidden = all.length < 2;
+        this.form.querySelectorAll('.only:has([name$="[level]"])').forEach((one) => (one.hidden = all.length < 2 && one.querySelector('.some').hidden));
         all.forEach((one) => {
             one.hidden = all.length < 2;
             const weight = Number(one.querySelector('input').value) || 0;
@@ -454,15 +536,17 @@ class CommandPage {
         const kept = this.unsaved.kept();
         const responses = {};
         this.form.querySelectorAll('input[type=checkbox]').forEach((box) => (box.checked = false));
+        this.form.querySelectorAll('[data-condition]').forEach((one) => this.conditions.drop(one));
         for (const [name, value] of kept?.fields ?? []) {
-            const response = name.match(/^responses\[(\d+)\]\[(text|weight|id|steps)\]$/);
+            const response = name.match(/^responses\[(\d+)\]\[(text|weight|id|steps|level|category|off|conditions|run|words|do|with)\](?:\[([^\]]+)\])?$/);
             if (response) {
-                (responses[response[1]] ??= {})[response[2]] = value;
-            } else {
+                (responses[response[1]] ??= {})[[response[2], response[3]].filter(Boolean).join(':')] = value;
+            } else if (!name.startsWith('phrases[')) {
                 this.put(name, value);
             }
         }
         this.putResponses(Object.values(responses));
+        this.phrases.put(kept?.fields ?? []);
         this.unsaved.forget();
         document.getElementById('offer').hidden = true;
         this.form.dispatchEvent(new Event('input'));
@@ -481,13 +565,18 @@ class CommandPage {
         }
         if (fields[0]) {
             this.showFor(fields[0]);
+            this.conditions.showWhereIn(fields[0], value);
         }
     }
 
     /** What belongs to one choice alone is shown with it. */
     showFor(field) {
         if (field.matches('[data-shows]')) {
-            field.parentElement.querySelectorAll('[data-shown-for]').forEach((one) => (one.hidden = one.dataset.shownFor !== field.value));
+            field.parentElement.querySelectorAll('[data-shown-for]').forEach((one) => {
+                one.hidden = !one.dataset.shownFor.split(' ').includes(field.value);
+                // Of a hundred replies, what each could do besides would be more fields than a form may have.
+                one.querySelectorAll('[name*="[with]"]').forEach((input) => (input.disabled = one.hidden));
+            });
         }
     }
 
@@ -505,4 +594,10 @@ export function startCommand() {
     if (form) {
         new CommandPage(form);
     }
+}
+
+/** As the server reads them: with commas between, or with spaces where each begins with a mark. */
+function aliasesIn(typed) {
+    const all = typed.replace(/\s+/g, ' ').split(/,| (?=[\p{P}\p{S}])/u);
+    return all.map((one) => one.trim()).filter((one) => one !== '');
 }

@@ -1,3 +1,5 @@
+import { showType } from './typed.js';
+
 /** What a response names and nobody has made yet is made beside the text; the text stays, and says it at once. */
 export async function openMaker(url, made) {
     const sheet = document.getElementById('maker');
@@ -8,6 +10,8 @@ export async function openMaker(url, made) {
     }
     sheet.innerHTML = await response.text();
     const form = sheet.querySelector('form[data-named]');
+    showType(form);
+    opened = (open, on) => make(open, on, made);
     form.addEventListener('submit', (event) => {
         event.preventDefault();
         make(form, sheet, made);
@@ -19,6 +23,8 @@ export async function openMaker(url, made) {
     sheet.hidden = false;
     (form.querySelector('textarea, select') ?? form.querySelector('[name=name]')).focus();
 }
+
+let opened = async () => {};
 
 async function make(form, sheet, made) {
     const response = await fetch(form.action, { method: 'POST', body: new FormData(form), headers: { Accept: 'application/json' } }).catch(() => null);
@@ -33,4 +39,13 @@ async function make(form, sheet, made) {
     const problem = form.querySelector('[data-named-problem]');
     problem.hidden = false;
     problem.textContent = Object.values(told?.errors ?? {}).flat()[0] ?? 'That did not work; try again.';
+}
+
+/** Saving the command saves what stands open beside it too, and first. What is wrong there stays, and hinders no command. */
+export async function saveOpenMaker() {
+    const sheet = document.getElementById('maker');
+    const form = sheet?.hidden === false ? sheet.querySelector('form[data-named]') : null;
+    if (form?.checkValidity()) {
+        await opened(form, sheet);
+    }
 }

@@ -4,9 +4,12 @@
  */
 const LEFT_OUT = ['_token', '_method', 'focus', 'person', 'typed', 'all', 'revision', 'command'];
 
-/** What stands in a form, also where it may only be read: a browser leaves out what cannot be changed. */
+/**
+ * What stands in a form, also where it may only be read: a browser leaves out what cannot be changed. What is not asked
+ * for does not stand in it.
+ */
 export function standingIn(form) {
-    const closed = [...form.querySelectorAll('fieldset:disabled')];
+    const closed = [...form.querySelectorAll('fieldset:disabled:not([hidden])')];
     closed.forEach((one) => (one.disabled = false));
     const fields = new FormData(form);
     closed.forEach((one) => (one.disabled = true));

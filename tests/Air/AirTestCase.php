@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Pack\Command;
 use Tests\Ground\Sandbox;
 
 /**
@@ -77,6 +78,23 @@ abstract class AirTestCase extends TestCase
         $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);
     }
 
+    /** What is on the air, with one more command. */
+    protected static function publishWith(Command $command): void
+    {
+        $database = self::database();
+        [$pack] = PackFormat::read((string) $database
+            ->query('SELECT document FROM editions WHERE channel_id = 1 ORDER BY number DESC LIMIT 1')
+            ->fetchColumn());
+        $number = (int) $database->query('SELECT MAX(number) FROM editions WHERE channel_id = 1')->fetchColumn() + 1;
+        $database
+            ->prepare(
+                'INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (1, ?, "", ?, '
+                    .'UTC_TIMESTAMP())',
+            )
+            ->execute([$number, PackFormat::write($pack->withCommand($command, $command->trigger))]);
+        $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);
+    }
+
     protected static function database(): \PDO
     {
         return self::$sandbox?->database() ?? throw new \LogicException('not started');
@@ -103,6 +121,57 @@ abstract class AirTestCase extends TestCase
         self::fail('The talker is not there: '.file_get_contents($this->air->home.'/storage/logs/web.log'));
     }
 
+    /** Until the talker goes by what was published last. */
+    protected function awaitEdition(): void
+    {
+        $this->secondsUntilHeard('Is it so already?', $this->underTheNewest());
+    }
+
+    /** @return string as a condition of the log */
+    protected function underTheNewest(): string
+    {
+        return 'edition = '.$this->value('SELECT edition_on_air FROM channels WHERE id = 1');
+    }
+
+    /**
+     * Somebody writes it again and again until the log tells of it so.
+     *
+     * @param  string  $so  a condition of the log's rows
+     * @return float without those in which no processor was free
+     */
+    protected function secondsUntilHeard(string $text, string $so): float
+    {
+        $wait = new CpuWait([...array_column($this->air->instance()['servers'], 'pid'), getmypid() ?: 0]);
+        [$since, $waited] = [microtime(true), $wait->seconds()];
+        $viewer = $this->viewer('asks'.mt_rand());
+        $last = (int) $this->value('SELECT COALESCE(MAX(number), 0) FROM heard_lines WHERE channel_id = 1');
+        for ($tries = 0; $tries < 600; $tries++) {
+            if ($tries % 10 === 0) {
+                $viewer->say($text);
+            }
+            usleep(50_000);
+            $isSo = $this->value(
+                "SELECT COUNT(*) FROM heard_lines WHERE channel_id = 1 AND number > $last AND kind = 'heard' "
+                    .'AND text = '.$this->air->database()->quote($text)." AND $so",
+            );
+            if ($isSo !== '0') {
+                return microtime(true) - $since - ($wait->seconds() - $waited);
+            }
+        }
+        self::fail(
+            "“{$text}” was never heard so: $so; the last of the log: "
+                .json_encode(
+                    $this->air
+                        ->database()
+                        ->query(
+                            'SELECT at, kind, text, edition, outcome FROM heard_lines WHERE channel_id = 1 '
+                                .'ORDER BY number DESC LIMIT 8',
+                        )
+                        ->fetchAll(\PDO::FETCH_NUM),
+                ),
+        );
+    }
+
     /** The harbour makes it, for so many seconds. */
     protected function trouble(string $kind, int $seconds = 60): void
     {
@@ -116,21 +185,7 @@ abstract class AirTestCase extends TestCase
      */
     protected function toHarbour(string $path, array $body): string
     {
-        $key = $this->air->setting('HARBOUR_KEY');
-
-        return (string) file_get_contents(
-            "http://127.0.0.1:{$this->air->setting('HARBOUR_DETAILS_PORT')}$path",
-            false,
-            stream_context_create([
-                'http' => [
-                    'method' => 'POST',
-                    'header' => "Authorization: Bearer $key\r\nContent-Type: application/json",
-                    'content' => json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
-                    'ignore_errors' => true,
-                    'timeout' => 10,
-                ],
-            ]),
-        );
+        return $this->air->toHarbour($path, $body);
     }
 
     protected function isThere(int $after): bool
@@ -155,7 +210,7 @@ abstract class AirTestCase extends TestCase
     {
         for (
             $tries = 0;
-            $tries < 200 && $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'") !== '0';
+            $tries < 600 && $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'queued'") !== '0';
             $tries++
         ) {
             usleep(50_000);

@@ -81,7 +81,7 @@ final class ChatClient
     }
 
     /** @param  callable(self): bool  $until */
-    public function await(callable $until, float $seconds = 10): bool
+    public function await(callable $until, float $seconds = 30): bool
     {
         $end = microtime(true) + $seconds;
         do {
@@ -95,7 +95,7 @@ final class ChatClient
         return false;
     }
 
-    public function awaitSaying(string $part, float $seconds = 10): string
+    public function awaitSaying(string $part, float $seconds = 30): string
     {
         $found = '';
         $this->await(function () use ($part, &$found): bool {

@@ -117,7 +117,7 @@ final class ElsewhereTest extends AirTestCase
     }
 
     /** @param  callable(): bool  $is */
-    private function until(callable $is, string $what, float $seconds = 10): void
+    private function until(callable $is, string $what, float $seconds = 30): void
     {
         for ($end = hrtime(true) + $seconds * 1e9; hrtime(true) < $end;) {
             if ($is()) {

@@ -13,6 +13,8 @@ final class HarbourProcess
 {
     public const KEY = 'the-key-of-the-tests';
 
+    public const PARROT_KEY = 'the-key-of-the-parrot';
+
     /** @param  resource  $process */
     private function __construct(private $process, public readonly int $chat, public readonly int $details)
     {
@@ -40,7 +42,7 @@ final class HarbourProcess
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]],
             $pipes,
             null,
-            ['HARBOUR_KEY' => self::KEY] + getenv(),
+            ['HARBOUR_KEY' => self::KEY, 'HARBOUR_PARROT_KEY' => self::PARROT_KEY] + getenv(),
         );
         Assert::assertIsResource($process);
         for ($tries = 0; $tries < 200 && (Port::isFree($chat) || Port::isFree($details)); $tries++) {

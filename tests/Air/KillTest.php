@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Air;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use SilverParrot\Document\Document;
+use SilverParrot\Format\CommandFormat;
 
 /** Memory: exactly once. Sayings: at most once. Whoever is killed, and wherever. */
 final class KillTest extends AirTestCase
@@ -12,6 +14,9 @@ final class KillTest extends AirTestCase
     use TalkerOfItsOwn;
 
     private const ROUNDS = 20;
+
+    /** How often a timer comes due. */
+    private const DUE = 5;
 
     public function test_twenty_kills_of_the_talker_at_seeded_times(): void
     {
@@ -131,6 +136,114 @@ final class KillTest extends AirTestCase
             '2',
             $this->value("SELECT COUNT(*) FROM outgoing WHERE state = 'handed' AND event_key = '$point $ofDatabase'"),
         );
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function pointsOfEffects(): iterable
+    {
+        yield 'before it is carried out' => ['after-effect'];
+        yield 'while it is carried out' => ['in-edition'];
+    }
+
+    #[DataProvider('pointsOfEffects')]
+    public function test_a_command_that_is_added_in_the_chat_is_there_once_though_its_talker_dies(string $point): void
+    {
+        self::publishWith(CommandFormat::read(Document::of([
+            'trigger' => '!put',
+            'responses' => [['steps' => [['do' => 'add command'], ['say' => 'Put up: [outcome.name]']]]],
+        ])));
+        $name = '!kept'.crc32($point);
+        $this->startUntilThere($this->stopTheFirst(), fn () => $this->startTalker([$point, '1', '0']));
+        [$viewer, $epoch] = [$this->viewer('watch'.crc32($point)), $this->epoch()];
+        $editions = (int) $this->value('SELECT COUNT(*) FROM editions WHERE channel_id = 1');
+        $viewer->say("!put $name It holds.");
+        $this->restartUntilThere($epoch);
+        $told = static fn (ChatClient $self): bool => in_array("Put up: $name", $self->saidBy('second_parrot'), true);
+        self::assertTrue($viewer->await($told, 25), $this->toldByTalker());
+        $viewer->say($name);
+        self::assertTrue(
+            $viewer->await(
+                static fn (ChatClient $self): bool => in_array('It holds.', $self->saidBy('second_parrot'), true),
+                25,
+            ),
+            $this->toldByTalker(),
+        );
+        self::assertCount(1, array_keys($viewer->saidBy('second_parrot'), "Put up: $name", true));
+        self::assertSame($editions + 1, (int) $this->value('SELECT COUNT(*) FROM editions WHERE channel_id = 1'));
+        self::assertSame('1', $this->value("SELECT COUNT(*) FROM commands WHERE `trigger` = '$name'"));
+        self::assertSame(
+            '1',
+            $this->value("SELECT COUNT(*) FROM effects WHERE state = 'done' AND after LIKE '%$name%'"),
+        );
+    }
+
+    /** It is due again and again, and its talker dies a moment before, in the middle or behind. */
+    public function test_a_timer_that_is_due_is_said_once_and_not_too_early_whoever_is_killed(): void
+    {
+        mt_srand(20261130);
+        self::publishTimer();
+        $viewer = $this->viewer('watch'.mt_rand());
+        $before = $this->planks();
+        $state = static fn (string $part): string => "SELECT JSON_VALUE(state, '$.$part') FROM timer_states WHERE "
+            ."channel_id = 1 AND kind = 'timer' AND timer = 'paint'";
+        $await = function (int $times) use ($state): void {
+            for ($tries = 0; $tries < 400 && (int) $this->value($state('times')) < $times; $tries++) {
+                usleep(50_000);
+            }
+        };
+        for ($tries = 0; $tries < 400 && $this->value($state('from')) === ''; $tries++) {
+            usleep(50_000);
+        }
+        for ($round = 1; $round <= self::DUE; $round++) {
+            $long = (int) (microtime(true) * 1000) - 11 * 3_600_000;
+            $this->air->database()->exec("DELETE FROM cooldowns WHERE channel_id = 1 AND command LIKE '%unasked'");
+            $this->air->database()->exec(
+                "UPDATE timer_states SET state = JSON_SET(state, '$.from', $long) WHERE channel_id = 1 AND "
+                    ."kind = 'timer' AND timer = 'paint'",
+            );
+            usleep(mt_rand(0, 6_000_000));
+            $epoch = $this->epoch();
+            posix_kill($this->air->instance()['servers']['air']['pid'], SIGKILL);
+            $this->awaitTalker($epoch);
+            $await($round);
+            self::assertSame($round, (int) $this->value($state('times')), "round $round");
+        }
+        $this->awaitNothingQueued();
+        self::assertSame(self::DUE, $this->planks() - $before, 'each time counted once');
+        self::assertSame(
+            self::DUE,
+            (int) $this->value("SELECT COUNT(*) FROM outgoing WHERE text LIKE 'Wet paint %'"),
+        );
+        $said = array_filter(
+            $viewer->saidBy('silver_parrot'),
+            static fn (string $one): bool => str_starts_with($one, 'Wet paint '),
+        );
+        self::assertSame($said, array_unique($said), 'nothing is said twice');
+    }
+
+    private static function publishTimer(): void
+    {
+        $database = self::database();
+        $document = $database
+            ->query('SELECT document FROM editions WHERE channel_id = 1 ORDER BY number DESC LIMIT 1')
+            ->fetchColumn();
+        /** @var array<string, mixed> $read */
+        $read = json_decode((string) $document, true);
+        $read['timers'] = [[
+            'name' => 'paint',
+            'responses' => [['text' => 'Wet paint [add 1 to counter.planks]']],
+            'minutes' => 600,
+            'lines' => 0,
+            'offline_too' => true,
+        ]];
+        $number = (int) $database->query('SELECT MAX(number) FROM editions WHERE channel_id = 1')->fetchColumn() + 1;
+        $database
+            ->prepare(
+                'INSERT INTO editions (channel_id, number, note, document, created_at) VALUES (1, ?, "", ?, '
+                    .'UTC_TIMESTAMP())',
+            )
+            ->execute([$number, json_encode($read, JSON_THROW_ON_ERROR)]);
+        $database->prepare('UPDATE channels SET edition_on_air = ? WHERE id = 1')->execute([$number]);
     }
 
     /** @param  callable(int): void  $kill */

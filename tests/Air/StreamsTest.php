@@ -114,13 +114,13 @@ final class StreamsTest extends AirTestCase
     {
         $socket = stream_socket_client("tcp://127.0.0.1:{$this->air->setting('AIR_STREAM_PORT')}");
         self::assertIsResource($socket);
-        stream_set_timeout($socket, 5);
+        stream_set_timeout($socket, 20);
 
         return $socket;
     }
 
     /** @param  resource  $socket */
-    private function read($socket, string $until, float $seconds = 5): string
+    private function read($socket, string $until, float $seconds = 20): string
     {
         stream_set_blocking($socket, false);
         $read = '';

@@ -13,6 +13,7 @@ $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
 use App\Air\Air;
 use App\Air\AirSettings;
 use App\Publish\Editions;
+use App\Publish\FromChat\CarryOut;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Database\Events\TransactionCommitting;
@@ -30,12 +31,15 @@ $at = static function (string $here) use ($point, &$left, $pid): void {
 };
 // Turns that keep who was seen, or which stream runs, take the same way; only those that answer a line count.
 $answers = false;
+// What is carried out after the commit of its turn.
+$effects = false;
 // Kept as handed on in the commit of its turn; what had to wait is marked by a statement of its own.
 $taken = false;
 $written = '';
 $connection->beforeExecuting(static function (string $query, array $bindings) use (
     $at,
     &$answers,
+    &$effects,
     &$taken,
     &$written,
 ): void {
@@ -49,6 +53,12 @@ $connection->beforeExecuting(static function (string $query, array $bindings) us
     ) {
         $at('before-key');
     }
+    if (str_starts_with($query, 'INSERT INTO effects')) {
+        $effects = true;
+    }
+    if (str_starts_with($query, 'insert into `editions`')) {
+        $at('in-edition');
+    }
     if (str_starts_with($query, 'INSERT INTO outgoing')) {
         $answers = true;
         $taken = str_contains($query, 'handed_at');
@@ -58,7 +68,17 @@ $events = $app->make('events');
 $events->listen(static function (TransactionCommitting $event) use ($at, &$answers): void {
     $answers && $at('before-commit');
 });
-$events->listen(static function (TransactionCommitted $event) use ($at, &$answers, &$taken, &$written): void {
+$events->listen(static function (TransactionCommitted $event) use (
+    $at,
+    &$answers,
+    &$effects,
+    &$taken,
+    &$written,
+): void {
+    if ($effects) {
+        $effects = false;
+        $at('after-effect');
+    }
     if ($answers) {
         $answers = false;
         $at('after-commit');
@@ -76,5 +96,6 @@ $air = new Air(
     $app->make(Editions::class),
     AirSettings::of($app->make('config')),
     $app->make(Wording::class),
+    $app->make(CarryOut::class),
 );
 $air->run(null);

@@ -32,7 +32,11 @@ final class ImportsTest extends TestCase
     /** A gate setting brings its checks along, and the table of all checks asks it for them. */
     private const ALSO = [
         'Checks\Checks' => ['Hearing\Gates\GateSettings'],
+        'Checks\MayNotChange' => ['Hearing\Gates\ForLevels'],
         'Checks\NoCooldown' => ['Hearing\Gates\Cooldown', 'Hearing\Gates\ForLevels'],
+        'Checks\PhraseShared' => ['Hearing\Phrases\PhraseIndex', 'Hearing\Phrases\PhraseSyntax'],
+        'Checks\PhraseMisses' => ['Hearing\Phrases\PhraseIndex'],
+        'Checks\PhraseBroken' => ['Hearing\Phrases\PhraseFlaw', 'Hearing\Phrases\PhraseSyntax'],
         'Checks\NothingWhileOffline' => ['Hearing\Gates\StreamState', 'Hearing\Gates\WhileStream'],
     ];
 

@@ -23,6 +23,10 @@ final class WhoMayUseWhom
                 Selector::inNamespace('Brick\Math'),
                 Selector::inNamespace('Psr\Clock'),
                 Selector::inNamespace('Symfony\Component\Yaml'),
+                Selector::inNamespace('JmesPath'),
+                Selector::inNamespace('GuzzleHttp\UriTemplate'),
+                Selector::inNamespace('Symfony\Component\CssSelector'),
+                Selector::inNamespace('Symfony\Component\DomCrawler'),
                 Selector::inNamespace('Random'),
             )
             ->because('the rules of the job are plain PHP that runs without framework, database or network');

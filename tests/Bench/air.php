@@ -11,6 +11,7 @@ use App\Air\CachedDetails;
 use App\Air\ChannelOnAir;
 use App\Air\Details;
 use App\Air\Log;
+use App\Air\ServiceWeb;
 use App\Air\Tallies;
 use App\Storage\MariaDbStore;
 use Ground\Port;
@@ -229,7 +230,7 @@ try {
         0,
         's',
         new Driver(new Talker, $store),
-        new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'),
+        new CachedDetails(new Details(new ServiceWeb('127.0.0.1:1')), 'lantern_cove'),
         static fn (): null => null,
         ChatProfile::stream(),
         new \SilverParrot\Lookup\SearchedReadings(
@@ -237,6 +238,8 @@ try {
             new \SilverParrot\Memory\FoundRanking(static fn (): array => []),
         ),
         new \SilverParrot\Source\MessageKeys,
+        new \App\Air\RegularsNow($connection, 1),
+        \App\Web\WebLookups::of($connection, 1),
     );
     $channel->pack = $pack;
     $log = new Log($connection);

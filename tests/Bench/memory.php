@@ -2,23 +2,16 @@
 
 declare(strict_types=1);
 
-// What is remembered, searched among many and among few: 200,000 viewers to 1,000, 10,000 quotes to 1,000; a ranking;
+// What is remembered, searched among many and among few: 200,000 viewers to 1,000, 10,000 quotes to 1,000;
 // and what a count through the store costs beside the same rows written by hand. Run by `bin/parrot bench`.
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 use App\Air\KeptStatements;
-use App\Models\User;
 use App\Remember\Viewers\FindViewers;
 use App\Storage\MariaDbQuotes;
-use App\Storage\MariaDbRanking;
 use App\Storage\MariaDbStore;
-use App\Storage\PackRepository;
-use Ground\Paths;
-use Ground\TestDatabase;
-use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
-use SilverParrot\Format\PackFormat;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\Key;
@@ -26,11 +19,11 @@ use SilverParrot\Memory\QuoteSearch;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
+use Tests\Bench\BenchApplication;
 use Tests\Bench\Budget;
 
-$project = dirname(__DIR__, 2);
 $budget = new Budget;
-$database = TestDatabase::start(Paths::of($project));
+$bench = BenchApplication::start();
 $median = static function (callable $work, int $times): float {
     $took = [];
     for ($round = 0; $round < 9; $round++) {
@@ -45,20 +38,9 @@ $median = static function (callable $work, int $times): float {
     return $took[4];
 };
 try {
-    $key = 'base64:'.base64_encode(random_bytes(32));
-    foreach ($database->environment() + ['APP_ENV' => 'testing', 'APP_KEY' => $key] as $name => $value) {
-        putenv("$name=$value");
-        $_ENV[$name] = $_SERVER[$name] = $value;
-    }
-    $app = require $project.'/bootstrap/app.php';
-    $app->make(Kernel::class)->bootstrap();
-    $app->make(Kernel::class)->call('migrate', ['--force' => true]);
-    $wren = User::query()->create(['name' => 'Wren', 'email' => 'wren@cove.example', 'password' => 'x']);
     $channels = [];
     foreach (['few' => [1_000, 1_000], 'many' => [200_000, 10_000]] as $name => [$viewers, $quotes]) {
-        $document = (string) file_get_contents("$project/docs/examples/lantern-cove.pack.json");
-        [$pack] = PackFormat::read(str_replace('"lantern_cove"', "\"$name\"", $document));
-        $channel = $app->make(PackRepository::class)->make($pack, $wren, []);
+        $channel = $bench->channel($name);
         $channels[$name] = $channel;
         DB::statement(
             'INSERT INTO viewers (channel_id, service, service_id, login, name, logins_before, levels, tier, '
@@ -109,8 +91,6 @@ try {
         $quotes = new MariaDbQuotes(DB::connection(), $of->id);
         $quotes->some(QuoteSearch::words(sprintf('n%06d', 1 + $i % 900)), 0, 50, isNewestFirst: true);
     }, 20);
-    $ranking = new MariaDbRanking(DB::connection(), $channels['many']->id);
-    $budget->of('ranking, 200,000 viewers', 5, 20, static fn () => $ranking->top('pebbles', 10));
 
     // The talker's connection, and the same rows by hand on one like it.
     $dsn = sprintf('mysql:host=127.0.0.1;port=%s;dbname=%s', getenv('DB_PORT'), getenv('DB_DATABASE'));
@@ -162,6 +142,6 @@ try {
     $told = $ratios[2] > 1.5 ? ', MISSED' : '';
     printf("%-60s %.2f of at most 1.50%s\n", 'a count through the store, to the same rows by hand', $ratios[2], $told);
 } finally {
-    $database->end();
+    $bench->end();
 }
 exit($missed === 0 ? $budget->exitCode() : 1);

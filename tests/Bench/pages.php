@@ -9,39 +9,43 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 use App\Models\User;
 use App\Publish\PublishPreviews;
+use App\Storage\CommandRepository;
 use App\Storage\MariaDbRanking;
-use App\Storage\PackRepository;
+use App\Write\CommandList;
 use App\Write\FindCommands;
 use App\Write\Findings;
 use App\Write\Preview;
 use App\Write\ReferenceController;
-use Ground\Paths;
-use Ground\TestDatabase;
-use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use SilverParrot\Format\PackFormat;
+use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Pack\Command;
+use Tests\Bench\BenchApplication;
 use Tests\Bench\Budget;
 
-$project = dirname(__DIR__, 2);
 $budget = new Budget;
-$database = TestDatabase::start(Paths::of($project));
+$bench = BenchApplication::start();
 try {
-    $key = 'base64:'.base64_encode(random_bytes(32));
-    foreach ($database->environment() + ['APP_ENV' => 'testing', 'APP_KEY' => $key] as $name => $value) {
-        putenv("$name=$value");
-        $_ENV[$name] = $_SERVER[$name] = $value;
-    }
-    $app = require $project.'/bootstrap/app.php';
-    $kernel = $app->make(Kernel::class);
-    $kernel->bootstrap();
-    $kernel->call('migrate', ['--force' => true]);
-    $wren = User::query()->create(['name' => 'Wren', 'email' => 'wren@cove.example', 'password' => 'x']);
-    [$pack] = PackFormat::read((string) file_get_contents("$project/docs/examples/lantern-cove.pack.json"));
-    $cove = $app->make(PackRepository::class)->make($pack, $wren, ['live' => true, 'category' => 'Planking']);
+    $app = $bench->app;
+    $cove = $bench->channel(details: ['live' => true, 'category' => 'Planking']);
+    auth()->setUser(User::query()->firstOrFail());
+    $paint = static fn (string $find): string => view(
+        'write.partials.entries',
+        $app->make(CommandList::class)->shown(Request::create('/', parameters: ['find' => $find]), $cove),
+    )->render();
+    // The list shows 20 lines at first, of as many commands as there are.
+    DB::table('commands')->whereNotIn('id', DB::table('commands')->orderBy('id')->limit(20)->pluck('id'))->delete();
+    do {
+        $left = $app->make(Findings::class)->of($cove, null)->left;
+    } while ($left > 0);
+    $few = [
+        '' => $budget->median(3, static fn () => $paint('')),
+        'e' => $budget->median(3, static fn () => $paint('e')),
+    ];
     $row = (array) DB::table('commands')->where('trigger', '!tide')->first();
     unset($row['id']);
-    foreach (array_chunk(range(1, 2_000 - count($pack->commands)), 500) as $some) {
+    foreach (array_chunk(range(1, 2_000 - DB::table('commands')->count()), 500) as $some) {
         DB::table('commands')->insert(
             array_map(
                 static fn (int $i): array => [
@@ -74,11 +78,35 @@ try {
     do {
         $left = $app->make(Findings::class)->of($cove, null)->left;
     } while ($left > 0);
+    foreach (['first lines' => '', 'search after a key' => 'e'] as $what => $find) {
+        $budget->of(
+            "$what of 2,000 commands, to 1.3 times those of 20",
+            1.3 * $few[$find],
+            3,
+            static fn () => $paint($find),
+        );
+    }
     $budget->of(
         'search after a key, 200 of 2,000 commands',
         30,
         1,
-        static fn () => $app->make(FindCommands::class)->in($cove, 'more'),
+        static fn () => $app->make(FindCommands::class)->in($cove, 'more', most: 200),
+    );
+    $ids = array_values(array_filter(
+        DB::table('commands')->orderBy('id')->limit(1_000)->pluck('id')->all(),
+        is_int(...),
+    ));
+    $isOn = true;
+    $budget->of(
+        'switching 1,000 commands at once',
+        5_000,
+        1,
+        static function () use ($app, $cove, $ids, &$isOn): void {
+            $isOn = ! $isOn;
+            $switched = static fn (Command $one): Command => $one->gated(new Enabled($isOn));
+            $app->make(CommandRepository::class)->changeAll($cove, $ids, $switched, User::query()->firstOrFail());
+        },
+        3,
     );
     $budget->of(
         'the publish page, 2,000 commands',
@@ -123,6 +151,6 @@ try {
         ->of($cove, Say::on('!new', "[caller] ties [list.knots] $i"), 0, '', '');
     $budget->of('a preview after a key, 3,000 definitions, a list of 10,000', 150, 1, $preview);
 } finally {
-    $database->end();
+    $bench->end();
 }
 exit($budget->exitCode());

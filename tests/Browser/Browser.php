@@ -17,7 +17,7 @@ use WebDriver\WebDriverBy;
 /** Headless Chromium, driven as a person would drive it. */
 final class Browser
 {
-    private const PATIENCE = 8.0;
+    private const PATIENCE = 20.0;
 
     /** @param  resource  $process */
     private function __construct(
@@ -63,9 +63,8 @@ final class Browser
                     $profile,
                     RemoteWebDriver::create("http://127.0.0.1:$port", $capabilities, 30_000, 60_000),
                 );
-                $self->size(1280, 800);
 
-                return $self;
+                return $self->size(1280, 800);
             } catch (WebDriverException|WebDriverCurlException $exception) {
                 // The driver takes a moment to listen.
                 if ($tries === 100) {
@@ -76,6 +75,29 @@ final class Browser
         }
     }
 
+    /** As if it had just been opened: another tab, and nothing that a page has kept. */
+    public function afresh(): self
+    {
+        $old = $this->driver->getWindowHandles();
+        $origin = $this->driver->executeScript('return location.origin');
+        $this->driver->switchTo()->newWindow();
+        $new = $this->driver->getWindowHandle();
+        // What would ask before it is left is closed without a question.
+        foreach ($old as $tab) {
+            $this->driver->switchTo()->window($tab);
+            $this->driver->close();
+        }
+        $this->driver->switchTo()->window($new);
+        $tools = new ChromeDevToolsDriver($this->driver);
+        $tools->execute('Network.clearBrowserCookies');
+        if (is_string($origin) && str_starts_with($origin, 'http')) {
+            $tools->execute('Storage.clearDataForOrigin', ['origin' => $origin, 'storageTypes' => 'all']);
+        }
+        $this->complaints();
+
+        return $this->size(1280, 800);
+    }
+
     public function close(): void
     {
         $this->driver->quit();
@@ -84,7 +106,7 @@ final class Browser
         exec('rm -rf -- '.escapeshellarg($this->profile));
     }
 
-    public function size(int $width, int $height): void
+    public function size(int $width, int $height): self
     {
         (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setDeviceMetricsOverride', [
             'width' => $width,
@@ -92,6 +114,8 @@ final class Browser
             'deviceScaleFactor' => 1,
             'mobile' => $width < 600,
         ]);
+
+        return $this;
     }
 
     /** From here on, no page runs a script. */

@@ -17,6 +17,8 @@ abstract class BrowserTestCase extends TestCase
 
     private static string $printed = '';
 
+    private static ?Browser $shared = null;
+
     protected Browser $browser;
 
     public static function setUpBeforeClass(): void
@@ -26,18 +28,23 @@ abstract class BrowserTestCase extends TestCase
             self::$port = Port::near(18180);
             [$code, self::$printed] = self::$sandbox->parrot(['up', '--port='.self::$port]);
             self::assertSame(0, $code, self::$printed);
-            register_shutdown_function(static fn () => self::$sandbox?->remove());
+            register_shutdown_function(static function (): void {
+                self::$shared?->close();
+                self::$sandbox?->remove();
+            });
         }
     }
 
     protected function setUp(): void
     {
-        $this->browser = Browser::open();
+        // One for all of them: to start it takes longer than many a test.
+        $this->browser = self::$shared = self::$shared?->afresh() ?? Browser::open();
     }
 
+    /** A page whose script stopped half-way may still look right: no test leaves one behind. */
     protected function tearDown(): void
     {
-        $this->browser->close();
+        self::assertStringNotContainsString('Uncaught', implode("\n", $this->browser->complaints()));
     }
 
     protected function url(string $path): string
@@ -48,6 +55,12 @@ abstract class BrowserTestCase extends TestCase
     protected function database(): \PDO
     {
         return self::$sandbox?->database() ?? throw new \LogicException('not started');
+    }
+
+    /** @param  array<string, int|string>  $body */
+    protected function toHarbour(string $path, array $body): void
+    {
+        self::$sandbox?->toHarbour($path, $body);
     }
 
     protected function server(string $name): int

@@ -102,7 +102,8 @@ final class HostileTextTest extends BrowserTestCase
             'INSERT INTO memory_history (channel_id, kind, name, owner, `before`, after, event_key, at) VALUES (1, '
                 .'"field", "boat", ?, ?, ?, "hostile", UTC_TIMESTAMP(3))',
         );
-        $number = (int) $database
+        // Far from where the talker counts on meanwhile, and before its next lease.
+        $number = 500_000_000 + (int) $database
             ->query('SELECT COALESCE(MAX(number), 0) FROM heard_lines WHERE channel_id = 1')
             ->fetchColumn();
         foreach ($texts as $index => $text) {

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Tests\Demo;
+
 /** The author's main job, from signing in to a saved command. */
 final class MainJobTest extends BrowserTestCase
 {
     public function test_whoever_is_quicker_than_the_answers_loses_no_line(): void
     {
         $page = $this->browser;
-        $page->go($this->signInLink())->sees('18 commands.');
+        $page->go($this->signInLink())->sees(Demo::commands().' commands.');
         // In one go, so that none of it waits for an answer.
         $page->script(<<<'JS'
             const [chat, field, speaker] = ['chat', 'say-line', 'speaker'].map((id) => document.getElementById(id));
@@ -51,7 +53,7 @@ final class MainJobTest extends BrowserTestCase
     public function test_a_command_is_written_mended_rehearsed_saved_and_found_again(): void
     {
         $page = $this->browser;
-        $page->go($this->signInLink())->sees('18 commands.');
+        $page->go($this->signInLink())->sees(Demo::commands().' commands.');
         $page->press('New command')->write('[name=trigger]', '!wave');
 
         // A wrong slot is found where it is, and one press mends it.
@@ -87,7 +89,7 @@ final class MainJobTest extends BrowserTestCase
         $page
             ->go($this->url('/channels/1/write'))
             ->write('[data-find]', 'waves at')
-            ->sees('1 of 19 commands has “waves at”.')
+            ->sees('1 of '.(Demo::commands() + 1).' commands has “waves at”.')
             ->sees('Anyone, every 10 s, each person once a minute, changes counter.planks.', '#entries');
         self::assertSame(
             41,
@@ -259,6 +261,92 @@ final class MainJobTest extends BrowserTestCase
             ->press('Save')
             ->sees('!knot is saved.')
             ->sees('Anyone, every 10 s', '#sentence');
+    }
+
+    public function test_a_condition_is_added_tried_opened_by_a_press_kept_and_removed(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url($this->commandPath('!knot')));
+        self::assertFalse($page->find('[data-condition=category]')->isDisplayed(), 'nobody asked for it');
+        $page
+            ->click('[data-add-condition] option[value=category]')
+            ->write('[name="gates[category][names]"]', 'Rigging')
+            ->sees('only in Rigging', '#sentence');
+        $this->say('!knot', 'tamsin');
+        $page
+            ->sees('it is only for Rigging, and the category is', '#whys')
+            ->press('Change the category here to Rigging')
+            ->sees('Tamsin, tie us a', '#right-page')
+            ->sees('In the wrong category, reply')
+            ->press('Save')
+            ->sees('!knot is saved.');
+        // What is not saved yet comes back with its condition.
+        $page
+            ->click('[data-add-condition] option[value=chance]')
+            ->write('[name="gates[chance]"]', '25')
+            ->sees('25 times in 100', '#sentence')
+            ->go($this->url($this->commandPath('!knot')));
+        self::assertFalse($page->find('[data-condition=chance]')->isDisplayed());
+        $page->press('Restore it')->sees('25 times in 100', '#sentence');
+        self::assertSame('25', $page->value('[name="gates[chance]"]'));
+        $page
+            ->press('remove', '[data-condition=chance]')
+            ->press('remove', '[data-condition=category]')
+            ->sees('Anyone, every 10 s', '#sentence')
+            ->press('Save')
+            ->sees('!knot is saved.');
+        self::assertFalse($page->find('[data-condition=category]')->isDisplayed());
+    }
+
+    public function test_a_phrase_is_tried_while_it_is_typed_made_rarer_and_keeps_lines(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page
+            ->go($this->url($this->commandPath('!dry')))
+            ->click('.phrases > summary')
+            ->write('[name="phrases[0][text]"]', 'glue')
+            ->sees('In the sample chat, 5 of 118 lines: about 5 replies an evening.', '.phrases')
+            ->sees('“glue” is common: more than one line in 50.', '.phrases')
+            ->press('answer at most once in 5 minutes', '.phrases');
+        self::assertSame('300', $page->value('[name="phrases[0][cooldown]"]'));
+        $page->doesNotSee('is common', '.phrases')->click('.hits > summary');
+        $page->press('must not', '.hits li:first-child')->sees('must not be set off by “glue”', '#findings');
+        $page
+            ->write('[name="phrases[0][text]"]', 'glue .. set')
+            ->sees('one of 118 lines', '.phrases')
+            ->doesNotSee('must not be set off', '#findings')
+            ->press('Save')
+            ->sees('!dry is saved.');
+        $page->go($this->url($this->commandPath('!dry')))->sees('must not: ', '.phrases');
+        self::assertSame('glue .. set', $page->value('[name="phrases[0][text]"]'));
+        $page->press('remove', '.phrases')->press('Save')->sees('!dry is saved.');
+    }
+
+    public function test_a_timer_is_made_seen_in_the_picture_spoken_in_a_rehearsal_and_deleted(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/write'))->press('Timers');
+        $page->sees('speak 6 times in two hours', '#right-page');
+        $new = 'form[action$="/write/timers"]';
+        $page
+            ->write("$new [name=name]", 'varnish')
+            ->write("$new [name=minutes]", '10')
+            ->write("$new [name=lines]", '1')
+            ->write("$new [name=messages]", 'Mind the varnish.')
+            ->press('Save', $new)
+            ->sees('The timer varnish speaks every 10 minutes.')
+            ->sees('speak 17 times in two hours', '#right-page');
+        $page->go($this->url('/channels/1/rehearse'));
+        $this->say('well', 'tamsin');
+        $page->press('+1 hour')->sees('well', '#lines');
+        $this->say('well', 'tamsin');
+        $page->sees('the timer varnish', '#lines')->sees('Mind the varnish.', '#lines');
+        $page->go($this->url('/channels/1/write/timers'));
+        $page->script('[...document.querySelectorAll(".timer details")].forEach((one) => (one.open = true))');
+        $page->press('delete it', '.timer:nth-of-type(4)')->sees('varnish is deleted.');
     }
 
     public function test_several_responses_are_added_weighed_and_removed(): void

@@ -38,21 +38,26 @@ final class NothingLostTest extends BrowserTestCase
                 $page->write('[name=trigger]', '!hull');
             }
             $page->write('[data-response] .cm-content', 'Tied by [caller]');
-            // Answers come late, so that there is time to type.
+            // No answer comes before all is typed.
             $page->script(<<<'JS'
                 const quick = window.fetch;
+                const typed = new Promise((resolve) => (window.letAnswersCome = resolve));
                 window.fetch = async (...asked) => {
                     const answer = await quick(...asked);
-                    await new Promise((resolve) => setTimeout(resolve, 400));
+                    await typed;
                     return answer;
                 };
                 document.getElementById('command').requestSubmit();
                 JS);
-            $page->type(' and by [target]')->sees('is saved.');
+            $page->type(' and by [target]')->script('window.letAnswersCome()');
+            $page->sees('is saved.');
             $page->sees('Tied by [caller] and by [target]', '[data-response]');
             $page->sees('Not saved; kept on this machine.')->press('Save')->sees('Saved.', '#save-state');
+            // The page goes on as before: the next letter is previewed too.
+            $page->write('[data-response] .cm-content', 'Tied, [caller].')->sees('Tied, Tamsin.', '#preview');
+            $page->press('Save')->sees('Saved.', '#save-state');
             $page->script('location.reload()');
-            $page->sees('Tied by [caller] and by [target]', '[data-response]');
+            $page->sees('Tied, [caller].', '[data-response]');
             $page->doesNotSee('You typed something here');
         }
     }

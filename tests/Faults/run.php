@@ -3,31 +3,34 @@
 declare(strict_types=1);
 
 // Puts each fault of faults.diff into a copy of the sources and runs the tests that must notice: they must turn red.
-// php tests/Faults/run.php [--third=seed] [--at-once=2] [part of a fault's name]
+// php tests/Faults/run.php [--eighth=seed] [--at-once=2] [part of a fault's name]
 
 namespace Tests\Faults;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 $project = dirname(__DIR__, 2);
-$third = $wanted = '';
+$eighth = $wanted = '';
 $atOnce = 2;
 foreach (array_slice($argv, 1) as $argument) {
     match (true) {
-        str_starts_with($argument, '--third=') => $third = substr($argument, 8),
+        str_starts_with($argument, '--eighth=') => $eighth = substr($argument, 9),
         str_starts_with($argument, '--at-once=') => $atOnce = max(1, (int) substr($argument, 10)),
         default => $wanted = $argument,
     };
 }
 $faults = array_values(
     array_filter(
-        $third === '' ? Fault::all() : Fault::third($third),
+        $eighth === '' ? Fault::all() : Fault::eighth($eighth),
         static fn (Fault $fault): bool => $wanted === '' || str_contains($fault->name(), $wanted),
     ),
 );
 
-/** @return resource the tests, run on sources of their own */
-$start = static function (Fault $fault, string $sources) use ($project) {
+/**
+ * @param  list<string>  $tests  arguments of PHPUnit
+ * @return resource run on sources of their own
+ */
+$start = static function (array $tests, string $sources) use ($project) {
     $process = proc_open(
         [
             PHP_BINARY,
@@ -36,7 +39,7 @@ $start = static function (Fault $fault, string $sources) use ($project) {
             '-d',
             'memory_limit=1G',
             "$project/vendor/bin/phpunit",
-            ...$fault->noticedBy === '' ? ['--testsuite=core'] : ["$project/{$fault->noticedBy}"],
+            ...$tests,
             '--stop-on-defect',
             '--no-progress',
             '--bootstrap',
@@ -60,8 +63,8 @@ while ($left !== [] || $running !== []) {
     foreach ($left as $place => $fault) {
         // The tests of the application share a database, so one at a time.
         $waits =
-            $fault->noticedBy !== ''
-            && array_filter($running, static fn (array $one): bool => $one[2]->noticedBy !== '') !== [];
+            $fault->isOfTheApplication()
+            && array_filter($running, static fn (array $one): bool => $one[2]->isOfTheApplication()) !== [];
         if (count($running) >= $atOnce || $waits) {
             continue;
         }
@@ -84,11 +87,14 @@ while ($left !== [] || $running !== []) {
                 .escapeshellarg($sources),
         );
         file_put_contents("$sources/{$fault->file}", $text);
-        $running[] = [$start($fault, $sources), $sources, $fault];
+        $places = $fault->lookedForBy($project);
+        $running[] = [$start(array_shift($places), $sources), $sources, $fault, $places];
     }
-    foreach ($running as $place => [$process, $sources, $fault]) {
+    foreach ($running as $place => [$process, $sources, $fault, $places]) {
         $status = proc_get_status($process);
-        if (! $status['running']) {
+        if (! $status['running'] && $status['exitcode'] === 0 && $places !== []) {
+            $running[$place] = [$start(array_shift($places), $sources), $sources, $fault, $places];
+        } elseif (! $status['running']) {
             unset($running[$place]);
             $log = (string) file_get_contents("$sources.log");
             // A fault that cannot even be read by PHP would prove nothing.
@@ -113,7 +119,7 @@ printf(
     count($faults),
     count($missed),
     microtime(true) - $begun,
-    $third === '' ? '' : ", the third of $third",
+    $eighth === '' ? '' : ", the eighth of $eighth",
 );
 foreach ($missed as $name) {
     echo "not noticed: $name\n";

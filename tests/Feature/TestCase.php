@@ -29,6 +29,8 @@ abstract class TestCase extends Base
 {
     use RefreshDatabase;
 
+    private const NOW = '2026-11-25 20:00:00';
+
     protected User $wren;
 
     protected Channel $cove;
@@ -47,15 +49,28 @@ abstract class TestCase extends Base
         parent::setUp();
         // A test is one transaction, in which much may be reckoned on a busy machine.
         DB::statement('SET SESSION idle_transaction_timeout = 0');
-        $this->travelTo('2026-11-25 20:00:00');
-        $this->wren = $this->person('Wren');
+        $this->travelTo(self::NOW);
+        $this->wren = User::query()->where('name', 'Wren')->firstOrFail();
+        $this->cove = Channel::query()->where('login', 'lantern_cove')->firstOrFail();
+    }
+
+    /** The demo is made once, before the transactions of the tests begin. */
+    protected function migrateDatabases(): void
+    {
+        $this->artisan('migrate:fresh', $this->migrateFreshUsing());
+        $this->makeDemo();
+    }
+
+    protected function makeDemo(): void
+    {
+        $this->travelTo(self::NOW);
         [$pack] = PackFormat::read((string) file_get_contents(base_path('docs/examples/lantern-cove.pack.json')));
         [$situation] = MemoryFormat::read(
             (string) file_get_contents(base_path('docs/examples/lantern-cove.memory.json')),
             $pack,
         );
-        $this->cove = app(PackRepository::class)->make($pack, $this->wren, $situation->channel);
-        app(MemoryRows::class)->fill($this->cove, $situation->memory);
+        $cove = app(PackRepository::class)->make($pack, $this->person('Wren'), $situation->channel);
+        app(MemoryRows::class)->fill($cove, $situation->memory);
     }
 
     /** @return null|bool|int|string|array<string, mixed> what is remembered */
@@ -79,6 +94,7 @@ abstract class TestCase extends Base
                 'occasion_moments',
                 'list_positions',
                 'cooldowns',
+                'command_successes',
                 'recent_answers',
                 'running_streams',
                 'ledger',

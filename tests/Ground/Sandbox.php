@@ -73,6 +73,29 @@ final class Sandbox
         return trim($found[1] ?? '', '"');
     }
 
+    /**
+     * @param  array<string, int|string>  $body
+     * @return string the harbour's answer, empty where there was none
+     */
+    public function toHarbour(string $path, array $body): string
+    {
+        $key = $this->setting('HARBOUR_KEY');
+
+        return (string) file_get_contents(
+            "http://127.0.0.1:{$this->setting('HARBOUR_DETAILS_PORT')}$path",
+            false,
+            stream_context_create([
+                'http' => [
+                    'method' => 'POST',
+                    'header' => "Authorization: Bearer $key\r\nContent-Type: application/json",
+                    'content' => json_encode($body, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE),
+                    'ignore_errors' => true,
+                    'timeout' => 10,
+                ],
+            ]),
+        );
+    }
+
     public function database(): \PDO
     {
         return new \PDO(

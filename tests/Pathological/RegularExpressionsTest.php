@@ -86,7 +86,12 @@ final class RegularExpressionsTest extends TestCase
             }
         }
 
-        return [...$patterns, ...self::inScripts()];
+        $once = [];
+        foreach ([...$patterns, ...self::inScripts()] as $pattern) {
+            $once[$pattern[1].$pattern[2]] = $pattern;
+        }
+
+        return array_values($once);
     }
 
     /** @return list<array{string, string, string}> those of the pages' scripts, found where a value can begin */
@@ -116,6 +121,7 @@ final class RegularExpressionsTest extends TestCase
     private static function inJavaScript(string $pattern): string
     {
         $pattern = (string) preg_replace('/\\\\x\{([0-9A-Fa-f]+)\}/', '\\u{$1}', $pattern);
+        $pattern = (string) preg_replace('/\\\\p\{([A-Z][a-z]{2,})\}/', '\\p{Script=$1}', $pattern);
         $pattern = str_replace(['\\G', '\\R', '*+', '++', '?+'], ['^', '(?:\\r\\n|\\n|\\r)', '*', '+', '?'], $pattern);
 
         return (string) preg_replace('/\\\\([~"\'@#%&<>=!:,; ])/', '$1', $pattern);

@@ -89,6 +89,9 @@ final class ShotsTest extends BrowserTestCase
             $page->go($this->url("/channels/1/remember/$view"))->find('#left-page');
             $this->take("$folder/remember-".explode('/', $view)[0].'.png');
         }
+        $page->go($this->url('/channels/1/remember/lookups?edit=tide'))->press('Ask now', '#right-page');
+        $page->sees('What came back', '#lookup-answer');
+        $this->take("$folder/remember-lookups.png");
 
         $page
             ->go(
@@ -115,6 +118,16 @@ final class ShotsTest extends BrowserTestCase
             ->go($this->url('/channels/1/write/findings'))
             ->sees('There is no counter');
         $this->take("$folder/findings.png");
+        $page
+            ->go($this->url($this->commandPath('!berth')))
+            ->click('.phrases > summary')
+            ->write('[name="phrases[0][text]"]', '(glue/paint) .. dry')
+            ->sees('of 118 lines', '.phrases');
+        $page->click('.hits > summary');
+        $page->script('document.activeElement.blur()');
+        $this->take("$folder/conditions.png");
+        $page->go($this->url('/channels/1/write/timers'))->sees('speak 6 times in two hours');
+        $this->take("$folder/timers.png");
         $this->database()->exec("DELETE FROM commands WHERE `trigger` = '!bell'");
 
         $page->size(390, 800);

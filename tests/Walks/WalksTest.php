@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Walks;
 
 use PHPUnit\Framework\Attributes\DataProvider;
-use Tests\Browser\Browser;
 use Tests\Browser\BrowserTestCase;
 use WebDriver\WebDriverKeys;
 
@@ -202,7 +201,7 @@ final class WalksTest extends BrowserTestCase
             $lines .= "!brought$at\tAnswer $at for [caller].\teveryone\t15\n";
         }
         $lines .= "!wrong1\tHi {user}\teveryone\t15\n!wrong2\tHi [caler]\teveryone\t15\n!wrong3\tHi\tcaptains\t15\n"
-            ."!tide\tTaken\teveryone\t15\ntwo words\tHi\teveryone\t15";
+            ."!tide\tTaken\teveryone\t15\ntwo [words\tHi\teveryone\t15";
         $walker->press('Import');
         $walker->page->find('#pasted');
         // Pasted at once: two presses, as by Ctrl+V.
@@ -262,13 +261,13 @@ final class WalksTest extends BrowserTestCase
     private function wrongInput(Walker $walker): void
     {
         $walker->press('New command');
-        $walker->write('[name=trigger]', '!two words')->write('[data-response] .cm-content', 'Open [caler');
+        $walker->write('[name=trigger]', '!two [words')->write('[data-response] .cm-content', 'Open [caler');
         $walker->sees('Nothing is named caler.', '#findings');
         $walker->shortcut(WebDriverKeys::ESCAPE)->press('Add a random reply')->type('fine');
         $walker->write('[name="responses[1][weight]"]', 'half');
         $walker->write('[name="gates[cooldown][channel]"]', 'often')->save();
         $walker->sees('Enter a trigger, for example !tide.')->sees('Expected a whole number')->sees('Not saved.');
-        self::assertSame('!two words', $walker->page->value('[name=trigger]'));
+        self::assertSame('!two [words', $walker->page->value('[name=trigger]'));
         self::assertSame('often', $walker->page->value('[name="gates[cooldown][channel]"]'));
         $walker->sees('Open [caler', '[data-response]');
         $walker->page->script('localStorage.clear()');
@@ -323,7 +322,6 @@ final class WalksTest extends BrowserTestCase
         for ($line = 1; $line <= 50; $line++) {
             $walker->type("line $line")->enter();
         }
-        $walker->sees('line 50', '#air-lines');
         self::assertSame(
             range(1, 50),
             $walker->page->waitFor(function () use ($walker): ?array {
@@ -338,11 +336,5 @@ final class WalksTest extends BrowserTestCase
                     : array_map(static fn (string $one): int => (int) substr($one, 5), $said);
             }, 'fifty lines', 30),
         );
-    }
-
-    /** Each begins in a browser of its own: nobody is signed in yet. */
-    protected function setUp(): void
-    {
-        $this->browser = Browser::open();
     }
 }

@@ -7,6 +7,7 @@ namespace App\Models\Casts;
 use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 use SilverParrot\Document\Document;
+use SilverParrot\Hearing\Gates\GateSetting;
 use SilverParrot\Hearing\Gates\GateSettings;
 use SilverParrot\Pack\Gates;
 
@@ -28,8 +29,14 @@ final class AsGates implements CastsAttributes
     /** @param  array<string, mixed>  $attributes */
     public function set(Model $model, string $key, mixed $value, array $attributes): string
     {
+        return self::write($value instanceof Gates ? $value : Gates::of());
+    }
+
+    /** @param  list<class-string<GateSetting>>|null  $kinds  that are written; null for all there are */
+    public static function write(Gates $gates, ?array $kinds = null): string
+    {
         return json_encode(
-            (object) ($value instanceof Gates ? GateSettings::write($value) : []),
+            (object) GateSettings::write($gates, $kinds),
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );
     }

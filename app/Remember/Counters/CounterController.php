@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Remember\Counters;
 
 use App\Models\Channel;
+use App\Remember\MemoryHistory;
 use App\Remember\MemoryOverview;
 use App\Storage\Assembler;
 use App\Storage\MariaDbStore;
@@ -33,17 +34,13 @@ final readonly class CounterController
         string $stable,
         MemoryOverview $remembered,
         CounterLine $line,
+        MemoryHistory $history,
     ): View {
         $counter = $this->counter($channel, $stable);
-        $overview = array_values(
-            array_filter(
-                $remembered->counters($channel),
-                static fn (array $one): bool => $one['counter']->id === $counter->id,
-            ),
-        )[0] ?? abort(Response::HTTP_NOT_FOUND);
+        $overview = $remembered->counters($channel, $counter)[0] ?? abort(Response::HTTP_NOT_FOUND);
         $first = $counter->scope === CounterScope::Channel ? '' : $overview['numbers'][0]['owner'] ?? '';
         $owner = Owner::fromId($request->string('of', $first)->value()) ?? Owner::channel();
-        $steps = $line->of($channel, $counter, $owner);
+        [$steps, $count] = $line->of($channel, $counter, $owner);
         $noted = NotedNumbers::ofCounter($counter);
         $atStart = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of($noted))->value($noted);
 
@@ -54,8 +51,9 @@ final readonly class CounterController
             'numbers' => $overview['numbers'],
             'owner' => $owner,
             'steps' => $steps,
+            'count' => $count,
             'points' => CounterLine::points($steps, 438, 90),
-            'history' => $remembered->history($channel, Kind::Counter, Fold::caseless($counter->id)),
+            'history' => $history->of($channel, Kind::Counter, Fold::caseless($counter->id)),
             'atStart' => is_int($atStart) ? $atStart : null,
         ]);
     }

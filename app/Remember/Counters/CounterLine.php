@@ -15,25 +15,31 @@ use SilverParrot\Value\Moment;
 /** How one number of a counter came to be what it is, step by step. */
 final readonly class CounterLine
 {
-    /** Steps that are drawn, the last ones. */
+    /** Steps that are drawn: of more, so many evenly among them, and the last. */
     private const STEPS = 400;
 
     public function __construct(private Connection $connection)
     {
     }
 
-    /** @return list<array{at: Moment, number: int}> oldest first; the first step is what it was before them */
+    /**
+     * @return array{list<array{at: Moment, number: int}>, int} oldest first, the first step is what it was before them;
+     *     and how many steps there are in all
+     */
     public function of(Channel $channel, Counter $counter, Owner $owner): array
     {
-        /** @var list<object{before: string, after: string, at: string}> $rows */
+        /** @var list<object{before: string, after: string, at: string, steps: int}> $rows */
         $rows = $this->connection->select(
-            'SELECT `before`, after, at FROM memory_history WHERE channel_id = ? AND kind = ? AND name = ? AND owner '
-                .'= ? ORDER BY id DESC LIMIT '
-                .self::STEPS,
+            'SELECT `before`, after, at, steps FROM (
+                SELECT id, `before`, after, at, ROW_NUMBER() OVER (ORDER BY id) AS step, COUNT(*) OVER () AS steps
+                FROM memory_history WHERE channel_id = ? AND kind = ? AND name = ? AND owner = ?
+             ) AS all_steps WHERE step = 1 OR step = steps OR step % CEIL(steps / '
+                .self::STEPS
+                .') = 0 ORDER BY id',
             [$channel->id, Kind::Counter->value, Fold::caseless($counter->id), $owner->id],
         );
         $steps = [];
-        foreach (array_reverse($rows) as $row) {
+        foreach ($rows as $row) {
             $at = Moment::fromIso(str_replace(' ', 'T', $row->at).'Z') ?? new Moment(0);
             if ($steps === []) {
                 $steps[] = ['at' => $at, 'number' => self::number($row->before, $counter)];
@@ -41,7 +47,7 @@ final readonly class CounterLine
             $steps[] = ['at' => $at, 'number' => self::number($row->after, $counter)];
         }
 
-        return $steps;
+        return [$steps, $rows[0]->steps ?? 0];
     }
 
     /**

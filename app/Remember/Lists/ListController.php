@@ -26,8 +26,13 @@ final readonly class ListController
     {
     }
 
-    public function show(Request $request, Channel $channel, string $stable, ListDrawn $drawn): View
-    {
+    public function show(
+        Request $request,
+        Channel $channel,
+        string $stable,
+        ListDrawn $drawn,
+        FromChatItems $fromChat,
+    ): View {
         $list = self::list($channel, $stable);
         $find = mb_substr($request->string('find')->trim()->value(), 0, 200);
         $items = $list->items();
@@ -48,6 +53,7 @@ final readonly class ListController
             'pages' => (int) ceil($count / self::SHOWN),
             'edited' => $request->string('edit')->value(),
             'drawn' => $drawn->of($channel, $list),
+            'fromChat' => $list->from_chat ? $fromChat->of($channel, $list->stable_id)[1] : [],
         ]);
     }
 
@@ -99,7 +105,12 @@ final readonly class ListController
             };
         });
 
-        return self::back($request, $channel, $stable)->with('notice', match ($do) {
+        // Back to where it was pressed: the list may be long.
+        $back = $do === 'delete'
+            ? self::back($request, $channel, $stable)
+            : self::back($request, $channel, $stable)->withFragment("item-$item");
+
+        return $back->with('notice', match ($do) {
             'on' => 'It is drawn again.',
             'off' => 'It is not drawn any more; what it came up stays counted.',
             'delete' => 'The item is deleted.',

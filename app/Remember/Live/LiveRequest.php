@@ -62,6 +62,12 @@ final class LiveRequest extends FormRequest
         return $this->string('shows')->trim()->value();
     }
 
+    /** @return array<string, mixed> as the definition is put */
+    public function state(): array
+    {
+        return ['shows' => $this->shows(), 'look' => $this->look()->parts()];
+    }
+
     public function look(): LiveLook
     {
         return LiveLook::of($this->only(['font', 'size', 'colour', 'outline', 'align']));

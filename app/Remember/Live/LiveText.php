@@ -13,6 +13,7 @@ use Illuminate\Contracts\Cache\Repository;
 use SilverParrot\Rehearsal\SaidNow;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\WithoutCaller;
+use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 
 /** What a live address says now, found at most once a second for all who read it. */
@@ -42,6 +43,11 @@ final readonly class LiveText
     public function say(Channel $channel, string $shows): string
     {
         $pack = $this->editions->onAir($channel) ?? $this->assembler->names($channel);
+        $flaws = $this->prepared->response($shows)->findings($pack);
+        if (array_filter($flaws, static fn (Finding $flaw): bool => $flaw->isError()) !== []) {
+            // It is renamed with the draft, and what is on the air has the old name until it is published.
+            $pack = $pack->alsoCalledAs($this->assembler->names($channel));
+        }
         $situation = $this->memory->copy($channel);
         $said = new SaidNow($pack, $situation, $channel->profile(), "live {$channel->id}", $this->prepared);
 
@@ -51,6 +57,6 @@ final readonly class LiveText
     /** Why it cannot be shown; empty where it can. */
     public function problem(Channel $channel, string $shows): string
     {
-        return WithoutCaller::problem($this->prepared->response($shows), $this->assembler->names($channel));
+        return WithoutCaller::problem($shows, $this->assembler->names($channel), $this->prepared);
     }
 }

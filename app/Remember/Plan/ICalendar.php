@@ -74,8 +74,10 @@ final class ICalendar
                 }
                 if ($stream->isWeekly()) {
                     $event->add('RRULE', 'FREQ=WEEKLY;BYDAY='.self::DAYS[$stream->on]);
-                    foreach ($plan->daysOff as $day) {
-                        if (strtolower((new DateTimeImmutable($day))->format('D')) === $stream->on) {
+                    foreach ($plan->daysOff as $off) {
+                        [$day, $time] = explode(' ', $off, 2) + [1 => $stream->at];
+                        $isIts = strtolower((new DateTimeImmutable($day))->format('D')) === $stream->on;
+                        if ($isIts && $time === $stream->at) {
                             $event->add('EXDATE', new DateTimeImmutable("$day {$stream->at}", $channel->zone));
                         }
                     }
@@ -120,7 +122,7 @@ final class ICalendar
             $off = array_values(array_unique($off));
             sort($off);
 
-            return new StreamPlan($streams, $off);
+            return (new StreamPlan($streams, $off))->inShort();
         });
     }
 
@@ -158,7 +160,7 @@ final class ICalendar
             }
             foreach ($event->select('EXDATE') as $left) {
                 foreach ($left instanceof CalendarMoment ? $left->getDateTimes($channel->zone) : [] as $date) {
-                    $off[] = self::here($date, $channel->zone)->format('Y-m-d');
+                    $off[] = self::here($date, $channel->zone)->format('Y-m-d').' '.$begins->format('H:i');
                 }
             }
 

@@ -51,6 +51,7 @@ final readonly class PlanController
             'today' => $today->format('Y-m-d'),
             'weeks' => self::WEEKS,
             'on' => $on,
+            'off' => self::singlesOff($plan),
             'next' => $next === null || $until === null
                 ? ''
                 : "The next stream begins {$printer->print($next)}, in {$printer->print($until)}.",
@@ -77,20 +78,27 @@ final readonly class PlanController
         return $this->keep($channel, $user, new StreamPlan($left, $plan->daysOff), 'It is out of the plan.');
     }
 
-    /** A day off, or on again. */
-    public function day(Channel $channel, string $day, #[CurrentUser] User $user): RedirectResponse
-    {
-        abort_if(Moment::fromIso($day) === null, Response::HTTP_NOT_FOUND);
+    /** A day off, or one stream of it; or on again. */
+    public function day(
+        Request $request,
+        Channel $channel,
+        string $day,
+        #[CurrentUser] User $user,
+    ): RedirectResponse {
+        $time = $request->string('at')->value();
+        $isTime = preg_match('/^(?:[01]\d|2[0-3]):[0-5]\d$/D', $time) === 1;
+        abort_if(Moment::fromIso($day) === null || ($time !== '' && ! $isTime), Response::HTTP_NOT_FOUND);
         $plan = self::plan($channel);
-        $isOff = in_array($day, $plan->daysOff, true);
-        $off = $isOff ? array_values(array_diff($plan->daysOff, [$day])) : [...$plan->daysOff, $day];
+        $one = $time === '' ? $day : "$day $time";
+        $isOff = in_array($one, $plan->daysOff, true);
+        $off = $isOff ? array_values(array_diff($plan->daysOff, [$one])) : [...$plan->daysOff, $one];
         sort($off);
 
         return $this->keep(
             $channel,
             $user,
             new StreamPlan($plan->streams, array_slice($off, -StreamPlan::MOST)),
-            $isOff ? 'That day is on again.' : 'That day is off.',
+            ($time === '' ? 'That day' : 'That stream').($isOff ? ' is on again.' : ' is off.'),
         );
     }
 
@@ -138,6 +146,19 @@ final readonly class PlanController
         );
 
         return redirect()->route('remember.plan', $channel)->with('notice', $notice);
+    }
+
+    /** @return array<string, list<string>> times of single streams that are off, by day */
+    private static function singlesOff(StreamPlan $plan): array
+    {
+        $off = [];
+        foreach ($plan->daysOff as $one) {
+            if (strlen($one) > 10) {
+                $off[substr($one, 0, 10)][] = substr($one, 11);
+            }
+        }
+
+        return $off;
     }
 
     private static function plan(Channel $channel): StreamPlan

@@ -30,7 +30,8 @@ final class EarningRequest extends FormRequest
                     ->where('channel_id', $this->channel()->id)
                     ->where('type', FieldType::Points->value),
             ],
-            'earned_by' => ['required', Rule::enum(EarnedBy::class)],
+            // Nothing that happens is heard yet: such a rule comes with a pack alone.
+            'earned_by' => ['required', Rule::enum(EarnedBy::class)->except([EarnedBy::Happening])],
             'amount' => ['required', 'integer', 'between:1,'.EarningFormat::MOST],
             'minutes' => ['nullable', 'integer', 'between:0,'.Earning::LONGEST],
             'level' => ['nullable', Rule::in(Level::words())],

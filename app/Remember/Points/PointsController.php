@@ -12,10 +12,8 @@ use App\Remember\UsesOfNames;
 use App\Storage\Assembler;
 use App\Storage\Definitions\DefinitionHistory;
 use App\Storage\Definitions\EarningRules;
-use App\Storage\Definitions\Ladders;
 use App\Storage\MariaDbRanking;
 use App\Wording\Sentences;
-use App\Write\LookThrough;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Connection;
@@ -25,12 +23,14 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use SilverParrot\Actions\HandOut;
 use SilverParrot\Memory\View as Memory;
+use SilverParrot\Pack\EarningSummary;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Message;
 
-/** Points: how they are earned, who has the most, the ranks they give, and handing them out. */
+/** Points: how they are earned, who has the most, and handing them out. */
 final readonly class PointsController
 {
     private const RANKED = 10;
@@ -42,7 +42,7 @@ final readonly class PointsController
     ) {
     }
 
-    public function index(Channel $channel, Here $here, UsesOfNames $uses): View
+    public function index(Channel $channel, Here $here, UsesOfNames $uses, Sentences $sentences): View
     {
         $pack = $this->assembler->names($channel);
         $used = $uses->all($channel);
@@ -54,7 +54,6 @@ final readonly class PointsController
                     'field' => $field,
                     'best' => $ranking->top(Fold::caseless($field->id), self::RANKED, $pack->withoutPoints($field)),
                     'here' => count($here->of($channel, $pack, $field)),
-                    'ladder' => $pack->ladders[$name] ?? null,
                     'uses' => array_values(
                         array_unique([
                             ...$used["caller.$name"] ?? [],
@@ -70,7 +69,8 @@ final readonly class PointsController
             'channel' => $channel,
             'units' => $units,
             'rules' => $channel->earnings()->orderBy('id')->get()->groupBy('unit'),
-            'goods' => $pack->goods,
+            'told' => self::told($pack, $sentences),
+            'isListed' => $here->isListed($channel),
         ]);
     }
 
@@ -104,30 +104,6 @@ final readonly class PointsController
         return self::back($channel, 'The rule is deleted; what was earned by it stays.');
     }
 
-    public function ranks(
-        LadderRequest $request,
-        Channel $channel,
-        string $stable,
-        #[CurrentUser] User $user,
-    ): RedirectResponse {
-        $field = $this->unit($channel, $stable);
-        [$kind, $ranks] = [new Ladders, $request->ranks()];
-        $this->history->change($channel, $kind, $field->name, $user, null, static fn () => $kind->put(
-            $channel,
-            $field->name,
-            $ranks === []
-                ? null
-                : [
-                    'ranks' => $ranks,
-                    'by_ever_earned' => $request->boolean('by_ever_earned'),
-                    'is_on' => ! $request->boolean('off'),
-                ],
-        ));
-        LookThrough::dispatch($channel->id);
-
-        return self::back($channel, 'The ranks are saved in the draft; publish them to put them on the air.');
-    }
-
     public function handOut(
         Request $request,
         Channel $channel,
@@ -159,6 +135,21 @@ final readonly class PointsController
             "$amount {$field->called($amount)} for ".(count($people) === 1 ? 'one who is here.' : count($people)
                 .' who are here.'),
         );
+    }
+
+    /** @return array<string, string> what each rule gives to whom, by its id */
+    private static function told(Pack $pack, Sentences $sentences): array
+    {
+        $units = array_column($pack->fields, null, 'id');
+        $told = [];
+        foreach ($pack->earnings as $rule) {
+            $unit = $units[$rule->unit] ?? null;
+            if ($unit !== null) {
+                $told[$rule->id] = $sentences->of(EarningSummary::of($rule, $unit));
+            }
+        }
+
+        return $told;
     }
 
     private function unit(Channel $channel, string $stable): Field

@@ -8,6 +8,7 @@ use App\Models\Channel;
 use App\Models\User;
 use App\Remember\MemoryEditor;
 use App\Storage\MariaDbQuotes;
+use App\Storage\MariaDbStore;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\KeptQuotes;
@@ -169,11 +170,15 @@ final readonly class QuoteTransfer implements Transfer
      */
     private function here(Channel $channel, array $rows): array
     {
-        $named = array_filter(array_map(static fn (array $row): int => (int) ltrim($row['number'] ?? '', '#'), $rows));
         $here = [];
-        foreach ($named === [] ? [] : $this->rows($channel) as $row) {
-            if (in_array($row['number'], $named, true)) {
-                $here[(int) $row['number']] = Quote::fromRecord((int) $row['number'], $row);
+        foreach (array_chunk($rows, self::AT_ONCE) as $some) {
+            $numbers = array_map(static fn (array $row): int => (int) ltrim($row['number'] ?? '', '#'), $some);
+            $named = array_values(array_unique(array_filter($numbers)));
+            $keys = array_map(Key::quote(...), $named);
+            $memory = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(...$keys));
+            foreach ($named as $number) {
+                $kept = $memory->value(Key::quote($number));
+                $here[$number] = is_array($kept) ? Quote::fromRecord($number, $kept) : null;
             }
         }
 

@@ -108,7 +108,17 @@ final readonly class Erasing
             'UPDATE memory_history SET owner = ? WHERE channel_id = ? AND viewer_id = ?',
             ["viewer:left:$nobody", $channel, $number],
         );
-        foreach (['viewer_names', 'viewer_values', 'check_ins'] as $table) {
+        // What waits for a yes is theirs to ask for; what was done stays, by nobody.
+        $this->connection->delete(
+            "DELETE FROM effects WHERE channel_id = ? AND by_viewer_id = ? AND state IN ('waiting', 'begun', 'asked')",
+            [$channel, $number],
+        );
+        $this->connection->update(
+            "UPDATE effects SET goes_on = '[]', effect = '[]', outcome = NULL WHERE channel_id = ? AND by_viewer_id = "
+                .'?',
+            [$channel, $number],
+        );
+        foreach (['viewer_names', 'viewer_values', 'check_ins', 'regulars'] as $table) {
             $this->connection->delete("DELETE FROM $table WHERE channel_id = ? AND viewer_id = ?", [$channel, $number]);
         }
         // What fields held were texts of theirs; whole numbers stay.

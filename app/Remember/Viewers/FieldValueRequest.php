@@ -11,6 +11,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\Response;
 use Illuminate\Validation\Validator;
 use SilverParrot\Chat\TypedMoment;
+use SilverParrot\Checks\FieldRecord;
 use SilverParrot\Pack\Field;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Response\Evaluation\YesNo;
@@ -47,8 +48,17 @@ final class FieldValueRequest extends FormRequest
     public function after(): array
     {
         return [function (Validator $validator): void {
-            if ($this->typed() !== '' && $this->kept() === null) {
-                $validator->errors()->add('value', match ($this->field()->type) {
+            [$field, $kept] = [$this->field(), $this->kept()];
+            $why = match (true) {
+                ! $field->changes->byHand => 'It is set by responses alone.',
+                $this->typed() !== '' && $kept !== null && ! FieldRecord::fits($field, (string) $kept) => 'It must be '
+                    .'a '.FieldRecord::typeOf($field).'.',
+                default => null,
+            };
+            if ($why !== null) {
+                $validator->errors()->add('value', $why);
+            } elseif ($this->typed() !== '' && $kept === null) {
+                $validator->errors()->add('value', match ($field->type) {
                     FieldType::Points => 'Points are a whole number, and never below 0.',
                     FieldType::Number => 'This is not a number of at most 15 digits.',
                     FieldType::YesNo => 'Write yes or no.',

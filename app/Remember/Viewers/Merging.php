@@ -16,10 +16,12 @@ final readonly class Merging
         'counter_numbers' => ['number', ['counter', 'owner_kind', 'category']],
         'viewer_values' => ['', ['field']],
         'cooldowns' => ['', ['command']],
+        'command_successes' => ['', ['command']],
         'recent_answers' => ['', []],
         'list_positions' => ['', ['list']],
         'guarded_counts' => ['', ['counter', 'owner_kind', 'category']],
         'check_ins' => ['', []],
+        'regulars' => ['', []],
     ];
 
     public function __construct(private Connection $connection)
@@ -54,13 +56,17 @@ final readonly class Merging
             'UPDATE memory_history SET viewer_id = ?, owner = ? WHERE channel_id = ? AND viewer_id = ?',
             [$to, "viewer:{$this->personId($channel, $to)}", $channel, $from],
         );
-        $this->connection->update(
-            'UPDATE memory_history SET by_viewer_id = ? WHERE channel_id = ? AND by_viewer_id = ?',
-            [$to, $channel, $from],
-        );
+        foreach (['memory_history', 'effects', 'changes', 'definition_changes'] as $table) {
+            $this->connection->update(
+                "UPDATE $table SET by_viewer_id = ? WHERE channel_id = ? AND by_viewer_id = ?",
+                [$to, $channel, $from],
+            );
+        }
         $this->connection->update(
             'UPDATE viewers mine JOIN viewers theirs ON theirs.channel_id = mine.channel_id AND theirs.id = ? SET '
-                .'mine.`lines` = COALESCE(mine.`lines`, 0) + COALESCE(theirs.`lines`, 0), mine.first_seen = '
+                .'mine.`lines` = COALESCE(mine.`lines`, 0) + COALESCE(theirs.`lines`, 0), mine.days = '
+                .'mine.days + theirs.days, mine.minutes_here = mine.minutes_here + theirs.minutes_here, '
+                .'mine.first_seen = '
                 .'LEAST(COALESCE(mine.first_seen, theirs.first_seen), COALESCE(theirs.first_seen, mine.first_seen)), '
                 ."mine.logins_before = IF(theirs.name <> '' AND theirs.login <> mine.login, "
                 ."JSON_ARRAY_APPEND(mine.logins_before, '$', theirs.login), mine.logins_before) "

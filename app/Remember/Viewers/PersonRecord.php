@@ -11,9 +11,8 @@ use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
-use SilverParrot\Pack\Field;
+use SilverParrot\Memory\View;
 use SilverParrot\Pack\FieldType;
-use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\Printer;
 use SilverParrot\Response\Vocabulary\Verbs\FieldCell;
@@ -25,6 +24,9 @@ final readonly class PersonRecord
     private const LEDGER = 50;
 
     private const LINES = 30;
+
+    /** Lines of the log that the page looks through for theirs, the last ones; the export looks through all. */
+    private const LOOKED_AT = 20_000;
 
     public function __construct(private Connection $connection, private Assembler $assembler)
     {
@@ -49,6 +51,7 @@ final readonly class PersonRecord
         }
         $id = Viewers::personId($row->service, $row->service_id);
         $pack = $this->assembler->names($channel);
+        $memory = (new MariaDbStore($this->connection, $channel->id))->snapshot(self::reads($pack, $id));
 
         return [
             'id' => $id,
@@ -60,28 +63,40 @@ final readonly class PersonRecord
             'first_seen' => $row->first_seen,
             'last_seen' => $row->last_seen,
             'lines' => $row->lines ?? 0,
-            'fields' => $this->fields($channel, $id, $pack),
-            'ranks' => $this->ranks($channel, $id, $pack),
-            'goods' => $this->goods($channel, $id, $pack),
-            'checked_in' => $this->checkedIn($channel, $id),
+            'fields' => self::fields($memory, $id, $pack),
+            'ranks' => self::ranks($memory, $id, $pack),
+            'goods' => self::goods($memory, $id, $pack),
+            'checked_in' => self::checkedIn($memory, $id),
             'ledger' => $this->ledger($channel, $number, $isWhole),
             'said' => $this->said($channel, $id, $isWhole),
         ];
     }
 
-    /** @return list<array{id: string, name: string, type: string, value: string}> */
-    private function fields(Channel $channel, string $person, Pack $pack): array
+    private static function reads(Pack $pack, string $person): Reads
     {
-        $keys = array_map(static fn (Field $field): Key => Key::field($field->id, $person), $pack->fields);
-        $view = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(...array_values($keys)));
+        $keys = [Key::checkIn($person)];
+        foreach ($pack->fields as $field) {
+            array_push($keys, Key::field($field->id, $person), Key::everEarned($field->id, $person));
+        }
+        foreach ($pack->goods as $goods) {
+            $keys[] = Key::goods($goods->id, $person);
+        }
+
+        return Reads::of(...$keys);
+    }
+
+    /** @return list<array{id: string, name: string, type: string, value: string, byHand: bool}> */
+    private static function fields(View $memory, string $person, Pack $pack): array
+    {
         $printer = new Printer($pack->channel);
         $fields = [];
-        foreach ($pack->fields as $name => $field) {
-            $value = FieldCell::read($field, $view->value($keys[$name]));
+        foreach ($pack->fields as $field) {
+            $value = FieldCell::read($field, $memory->value(Key::field($field->id, $person)));
             $fields[] = [
                 'id' => $field->id,
                 'name' => $field->name,
                 'type' => $field->type->value,
+                'byHand' => $field->changes->byHand,
                 'value' => $value === null ? '' : $printer->print($value),
             ];
         }
@@ -90,7 +105,7 @@ final readonly class PersonRecord
     }
 
     /** @return list<string> "Bosun, by pebbles" */
-    private function ranks(Channel $channel, string $person, Pack $pack): array
+    private static function ranks(View $memory, string $person, Pack $pack): array
     {
         $ranks = [];
         foreach ($pack->ladders as $name => $ladder) {
@@ -98,8 +113,9 @@ final readonly class PersonRecord
             if ($field === null) {
                 continue;
             }
-            $key = $ladder->byEverEarned ? Key::everEarned($field->id, $person) : Key::field($field->id, $person);
-            $kept = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of($key))->value($key);
+            $kept = $memory->value(
+                $ladder->byEverEarned ? Key::everEarned($field->id, $person) : Key::field($field->id, $person),
+            );
             $has = match (true) {
                 ! $ladder->byEverEarned => FieldCell::read($field, $kept),
                 default => is_int($kept) ? $kept : 0,
@@ -114,13 +130,11 @@ final readonly class PersonRecord
     }
 
     /** @return list<array{id: string, name: string, owns: int}> */
-    private function goods(Channel $channel, string $person, Pack $pack): array
+    private static function goods(View $memory, string $person, Pack $pack): array
     {
-        $keys = array_map(static fn (Goods $goods): Key => Key::goods($goods->id, $person), $pack->goods);
-        $view = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of(...array_values($keys)));
         $goods = [];
-        foreach ($pack->goods as $name => $one) {
-            $owns = $view->value($keys[$name]);
+        foreach ($pack->goods as $one) {
+            $owns = $memory->value(Key::goods($one->id, $person));
             $goods[] = ['id' => $one->id, 'name' => $one->name, 'owns' => is_int($owns) ? $owns : 0];
         }
 
@@ -128,10 +142,9 @@ final readonly class PersonRecord
     }
 
     /** @return array<string, mixed> by day, run, longest and days; empty for who never did */
-    private function checkedIn(Channel $channel, string $person): array
+    private static function checkedIn(View $memory, string $person): array
     {
-        $key = Key::checkIn($person);
-        $kept = (new MariaDbStore($this->connection, $channel->id))->snapshot(Reads::of($key))->value($key);
+        $kept = $memory->value(Key::checkIn($person));
 
         return is_array($kept) ? $kept : [];
     }
@@ -159,12 +172,14 @@ final readonly class PersonRecord
     /** @return list<array{number: int, at: string, text: string, outcome: string}> what they said, newest first */
     private function said(Channel $channel, string $person, bool $isWhole): array
     {
+        $last = $this->connection->table('heard_lines')->where('channel_id', $channel->id)->max('number');
+        $after = is_numeric($last) && ! $isWhole ? max(0, (int) $last - self::LOOKED_AT) : 0;
         /** @var list<object{number: int, at: string, text: string, outcome: string}> $rows */
         $rows = $this->connection->select(
-            "SELECT number, at, text, outcome FROM heard_lines WHERE channel_id = ? AND kind = 'heard' AND "
-                ."JSON_VALUE(person, '$.id') = ? ORDER BY number DESC LIMIT "
+            "SELECT number, at, text, outcome FROM heard_lines WHERE channel_id = ? AND number > ? AND kind = 'heard' "
+                ."AND JSON_VALUE(person, '$.id') = ? ORDER BY number DESC LIMIT "
                 .($isWhole ? 1_000_000 : self::LINES),
-            [$channel->id, $person],
+            [$channel->id, $after, $person],
         );
 
         return array_map(static fn (object $row): array => [

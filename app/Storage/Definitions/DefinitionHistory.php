@@ -7,6 +7,8 @@ namespace App\Storage\Definitions;
 use App\Models\Channel;
 use App\Models\DefinitionChange;
 use App\Models\User;
+use App\Models\Viewer;
+use App\Storage\ChangedBy;
 use App\Storage\Definitions\Named\NamedDefinition;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
@@ -21,10 +23,16 @@ final class DefinitionHistory
         return [
             new Emotes,
             new FloodLimits,
+            new RefusalReplies,
+            new FromChatRules,
+            new RegularRules,
             new QuoteHabits,
             new EarningRules,
+            new Timers,
+            new Lookups,
             new Ladders,
             new StreamPlans,
+            new LiveAddresses,
             new Members,
             new Connection,
             new Keeping,
@@ -63,7 +71,7 @@ final class DefinitionHistory
         Channel $channel,
         Definition $kind,
         string $subject,
-        User $by,
+        User|Viewer $by,
         ?int $seen,
         Closure $do,
     ): mixed {
@@ -78,7 +86,7 @@ final class DefinitionHistory
             if ($before != $after) {
                 DefinitionChange::query()->create([
                     'channel_id' => $channel->id,
-                    'user_id' => $by->id,
+                    ...ChangedBy::columns($by),
                     'kind' => $kind->key(),
                     'subject' => $subject,
                     'before' => $before,
@@ -88,6 +96,19 @@ final class DefinitionHistory
 
             return $done;
         });
+    }
+
+    /** Something that has its number from the database, and was there before it could be told. */
+    public function made(Channel $channel, Definition $kind, string $subject, User $by): void
+    {
+        DefinitionChange::query()->create([
+            'channel_id' => $channel->id,
+            'user_id' => $by->id,
+            'kind' => $kind->key(),
+            'subject' => $subject,
+            'before' => null,
+            'after' => $kind->read($channel, $subject),
+        ]);
     }
 
     /** @return bool whether it was taken back; not where it has changed again since */

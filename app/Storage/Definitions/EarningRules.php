@@ -33,6 +33,7 @@ final class EarningRules implements Definition
                 'minutes' => $row->minutes,
                 'levels' => $row->levels,
                 'while_live' => $row->while_live,
+                'happening' => $row->happening,
             ];
     }
 
@@ -48,7 +49,12 @@ final class EarningRules implements Definition
     {
         $state = $after ?? $before ?? [];
         $amount = is_int($state['amount'] ?? null) ? $state['amount'] : 0;
-        $by = ($state['earned_by'] ?? '') === EarnedBy::Line->value ? 'a line' : 'being here';
+        $happening = is_string($state['happening'] ?? null) ? $state['happening'] : '';
+        $by = match ($state['earned_by'] ?? '') {
+            EarnedBy::Line->value => 'a line',
+            EarnedBy::Happening->value => "a $happening",
+            default => 'being here',
+        };
 
         return "$amount for $by".match (true) {
             $after === null => ' was deleted',

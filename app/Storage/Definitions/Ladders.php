@@ -32,6 +32,8 @@ final class Ladders implements Definition
                 'ranks' => $row->ranks,
                 'by_ever_earned' => $row->by_ever_earned,
                 'is_on' => $row->is_on,
+                'rises' => $row->rises,
+                'falls' => $row->falls,
             ];
     }
 

@@ -7,6 +7,7 @@ namespace App\Storage\Shelves;
 use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Kind;
 
 /** All points that viewers ever earned, spent or not. It is only added to, without a look before. */
 final class EverEarned implements Keeps
@@ -20,6 +21,11 @@ final class EverEarned implements Keeps
     public function read(Connection $connection, int $channel, array $keys, Viewers $viewers): array
     {
         return $this->balances->read($connection, $channel, $keys, $viewers);
+    }
+
+    public function each(Connection $connection, int $channel, Kind $kind): iterable
+    {
+        return $this->balances->each($connection, $channel, $kind);
     }
 
     public function keep(Connection $connection, int $channel, array $changes, Viewers $viewers): void

@@ -7,6 +7,7 @@ namespace App\Storage\Shelves;
 use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Kind;
 
 /** Viewers' fields: whole numbers among the balances, which rankings go by, all else as it is. */
 final class FieldValues implements Keeps
@@ -25,6 +26,12 @@ final class FieldValues implements Keeps
     {
         return $this->balances->read($connection, $channel, $keys, $viewers)
             + $this->values->read($connection, $channel, $keys, $viewers);
+    }
+
+    public function each(Connection $connection, int $channel, Kind $kind): iterable
+    {
+        yield from $this->balances->each($connection, $channel, $kind);
+        yield from $this->values->each($connection, $channel, $kind);
     }
 
     /** @param  list<Change>  $changes */

@@ -8,6 +8,7 @@ use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Kind;
 
 /** How often each item of a list came up on the air. It is only added to, without a look before. */
 final class ListDraws implements Keeps
@@ -32,6 +33,14 @@ final class ListDraws implements Keeps
         }
 
         return $values;
+    }
+
+    public function each(Connection $connection, int $channel, Kind $kind): iterable
+    {
+        foreach ($connection->table('list_draws')->where('channel_id', $channel)->lazyById(2_000) as $row) {
+            /** @var object{list: string, item: string, times: int} $row */
+            yield [Key::drawn($row->list, $row->item), $row->times];
+        }
     }
 
     public function keep(Connection $connection, int $channel, array $changes, Viewers $viewers): void

@@ -6,6 +6,7 @@ namespace App\Storage\Shelves;
 
 use App\Storage\Viewers;
 use Illuminate\Database\Connection;
+use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
@@ -36,6 +37,27 @@ final class People implements Keeps
         return $values;
     }
 
+    /** With the names that they had, and how long they were here. */
+    public function each(Connection $connection, int $channel, Kind $kind): iterable
+    {
+        $rows = $connection->table('viewers')->where('channel_id', $channel)->where('name', '<>', '')->lazyById(2_000);
+        foreach ($rows as $row) {
+            /**
+             * @var object{id: int, service: string, service_id: string, login: string, name: string, levels: string,
+             *     tier: int, first_seen: string|null, last_seen: string|null, lines: int|null, days: int,
+             *     minutes_here: int, logins_before: string} $row
+             */
+            $names = json_decode($row->logins_before, true);
+            $record = self::record($row);
+            yield [
+                Key::seen(Viewers::personId($row->service, $row->service_id)),
+                array_diff_key($record, ['id' => true])
+                    + array_filter(['days' => $row->days, 'minutes_here' => $row->minutes_here])
+                    + (is_array($names) && $names !== [] ? ['names_before' => $names] : []),
+            ];
+        }
+    }
+
     /** Names are as they are now, those of before are kept; when somebody was first seen never changes. */
     public function keep(Connection $connection, int $channel, array $changes, Viewers $viewers): void
     {
@@ -58,6 +80,7 @@ final class People implements Keeps
                 "UPDATE viewers SET logins_before = IF(login <> ? AND name <> '' AND JSON_LENGTH(logins_before) < 50,
                         JSON_ARRAY_APPEND(logins_before, '$', login), logins_before),
                     login = ?, name = ?, levels = ?, tier = ?,
+                    days = days + IF(? IS NULL OR DATE(?) <=> DATE(last_seen), 0, 1),
                     first_seen = COALESCE(first_seen, ?), last_seen = COALESCE(?, last_seen),
                     `lines` = IF(?, COALESCE(`lines`, 0) + COALESCE(?, 0), COALESCE(?, `lines`))
                  WHERE channel_id = ? AND id = ?",
@@ -67,6 +90,8 @@ final class People implements Keeps
                     $record['name'] ?? '',
                     json_encode($record['levels'] ?? [], JSON_THROW_ON_ERROR),
                     is_int($record['tier'] ?? null) ? $record['tier'] : 0,
+                    $moment('last_seen'),
+                    $moment('last_seen'),
                     $moment('first_seen'),
                     $moment('last_seen'),
                     $viewers->wasClaimed($number) ? 1 : 0,

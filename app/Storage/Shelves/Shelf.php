@@ -8,6 +8,8 @@ use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Kind;
+use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\OwnerKind;
 
 /**
@@ -16,6 +18,9 @@ use SilverParrot\Memory\OwnerKind;
  */
 abstract class Shelf implements Keeps
 {
+    /** Rows that are held at a time where all are looked at. */
+    private const AT_ONCE = 2_000;
+
     /** @param  array<string, string>  $fixed  columns that are the same in all rows of this kind */
     protected function __construct(
         private readonly string $table,
@@ -133,6 +138,55 @@ abstract class Shelf implements Keeps
                 array_merge(...array_map(array_values(...), $gone)),
             );
         }
+    }
+
+    public function each(Connection $connection, int $channel, Kind $kind): iterable
+    {
+        $fixed = '';
+        foreach (array_keys($this->fixed) as $column) {
+            $fixed .= " AND t.$column = ?";
+        }
+        $viewers = $this->hasViewers
+            ? ['v.service, v.service_id', 'LEFT JOIN viewers v ON v.id = t.viewer_id AND v.channel_id = t.channel_id']
+            : ["'' AS service, '' AS service_id", ''];
+        for ($after = 0; ;) {
+            $rows = $connection->select(
+                "SELECT t.*, $viewers[0] FROM {$this->table} t $viewers[1] WHERE t.channel_id = ? AND t.id > ?$fixed
+                 ORDER BY t.id LIMIT "
+                    .self::AT_ONCE,
+                [$channel, $after, ...array_values($this->fixed)],
+            );
+            foreach ($rows as $row) {
+                /** @var array<string, mixed>&array{id: int} $row */
+                $row = (array) $row;
+                $after = $row['id'];
+                $key = $this->keyOf($row, $kind);
+                $value = $key === null ? null : $this->decode($row);
+                if ($key !== null && $value !== null) {
+                    yield [$key, $value];
+                }
+            }
+            if (count($rows) < self::AT_ONCE) {
+                return;
+            }
+        }
+    }
+
+    /** @param  array<string, mixed>  $row  with the service and id of whose it is */
+    private function keyOf(array $row, Kind $kind): ?Key
+    {
+        $text = static fn (string $column): string => is_scalar($row[$column] ?? null) ? (string) $row[$column] : '';
+        $person = Viewers::personId($text('service'), $text('service_id'));
+        $owner = match (true) {
+            $text('owner_kind') === OwnerKind::Total->value => Owner::total(),
+            $text('owner_kind') === OwnerKind::Category->value => Owner::category($text('category')),
+            $this->hasViewers && $text('viewer_id') !== '0' => $person === '' ? null : Owner::viewer($person),
+            default => Owner::channel(),
+        };
+
+        return $owner === null
+            ? null
+            : Key::of($kind->value, $this->named === '' ? '' : $text($this->named), $owner->id);
     }
 
     /** @param  null|bool|int|string|array<string, mixed>  $value */

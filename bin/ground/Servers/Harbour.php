@@ -36,7 +36,10 @@ final readonly class Harbour implements Server
 
     public function environment(): array
     {
-        return ['HARBOUR_KEY' => $this->settings->get('HARBOUR_KEY')];
+        return [
+            'HARBOUR_KEY' => $this->settings->get('HARBOUR_KEY'),
+            'HARBOUR_PARROT_KEY' => $this->settings->get('HARBOUR_PARROT_KEY'),
+        ];
     }
 
     public function folder(): string

@@ -42,6 +42,7 @@ final readonly class Inbound
         array $levels,
         string $numbered,
         Moment $now,
+        bool $isWhisper = false,
     ): ChatLine {
         $tag = static fn (string $name, string $capability): string => in_array($capability, $capabilities, true)
             ? $line->tag($name)
@@ -68,6 +69,7 @@ final readonly class Inbound
             self::moment($tag('time', 'server-time'), $now),
             // A private answer goes where the line came from. Where it could not be addressed exactly it goes nowhere.
             strlen($nick) <= self::LONGEST_LOGIN && self::text($nick, Limits::NAME) === $nick ? $nick : '',
+            $isWhisper,
         );
     }
 

@@ -4,28 +4,50 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing\Gates;
 
+use SilverParrot\Chat\Level;
 use SilverParrot\Checks\NoCooldown;
 use SilverParrot\Document\Document;
+use SilverParrot\Document\LevelFormat;
+use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Refusal;
 use SilverParrot\Source\Message;
 
-/** How many seconds must lie between two runs, for everybody together and for each person. */
+/**
+ * How many seconds must lie between two runs, for everybody together and for each person; that of a person by their
+ * level, if wanted. Aliases and phrases share it. A refusal does not start it; whoever is let through starts it for the
+ * others.
+ */
 final readonly class Cooldown extends GateSetting
 {
     /** A day: longer pauses are for timers and occasions. */
     public const LONGEST = 86_400;
 
+    public ByLevel $levels;
+
     /**
      * @param  int  $channel  seconds before anybody may use it again; 0: at once
      * @param  int  $person  seconds before the same person may
+     * @param  ByLevel|null  $levels  seconds before the same person may, for those with some levels
+     * @param  Level|null  $passes  whoever has at least this level is held back by none
      */
-    public function __construct(public int $channel = 10, public int $person = 60)
-    {
+    public function __construct(
+        public int $channel = 10,
+        public int $person = 60,
+        ?ByLevel $levels = null,
+        public ?Level $passes = null,
+    ) {
+        $this->levels = $levels ?? ByLevel::of([]);
     }
 
     public static function none(): self
     {
         return new self(0, 0);
+    }
+
+    /** The same with another one for everybody together. */
+    public function forAll(int $seconds): self
+    {
+        return new self($seconds, $this->person, $this->levels, $this->passes);
     }
 
     public static function key(): string
@@ -40,19 +62,23 @@ final readonly class Cooldown extends GateSetting
 
     public static function read(Document $at): self
     {
-        $at->object(['channel', 'person']);
+        $at->object(['channel', 'person', 'levels', 'passes']);
         $usual = new self;
 
         return new self(
             $at->has('channel') ? $at->at('channel')->whole(0, self::LONGEST) : $usual->channel,
             $at->has('person') ? $at->at('person')->whole(0, self::LONGEST) : $usual->person,
+            $at->has('levels') ? ByLevel::read($at->at('levels'), self::LONGEST) : null,
+            $at->has('passes') ? LevelFormat::read($at->at('passes')) : null,
         );
     }
 
     /** Always said: whoever reads a pack wants to know it. */
     public function write(): array
     {
-        return ['channel' => $this->channel, 'person' => $this->person];
+        return ['channel' => $this->channel, 'person' => $this->person]
+            + ($this->levels->numbers === [] ? [] : ['levels' => $this->levels->write()])
+            + ($this->passes === null ? [] : ['passes' => $this->passes->word()]);
     }
 
     public static function schema(): array
@@ -63,20 +89,31 @@ final readonly class Cooldown extends GateSetting
             'description' => 'seconds; 10 and 60 where they are not given',
             'type' => 'object',
             'additionalProperties' => false,
-            'properties' => ['channel' => $seconds, 'person' => $seconds],
+            'properties' => [
+                'channel' => $seconds,
+                'person' => $seconds,
+                'levels' => ByLevel::schema($seconds) + [
+                    'description' => 'seconds for a person with one of these levels; the highest counts',
+                ],
+                'passes' => [
+                    'description' => 'held back from this level on is nobody',
+                    '$ref' => 'pack.schema.json#/$defs/level',
+                ],
+            ],
         ];
     }
 
     public static function typed(mixed $fields): mixed
     {
-        $whole = static function (mixed $text): int|string {
-            $text = is_string($text) ? trim($text) : '';
-
-            return ctype_digit($text) && strlen($text) < 9 ? (int) $text : $text;
-        };
         $fields = is_array($fields) ? $fields : [];
+        $passes = is_string($fields['passes'] ?? null) ? $fields['passes'] : '';
 
-        return ['channel' => $whole($fields['channel'] ?? ''), 'person' => $whole($fields['person'] ?? '')];
+        return [
+            'channel' => TypedFields::whole($fields['channel'] ?? ''),
+            'person' => TypedFields::whole($fields['person'] ?? ''),
+        ]
+            + array_filter(['levels' => ByLevel::typed($fields['levels'] ?? [])])
+            + ($passes === '' ? [] : ['passes' => $passes]);
     }
 
     public function summary(): array
@@ -88,6 +125,19 @@ final readonly class Cooldown extends GateSetting
             ...($this->channel > 0 ? [$channel] : []),
             ...($this->person > 0 ? [$person] : []),
             ...($this->channel === 0 && $this->person === 0 ? [new Message('summary.no-cooldown')] : []),
+            ...array_map(
+                static fn (string $level, int $seconds): Message => new Message('summary.cooldown-of-level', [
+                    'levels' => Level::named($level)?->plural() ?? $level,
+                    'length' => self::length($seconds, 'once-'),
+                ]),
+                array_keys($this->levels->write()),
+                $this->levels->write(),
+            ),
+            ...($this->passes === null || $this->gates() === []
+                ? []
+                : [new Message('summary.cooldown-not-for', [
+                    'levels' => (new LevelRule(atLeast: $this->passes))->inWords(),
+                ])]),
         ];
     }
 
@@ -99,8 +149,12 @@ final readonly class Cooldown extends GateSetting
     public function gates(): array
     {
         return [
-            ...($this->channel > 0 ? [new CooldownGate(GateScope::Channel, $this->channel)] : []),
-            ...($this->person > 0 ? [new CooldownGate(GateScope::Person, $this->person)] : []),
+            ...($this->channel > 0
+                ? [new CooldownGate(GateScope::Channel, $this->channel, passes: $this->passes)]
+                : []),
+            ...($this->person > 0 || array_filter($this->levels->numbers) !== []
+                ? [new CooldownGate(GateScope::Person, $this->person, $this->levels, $this->passes)]
+                : []),
         ];
     }
 
@@ -113,6 +167,7 @@ final readonly class Cooldown extends GateSetting
     private static function length(int $seconds, string $as = ''): Message
     {
         return match (true) {
+            $seconds === 0 => new Message('length.at-once'),
             $seconds % 3600 === 0 => new Message("length.{$as}hours", ['count' => intdiv($seconds, 3600)]),
             $seconds % 60 === 0 => new Message("length.{$as}minutes", ['count' => intdiv($seconds, 60)]),
             default => new Message("length.{$as}seconds", ['count' => $seconds]),

@@ -26,7 +26,7 @@ final readonly class FloodGate implements Gate
         $limit = $this->reach === GateScope::Person ? $flood->person : $flood->channel;
         $owner = $this->reach->owner($context);
         if ($limit === 0 || $owner === null) {
-            return new Open;
+            return new Open(isUsual: true);
         }
         $key = Key::recentAnswers($owner);
         if (! $context->world->memory->knows($key)) {
@@ -44,7 +44,7 @@ final readonly class FloodGate implements Gate
                     $this->name(),
                     $this->reach->scope($context),
                 ),
-            ])
+            ], isUsual: true)
             : $this->closed($context, $limit, $recent[count($recent) - $limit] + Flood::WINDOW_SECONDS * 1000);
     }
 

@@ -25,7 +25,7 @@ abstract readonly class GateSetting extends PackGateSetting
     /** What is wrong with it is noted in the document. */
     abstract public static function read(Document $at): self;
 
-    /** @return array<string, mixed>|bool|int|string|null as read takes it; null where it goes without saying */
+    /** @return array<array-key, mixed>|bool|int|string|null as read takes it; null where it goes without saying */
     abstract public function write(): array|bool|int|string|null;
 
     /** @return array<string, mixed> JSON Schema of what read takes */
@@ -38,6 +38,12 @@ abstract readonly class GateSetting extends PackGateSetting
      *     find
      */
     abstract public static function typed(mixed $fields): mixed;
+
+    /** What it is called where a condition can be added; null where its fields always stand in the form. */
+    public static function condition(): ?string
+    {
+        return null;
+    }
 
     /** @return list<Message> its parts of the sentence that tells of a command: “every 10 s” */
     abstract public function summary(): array;

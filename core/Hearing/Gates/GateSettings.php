@@ -20,9 +20,20 @@ final class GateSettings
      */
     private const KINDS = [
         Enabled::class,
+        Snoozed::class,
         ForLevels::class,
+        ServiceNumber::class,
+        Held::class,
         WhileStream::class,
+        InCategory::class,
+        Hours::class,
+        Dates::class,
+        WhereTyped::class,
+        WordsNeeded::class,
+        AtMost::class,
         Cooldown::class,
+        Cost::class,
+        ByChance::class,
     ];
 
     /** @return list<GateSetting> of every kind, in their order */
@@ -50,11 +61,14 @@ final class GateSettings
         );
     }
 
-    /** @param  Document  $of  what has the settings under their keys, among others */
-    public static function read(Document $of): Gates
+    /**
+     * @param  Document  $of  what has the settings under their keys, among others
+     * @param  list<class-string<GateSetting>>  $kinds  that it may have
+     */
+    public static function read(Document $of, array $kinds = self::KINDS): Gates
     {
         $given = [];
-        foreach (self::KINDS as $kind) {
+        foreach ($kinds as $kind) {
             if ($of->has($kind::key())) {
                 $given[] = $kind::read($of->at($kind::key()));
             }
@@ -63,12 +77,17 @@ final class GateSettings
         return Gates::of(...$given);
     }
 
-    /** @return array<string, mixed> by key, without what goes without saying */
-    public static function write(Gates $gates): array
+    /**
+     * @param  list<class-string<GateSetting>>|null  $kinds  that are written; null for all there are
+     * @return array<string, mixed> by key, without what goes without saying
+     */
+    public static function write(Gates $gates, ?array $kinds = null): array
     {
         $written = [];
         foreach (self::all($gates) as $setting) {
-            $written[$setting::key()] = $setting->write();
+            if ($kinds === null || in_array($setting::class, $kinds, true)) {
+                $written[$setting::key()] = $setting->write();
+            }
         }
 
         return array_filter($written, static fn (mixed $value): bool => $value !== null);

@@ -7,6 +7,7 @@ namespace SilverParrot\Hearing\Gates;
 use SilverParrot\Checks\AbstractCheck;
 use SilverParrot\Checks\CheckContext;
 use SilverParrot\Checks\ReadText;
+use SilverParrot\Hearing\Steps\Perform;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Syntax\Filtered;
 use SilverParrot\Response\Vocabulary\HandlesGaps;
@@ -51,8 +52,11 @@ final readonly class OutcomeOutOfPlace extends AbstractCheck
         foreach ($at->texts as $text) {
             $refusal = $refusals[basename($text->textPath)] ?? null;
             $gives = match (true) {
-                $text->isResponse() => [],
-                $text->textPath === 'if_it_fails' => ['reason'],
+                $text->isResponse() => Perform::givenBefore($text->command, $text->textPath),
+                $text->textPath === 'if_it_fails' => [
+                    'reason',
+                    ...Perform::isIn($text->command) ? ['name', 'needs', 'has', 'nearest'] : [],
+                ],
                 default => ['name', 'reason', ...$refusal->gives ?? []],
             };
             foreach (self::required($text) as $call) {

@@ -36,6 +36,11 @@ final readonly class Say implements Step
         return new CommandResponse([new self($text)], $weight, $id);
     }
 
+    public function runs(): null
+    {
+        return null;
+    }
+
     public function says(): string
     {
         return $this->text;

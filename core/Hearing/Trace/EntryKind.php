@@ -23,12 +23,29 @@ enum EntryKind: string
     /** Its first word is a command's trigger. */
     case Triggered = 'triggered';
 
+    /** A command's phrase stands in it. */
+    case Phrase = 'phrase';
+
     /** A pause between two steps is over. */
     case WentOn = 'went-on';
+
+    /** A timer was due. */
+    case Timer = 'timer';
+
+    /** Another command was run. */
+    case Ran = 'ran';
+
+    /** Something was done besides saying something. */
+    case Did = 'did';
+
+    /** Something is to be done once the answer is kept. */
+    case AskedFor = 'asked-for';
 
     case GateOpen = 'gate-open';
 
     case GateClosed = 'gate-closed';
+
+    case ReplyHeldBack = 'reply-held-back';
 
     /** One of several responses was drawn. */
     case Drew = 'drew';
@@ -38,6 +55,9 @@ enum EntryKind: string
 
     /** A slot had no value. */
     case SlotGap = 'slot-gap';
+
+    /** A reading of a look-up was taken. */
+    case LookedUp = 'looked-up';
 
     /** A condition was looked at. */
     case Choice = 'choice';

@@ -6,7 +6,11 @@ namespace SilverParrot\Hearing\Trace;
 
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Hearing\Gates\GateRefusal;
+use SilverParrot\Hearing\Phrases\PhraseMatch;
 use SilverParrot\Hearing\TriggerMatch;
+use SilverParrot\Lookup\Lookup;
+use SilverParrot\Lookup\ReadingOrigin;
+use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
@@ -21,8 +25,8 @@ use SilverParrot\Value\Value;
 final class Trace implements SlotTrace
 {
     /**
-     * @var list<Entry|array{Pack, string}|array{string, Span, string|null, null|bool|int|string|Value}|array{string,
-     *     Span, bool}> what slots said and choices chose is put into words only when somebody asks
+     * @var list<Entry|LookedUp|array{Pack, string}|array{string, Span, bool}|array{string, Span, string|null,
+     *     null|bool|int|string|Value}> what slots said and choices chose is put into words only when somebody asks
      */
     private array $entries = [];
 
@@ -36,6 +40,7 @@ final class Trace implements SlotTrace
         foreach ($this->entries as $entry) {
             $entries[] = match (true) {
                 $entry instanceof Entry => $entry,
+                $entry instanceof LookedUp => $entry->entry(),
                 count($entry) === 2 => self::ofNothing(...$entry),
                 count($entry) === 3 => self::ofChoice(...$entry),
                 default => self::ofSlot(...$entry),
@@ -43,6 +48,12 @@ final class Trace implements SlotTrace
         }
 
         return $entries;
+    }
+
+    /** What came of it later is told with it. */
+    public function goesOnWith(self $later): void
+    {
+        array_push($this->entries, ...$later->entries);
     }
 
     public function heard(ChatLine $line): void
@@ -75,6 +86,27 @@ final class Trace implements SlotTrace
         $this->add(EntryKind::Triggered, ['trigger' => $triggered->command->trigger, 'typed' => $triggered->typed]);
     }
 
+    public function said(PhraseMatch $said): void
+    {
+        $this->add(EntryKind::Phrase, ['trigger' => $said->command->trigger, 'phrase' => $said->phrase->text]);
+    }
+
+    public function timer(string $name): void
+    {
+        $this->add(EntryKind::Timer, ['timer' => $name]);
+    }
+
+    public function ran(string $trigger): void
+    {
+        $this->add(EntryKind::Ran, ['trigger' => $trigger]);
+    }
+
+    /** @param  bool  $isLater  whether it is only done once the answer is kept */
+    public function did(Message $what, bool $isLater): void
+    {
+        $this->add($isLater ? EntryKind::AskedFor : EntryKind::Did, ['deed' => $what]);
+    }
+
     public function wentOn(string $trigger): void
     {
         $this->add(EntryKind::WentOn, ['trigger' => $trigger]);
@@ -89,6 +121,12 @@ final class Trace implements SlotTrace
                 'why' => $closed->reason,
                 'opens' => $closed->opens,
             ]);
+    }
+
+    /** A refusal was told a moment ago, or too much was answered. */
+    public function replyHeldBack(): void
+    {
+        $this->add(EntryKind::ReplyHeldBack, []);
     }
 
     public function drew(int $index, int $of): void
@@ -116,6 +154,15 @@ final class Trace implements SlotTrace
         return $value instanceof Gap
             ? new Entry(EntryKind::SlotGap, $data + ['why' => $value->message()])
             : new Entry(EntryKind::Slot, $data + ['text' => (string) $text]);
+    }
+
+    public function lookedUp(
+        Lookup $lookup,
+        Request $request,
+        null|bool|int|string|Value $value,
+        ?ReadingOrigin $origin,
+    ): void {
+        $this->entries[] = new LookedUp($lookup, $request, $value, $origin);
     }
 
     public function choice(Span $span, bool $holds): void

@@ -6,7 +6,9 @@ namespace SilverParrot\Response\Evaluation;
 
 use Random\Randomizer;
 use SilverParrot\Chat\Person;
+use SilverParrot\Lookup\Lookup;
 use SilverParrot\Lookup\Request;
+use SilverParrot\Lookup\TellsOrigins;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\PendingChanges;
@@ -26,6 +28,9 @@ final class EvaluationContext
 {
     /** Whether something that it asked for is not there yet. */
     public bool $lacks = false;
+
+    /** Whether what the slot says was made of a fact or an item that holds what people typed. */
+    private bool $isMadeOfOthers = false;
 
     /** What it has changed so far; null where that is nothing. */
     public ?PendingChanges $changed = null;
@@ -119,6 +124,19 @@ final class EvaluationContext
         return $reading;
     }
 
+    /** A reading of a look-up, which the why tells more of. */
+    public function lookUp(Lookup $lookup, Request $request): null|bool|int|string|Value
+    {
+        $value = $this->read($request);
+        if ($this->trace !== null && ! ($value instanceof Gap && $value->isPending())) {
+            $readings = $this->world->readings;
+            $origin = $readings instanceof TellsOrigins ? $readings->originOf($request) : null;
+            $this->trace->lookedUp($lookup, $request, $value, $origin);
+        }
+
+        return $value;
+    }
+
     public function isInside(string $place): bool
     {
         return isset($this->within[$place]);
@@ -143,6 +161,24 @@ final class EvaluationContext
         return $inside;
     }
 
+    /** The same for what is asked of the parrot's own accord: nobody asks, and nobody has typed anything. */
+    public function unprompted(string $place): self
+    {
+        $alone = new self(
+            $this->world,
+            Invocation::of(null),
+            "{$this->textPath}/$place",
+            $this->needed,
+            null,
+            $this->own,
+        );
+        $alone->within = $this->within;
+        $alone->changed = $this->changed;
+        $alone->work = $this->work;
+
+        return $alone;
+    }
+
     /** What was done inside counts here. */
     public function takeFrom(self $inside): void
     {
@@ -156,9 +192,24 @@ final class EvaluationContext
         return $this->printer ??= new Printer($this->world->pack->channel);
     }
 
+    public function beginSlot(): void
+    {
+        $this->isMadeOfOthers = false;
+    }
+
+    /** Whether a text that the slot says may be of people: behind a filter it does not know any more who typed it. */
+    public function isMadeOfOthers(): bool
+    {
+        return $this->isMadeOfOthers;
+    }
+
     /** A value as it is said; texts, whole numbers and people, which are nearly all, need no language. */
     public function print(null|bool|int|string|Value $value): string
     {
+        if ($value instanceof Said) {
+            $this->isMadeOfOthers = $this->isMadeOfOthers || $value->isOfPeople();
+        }
+
         return match (true) {
             is_string($value) => $value,
             is_int($value) => (string) $value,

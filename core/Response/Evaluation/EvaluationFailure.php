@@ -9,6 +9,7 @@ use SilverParrot\Source\Message;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\Number;
+use SilverParrot\Value\Value;
 
 /** A response that cannot be said after all. Caught where responses are said; nothing of it is kept. */
 final class EvaluationFailure extends \Exception
@@ -17,19 +18,33 @@ final class EvaluationFailure extends \Exception
      * @param  string  $reason  a code, the same for good
      * @param  array<string, int|string|Message>  $data  what stands in its sentence
      * @param  string  $says  its sentence, where that is another than its reason's
+     * @param  Message|null  $told  its sentence, where that was told already
+     * @param  array<string, null|bool|int|string|Message|Value>  $outcome  what the reply to it may name
      */
     private function __construct(
         public readonly string $reason,
         public readonly ?Span $span,
         private readonly array $data = [],
         private readonly string $says = '',
+        private readonly ?Message $told = null,
+        public readonly array $outcome = [],
     ) {
         parent::__construct($reason);
     }
 
     public function message(): Message
     {
-        return new Message('failures.'.($this->says === '' ? $this->reason : $this->says), $this->data);
+        return $this->told ?? new Message('failures.'.($this->says === '' ? $this->reason : $this->says), $this->data);
+    }
+
+    /**
+     * Something was not done.
+     *
+     * @param  array<string, null|bool|int|string|Message|Value>  $outcome
+     */
+    public static function refused(Message $why, array $outcome): self
+    {
+        return new self('refused', null, told: $why, outcome: $outcome);
     }
 
     public static function gap(Gap $gap, Span $span): self
@@ -97,6 +112,24 @@ final class EvaluationFailure extends \Exception
     public static function countedAlready(int $left, Span $span): self
     {
         return new self('counted-already', $span, ['left' => $left]);
+    }
+
+    /** @param  string  $who  those who may: "moderators and up"; empty where each may change their own alone */
+    public static function mayNotChange(string $name, string $who, Span $span): self
+    {
+        return $who === ''
+            ? new self('may-not-change', $span, ['name' => $name], 'only-their-own')
+            : new self('may-not-change', $span, ['name' => $name, 'who' => $who]);
+    }
+
+    /** @param  string  $limits  in words: "from 0 to 120" */
+    public static function outsideLimits(string $name, int|Number $number, string $limits, Span $span): self
+    {
+        return new self('outside-limits', $span, [
+            'name' => $name,
+            'number' => Number::digits($number),
+            'limits' => $limits,
+        ]);
     }
 
     public static function tooMuchWork(): self

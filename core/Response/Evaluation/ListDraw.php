@@ -8,9 +8,11 @@ use Random\Randomizer;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
+use SilverParrot\Pack\AddedItems;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\DrawTable;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Response\RenderedResponse;
 use SilverParrot\Source\Span;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
@@ -25,14 +27,43 @@ final class ListDraw
     /** Orders that are tried for one that does not begin with the item that came last. */
     private const TRIES = 20;
 
+    /** The list with what was added to it in the chat; null while that is not fetched yet. */
+    public static function whole(TextList $list, EvaluationContext $run): ?TextList
+    {
+        return match (true) {
+            ! $list->isFromChat => $list,
+            $run->knows(Key::addedItems($list->id)) => $list->with(AddedItems::in($run->memory(), $list)),
+            default => null,
+        };
+    }
+
     public static function from(TextList $list, Span $span, EvaluationContext $run): string|Said|Gap
+    {
+        $next = self::next($list, $span, $run);
+        if ($next instanceof Gap) {
+            return $next;
+        }
+
+        return $next[1] ? self::say($list, $next[0], $run) : self::text($list, $next[0], $run);
+    }
+
+    /** Where the next one stands, which is not counted: how far was drawn is kept all the same. */
+    public static function place(TextList $list, Span $span, EvaluationContext $run): int|Gap
+    {
+        $next = self::next($list, $span, $run);
+
+        return $next instanceof Gap ? $next : $next[0];
+    }
+
+    /** @return array{int, bool}|Gap its place, and whether it was drawn now */
+    private static function next(TextList $list, Span $span, EvaluationContext $run): array|Gap
     {
         $draws = $list->draws;
         if ($draws === null) {
             return new Gap(GapReason::EmptyList, ['name' => $list->name]);
         }
         if ($list->order === DrawOrder::Free) {
-            return self::say($list, $draws->byWeight($run->draw($span)), $run);
+            return [$draws->byWeight($run->draw($span)), true];
         }
         $key = self::position($list, $run);
         if (! $run->knows($key)) {
@@ -47,7 +78,7 @@ final class ListDraw
             : null;
         if ($todays !== null) {
             // The same once more is no draw.
-            return self::text($list, $todays, $run);
+            return [$todays, false];
         }
         [$place, $more] = match ($list->order) {
             DrawOrder::InTurn => self::inTurn(
@@ -64,7 +95,30 @@ final class ListDraw
             new Change($key, $kept, ['last' => $list->items[$place]->id] + $more, "list.{$list->name}", 'channel'),
         );
 
-        return self::say($list, $place, $run);
+        return [$place, true];
+    }
+
+    /**
+     * @param  null|bool|int|string|array<string, mixed>  $kept  how far it was drawn
+     * @return int|null how many items come before the first comes again; null where none is sure to come
+     */
+    public static function toCome(TextList $list, null|bool|int|string|array $kept): ?int
+    {
+        $draws = $list->draws;
+        $isRound = $list->order === DrawOrder::Shuffled || $list->order === DrawOrder::InTurn;
+        if ($draws === null || ! $isRound) {
+            return null;
+        }
+        $position = is_array($kept) ? $kept : [];
+        $last = is_string($position['last'] ?? null) ? $position['last'] : '';
+        if ($list->order === DrawOrder::InTurn) {
+            $place = is_int($position['place'] ?? null) ? $position['place'] : -1;
+
+            return count($list->items) - 1 - ($draws->placeOf($last) ?? max(-1, $place - 1));
+        }
+        $round = is_string($position['round'] ?? null) ? $position['round'] : '';
+
+        return $round === '' ? count($list->items) : $draws->left($round, $last, self::luck($position));
     }
 
     /** One a day is of each person, and others where their author says so. Nobody at all shares the channel’s. */
@@ -88,9 +142,20 @@ final class ListDraw
 
     public static function text(TextList $list, int $place, EvaluationContext $run): string|Said|Gap
     {
-        $text = $list->items[$place]->text;
+        $item = $list->items[$place];
 
-        return $list->isResponses ? $run->own->say($text, "list.{$list->name}", $run) : $text;
+        return match (true) {
+            // What people have added stays theirs: a chat is not to take it for an instruction.
+            $item->isPlain => new Said(new RenderedResponse([$item->text])),
+            $list->isResponses => $run->own->say($item->text, "list.{$list->name}", $run),
+            default => $item->text,
+        };
+    }
+
+    /** @param  array<string, mixed>  $position */
+    private static function luck(array $position): float
+    {
+        return is_string($position['at'] ?? null) && is_numeric($position['at']) ? (float) $position['at'] : INF;
     }
 
     /**
@@ -118,8 +183,7 @@ final class ListDraw
         Randomizer $luck,
     ): array {
         $round = is_string($position['round'] ?? null) ? $position['round'] : '';
-        $at = is_string($position['at'] ?? null) && is_numeric($position['at']) ? (float) $position['at'] : INF;
-        $next = $round === '' ? null : $draws->after($round, $last, $at);
+        $next = $round === '' ? null : $draws->after($round, $last, self::luck($position));
         if ($next === null) {
             $tries = 0;
             do {

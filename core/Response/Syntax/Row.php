@@ -65,10 +65,11 @@ final readonly class Row
         $pieces = $this->pieces;
         $trace = $run->trace;
         foreach ($this->fills as $at => $fill) {
+            $run->beginSlot();
             $value = $fill($run);
             // Texts and people are nearly all there is.
             if (is_string($value)) {
-                $pieces[$at] = $value;
+                $pieces[$at] = $run->isMadeOfOthers() ? new RenderedResponse([$value]) : $value;
             } else {
                 $pieces[$at] = $value instanceof Person ? $value->name : $this->printed($value, $at, $run);
             }

@@ -31,7 +31,7 @@ abstract readonly class Name
         return 2;
     }
 
-    /** @return list<string> what the last of three parts can be; empty where it can be anything */
+    /** @return list<string> what the last part of the longest path can be; empty where it can be anything */
     public function lastParts(): array
     {
         return [];
@@ -41,9 +41,10 @@ abstract readonly class Name
     final public function takesPath(array $folded): bool
     {
         $last = $this->lastParts();
+        $longest = $this->longestPath();
 
-        return count($folded) <= $this->longestPath()
-            && (! isset($folded[2]) || $last === [] || in_array($folded[2], $last, true));
+        return count($folded) <= $longest
+            && (! isset($folded[$longest - 1]) || $last === [] || in_array($folded[$longest - 1], $last, true));
     }
 
     /** What it can be and how long it gets, known before anybody says a line. */

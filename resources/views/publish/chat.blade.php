@@ -1,6 +1,6 @@
 @php
     $mayWrite = auth()->user()->can('write', $channel);
-    $troubles = ['drop' => 'drop all connections', 'delay' => 'deliver lines late', 'twice' => 'deliver each line twice', 'slow' => 'answer details slowly', 'refuse' => 'refuse whoever comes'];
+    $troubles = ['drop' => 'drop all connections', 'delay' => 'deliver lines late', 'twice' => 'deliver each line twice', 'slow' => 'answer details slowly', 'refuse' => 'refuse whoever comes', 'deny' => 'not let the parrot change the stream'];
 @endphp
 <x-book :title="'Chat · '.$channel->name" :channel="$channel" room="publish">
     <main class="book is-even">
@@ -28,6 +28,7 @@
                     </select></p>
                     <label class="visually-hidden" for="air-text">A line for the real chat</label>
                     <input dir="auto" id="air-text" name="text" class="blank wide" placeholder="a line for the real chat" maxlength="500" value="{{ old('text') }}" aria-describedby="air-problem" @error('text') aria-invalid="true" @enderror>
+                    <label class="small"><input type="checkbox" name="whisper" value="1" @checked(old('whisper'))> as a whisper</label>
                     <button class="strong">Say</button>
                 </form>
                 <p class="problem" id="air-problem" role="status">{{ $errors->first('text') ?: $errors->first('as') }}</p>

@@ -49,6 +49,18 @@
                     <p class="save-bar"><button class="strong" @disabled($between->isLooking() || ($waiting > 0 && $leftOut === $waiting))>Publish</button> <span class="small">{{ match (true) { $waiting === 0 => '', $between->isLooking() => 'when everything has been checked', $leftOut === $waiting => 'Fix the '.($leftOut === 1 ? 'error' : 'errors').' first.', $leftOut > 0 => $count($leftOut, 'change', 'changes').' with errors left out; what is not ticked stays in the draft', ! $mayChoose => $count($waiting, 'change', 'changes'), default => 'what is not ticked stays in the draft' } }}</span></p>
                 @endif
             </form>
+            @inject('unready', App\Publish\UnreadyLookups::class)
+            @php($waitingLookups = $unready->of($channel))
+            @if ($waitingLookups !== [])
+                <h2>Look-ups</h2>
+                <ul class="ruled">@foreach ($waitingLookups as $one)<li><a href="{{ route('remember.lookups', [$channel, 'edit' => $one['id']]) }}">lookup.{{ $one['name'] }}</a> {{ $one['why'] }}.</li>@endforeach</ul>
+            @endif
+            @inject('hosts', App\Publish\HostsInUse::class)
+            @php($asked = $hosts->of($channel))
+            @if ($asked !== [])
+                <h2>Who may be asked</h2>
+                <ul class="ruled">@foreach ($asked as $host => $lookups)<li><b>{{ $host }}</b> <span class="small">{{ $lookups === [] ? 'used by no look-up' : 'for' }} @foreach ($lookups as $id => $name)<a href="{{ route('remember.lookups', [$channel, 'edit' => $id]) }}">lookup.{{ $name }}</a>{{ $loop->last ? '' : ', ' }}@endforeach</span></li>@endforeach</ul>
+            @endif
             @include('write.partials.looking', ['found' => $between->findings, 'again' => route('publish', $channel)])
             @if ($between->findings->left === 0 && $between->left > 0)
                 <p class="looking" role="status" hx-get="{{ route('publish', $channel) }}" hx-trigger="load delay:300ms" hx-select="#left-page" hx-target="#left-page" hx-swap="outerHTML"><progress max="{{ $between->expectations }}" value="{{ $between->expectations - $between->left }}"></progress>

@@ -1,13 +1,12 @@
 @php
     $mayWrite = auth()->user()->can('write', $channel);
-    $orders = ['free' => 'drawn freely, each time anew', 'no_repeat' => 'never the same twice running', 'shuffled' => 'shuffled: all once, then shuffled anew', 'in_turn' => 'in turn', 'one_a_day' => 'one a day for each person'];
     $query = array_filter(['find' => $find, 'page' => $page > 1 ? $page : null]);
 @endphp
 <x-book :title="'list.'.$list->name.' · '.$channel->name" :channel="$channel" room="remember">
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Items">
             <div class="page-head"><h1>list.{{ $list->name }}</h1> @include('remember.partials.pages')</div>
-            <p class="small">{{ ucfirst($orders[$list->draw_order->value]) }}{{ $list->each_viewer ? ', a place for each viewer' : '' }}{{ $list->responses ? ', with slots filled in' : '' }}.</p>
+            <p class="small">Drawn {{ __('orders.'.$list->draw_order->value) }}{{ $list->each_viewer ? ', a place for each viewer' : '' }}{{ $list->responses ? ', with slots filled in' : '' }}.@if ($mayWrite) <a href="{{ route('remember', [$channel, 'kind' => 'lists', 'edit' => $list->stable_id]) }}#named-lists">Change it</a>@endif</p>
             <form method="get" action="{{ route('remember.list', [$channel, $list->stable_id]) }}" class="find" role="search">
                 <input type="search" name="find" value="{{ $find }}" aria-label="Search the items" placeholder="part of an item" maxlength="200" dir="auto"> <button class="plain">Search</button>
                 @if ($find !== '')<a href="{{ route('remember.list', [$channel, $list->stable_id]) }}">Show all</a>@endif
@@ -30,6 +29,18 @@
                 @endforelse
             </ul>
             @if ($pages > 1)<p class="small">@if ($page > 1)<a href="{{ route('remember.list', array_filter([$channel, $list->stable_id, 'find' => $find, 'page' => $page - 1])) }}">Back</a> @endif page {{ $page }} of {{ $pages }}, {{ number_format($count) }} items @if ($page < $pages)<a href="{{ route('remember.list', array_filter([$channel, $list->stable_id, 'find' => $find, 'page' => $page + 1])) }}">Next</a>@endif</p>@endif
+            @if ($list->from_chat)
+                <h2 class="group" id="from-chat">Added from chat</h2>
+                <ul class="ruled">
+                    @forelse ($fromChat as $item)
+                        <li><span dir="auto">{{ $item->text }}</span>
+                            @if ($mayWrite)<form method="post" action="{{ route('remember.list.from-chat', [$channel, $list->stable_id, $item->id]) }}" class="inline controls">@csrf @method('put')<button class="as-link" name="do" value="keep" aria-label="keep {{ $item->text }}">keep</button> <button class="as-link" name="do" value="delete" aria-label="delete {{ $item->text }}">delete</button></form>@endif</li>
+                    @empty
+                        <li>Nothing yet. A command can add items: on its page, choose “do something first”.</li>
+                    @endforelse
+                </ul>
+                @if ($fromChat !== [])<p class="small">They come up like the others, and aren’t part of any edition until you keep them.</p>@endif
+            @endif
             @include('partials.changes', ['kind' => 'lists'])
         </section>
         <section class="page facing" id="right-page" aria-label="How often each came up">

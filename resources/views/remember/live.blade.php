@@ -23,6 +23,7 @@
                     <li>None yet.</li>
                 @endforelse
             </ul>
+            @include('partials.changes', ['kind' => 'live_addresses'])
         </section>
         <section class="page facing" id="right-page" aria-label="Make one">
             @if ($mayWrite)

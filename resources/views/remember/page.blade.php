@@ -10,7 +10,7 @@
             <form method="get" action="{{ route('remember', $channel) }}" class="find" role="search"><input type="search" name="find" value="{{ $find }}" aria-label="Search everything by a word" placeholder="any word of a name, a text, an item or a command" maxlength="100" dir="auto"> <button class="plain">Search</button> @if ($find !== '')<a href="{{ route('remember', $channel) }}">Show all</a>@endif</form>
             <p class="small">What is remembered on the air, not in a rehearsal.</p>
             @php($kinds = App\Storage\Definitions\Named\NamedDefinition::all())
-            @foreach (['Facts' => $kinds[0], 'Lists' => $kinds[1], 'Viewer fields' => $kinds[4], 'Goods' => $kinds[5]] as $heading => $kind)
+            @foreach (['Facts' => $kinds[0], 'Lists' => $kinds[1], 'Viewer fields' => $kinds[4]] + ($find === '' ? [] : ['Goods' => $kinds[5]]) as $heading => $kind)
                 <h2>{{ $heading }}</h2>
                 @include('remember.partials.named')
             @endforeach
@@ -21,7 +21,6 @@
                 @forelse ($counters as $one)
                     @php($counter = $one['counter'])
                     <li><b>counter.{{ $counter->name }}</b>
-                        <span class="small">{{ $one['about'] }}</span>
                         @forelse ($one['numbers'] as $number)
                             @include('remember.partials.count')
                         @empty
@@ -71,6 +70,7 @@
                 </form>
             @endif
             @include('partials.changes', ['kind' => 'emotes'])
+            <p class="small"><a href="{{ route('remember.moving', $channel) }}">Moving house: take all that is remembered along</a></p>
         </section>
         <section class="page facing" id="right-page" aria-label="History">
             <div class="page-head"><h2>History</h2></div>

@@ -14,7 +14,7 @@
             <ul class="ruled">
                 @forelse ($person['fields'] as $field)
                     @php($bag = App\Remember\Viewers\FieldValueRequest::bag($field['id']))
-                    <li>@if ($mayWrite)<form method="post" action="{{ route('remember.person.field', [$channel, $viewer]) }}" class="remembered">@csrf @method('put')<input type="hidden" name="field" value="{{ $field['id'] }}"><span>{{ $field['name'] }}</span> <x-blank name="value" :bag="$bag" :label="$field['name']" :value="$field['value']" maxlength="500" size="18" /> <button class="as-link" aria-label="set {{ $field['name'] }}">set</button></form><x-problem name="value" :bag="$bag" />@else{{ $field['name'] }}: {{ $field['value'] === '' ? 'nothing' : $field['value'] }}@endif</li>
+                    <li>@if ($mayWrite && $field['byHand'])<form method="post" action="{{ route('remember.person.field', [$channel, $viewer]) }}" class="remembered">@csrf @method('put')<input type="hidden" name="field" value="{{ $field['id'] }}"><span>{{ $field['name'] }}</span> <x-blank name="value" :bag="$bag" :label="$field['name']" :value="$field['value']" maxlength="500" size="18" /> <button class="as-link" aria-label="set {{ $field['name'] }}">set</button></form><x-problem name="value" :bag="$bag" />@else{{ $field['name'] }}: {{ $field['value'] === '' ? 'nothing' : $field['value'] }}@endif</li>
                 @empty
                     <li>No fields yet: they are made in Memory.</li>
                 @endforelse

@@ -18,7 +18,8 @@
                                 @php($day = $date->format('Y-m-d'))
                                 @php($isOff = in_array($day, $plan->daysOff, true))
                                 <td @class(['is-today' => $day === $today, 'is-past' => $day < $today])><span class="small">{{ $date->format($at === 0 && $week === 0 || $date->format('j') === '1' ? 'j M' : 'j') }}</span>
-                                    @foreach ($on[$day] ?? [] as [$time, $stream])<div title="{{ $stream->title }}">{{ $time }}</div>@endforeach
+                                    @foreach ($on[$day] ?? [] as [$time, $stream])<div title="{{ $stream->title }}">{{ $time }}@if ($mayWrite && $day >= $today && count($on[$day]) > 1 && $stream->isWeekly())<form method="post" action="{{ route('remember.plan.day', [$channel, $day]) }}" class="inline">@csrf<input type="hidden" name="at" value="{{ $stream->at }}"><button class="as-link small" aria-label="this one off: {{ $time }}, {{ $date->format('l j F') }}">off</button></form>@endif</div>@endforeach
+                                    @foreach ($off[$day] ?? [] as $time)<div class="small">{{ $time }} off @if ($mayWrite && $day >= $today)<form method="post" action="{{ route('remember.plan.day', [$channel, $day]) }}" class="inline">@csrf<input type="hidden" name="at" value="{{ $time }}"><button class="as-link small" aria-label="on again: {{ $time }}, {{ $date->format('l j F') }}">on again</button></form>@endif</div>@endforeach
                                     @if ($mayWrite && $day >= $today && ($isOff || isset($on[$day])))<form method="post" action="{{ route('remember.plan.day', [$channel, $day]) }}">@csrf<button class="as-link small" aria-label="{{ $isOff ? 'off, on again' : 'day off' }}: {{ $date->format('l j F') }}">{{ $isOff ? 'off' : 'day off' }}</button></form>@elseif ($isOff)<div class="small">off</div>@endif</td>
                             @endfor
                         </tr>

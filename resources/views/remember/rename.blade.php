@@ -2,7 +2,7 @@
 <x-book :title="'Rename · '.$channel->name" :channel="$channel" room="remember" :address="route('remember', $channel)">
     <main class="book is-single">
         <section class="page" id="left-page" aria-label="What the new name changes">
-            <div class="page-head"><h1>Rename {{ $kind->prefix() }}.{{ $from }} to {{ $kind->prefix() }}.{{ $to }}</h1> <a class="plain" href="{{ route('remember', $channel) }}">Cancel</a></div>
+            <div class="page-head"><h1>Rename {{ $from }} to {{ $to }}</h1> <a class="plain" href="{{ $back }}">Cancel</a></div>
             <p>It is renamed in {{ implode(' and ', array_filter([$uses === [] ? '' : (count($uses) === 1 ? 'one command' : count($uses).' commands'), $owns === [] ? '' : (count($owns) === 1 ? 'one text' : count($owns).' texts').' said as responses'])) }} too. What it has kept stays.</p>
             <ul class="ruled">
                 @foreach ($uses as $use)
@@ -11,8 +11,8 @@
                 @endforeach
                 @foreach ($owns as [$where, $before, $after])<li><b>{{ $where }}</b> <div class="field-change">@include('publish.partials.changed-words')</div></li>@endforeach
             </ul>
-            <form method="post" action="{{ route('remember.named.update', [$channel, $kind->key(), $stable]) }}">@csrf @method('put')
-                @foreach ($typed as $field => $value)<input type="hidden" name="{{ $field }}" value="{{ is_string($value) ? $value : '' }}">@endforeach
+            <form method="post" action="{{ $action }}">@csrf @method('put')
+                @foreach (Illuminate\Support\Arr::dot($typed) as $field => $value)<input type="hidden" name="{{ preg_replace('/\.([^.]*)/', '[$1]', $field) }}" value="{{ is_string($value) ? $value : '' }}">@endforeach
                 <input type="hidden" name="confirmed" value="1">
                 <p><button class="strong">Rename</button></p>
             </form>

@@ -2,6 +2,13 @@
     $isNew = $row === null;
     $mayWrite = auth()->user()->can('write', $channel);
     $sum = array_sum(array_map(fn ($one) => $one->weight, $command->responses));
+    $gates = SilverParrot\Hearing\Gates\GateSettings::all($command->gates);
+    $given = [];
+    foreach ($gates as $setting) {
+        if ($setting::condition() !== null && ($setting->write() !== null || isset($problems['gates.'.$setting::key()]))) {
+            $given[$setting::key()] = true;
+        }
+    }
     $responses = $command->responses === [] ? [SilverParrot\Hearing\Steps\Say::response('')] : $command->responses;
 @endphp
 <x-book :title="($isNew ? 'New command' : $command->trigger).' · '.$channel->name" :channel="$channel" room="write" :address="$isNew ? route('write.new', $channel) : route('write.command', [$channel, $row])">
@@ -27,7 +34,11 @@
             </div>
             @if ($isNew) @include('partials.first-steps') @endif
             @if ($isNew && $problems === [] && ! $conflict)
-                <p class="samples">Begin with @foreach (SilverParrot\Hearing\Sample::cases() as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}">{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.</p>
+                <div class="samples">Begin with @foreach (SilverParrot\Hearing\Sample::FIRST as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}">{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, or with nothing.
+                    <details class="small"><summary>More to begin with</summary>@foreach (array_filter(SilverParrot\Hearing\Sample::cases(), fn ($one) => ! in_array($one, SilverParrot\Hearing\Sample::FIRST, true)) as $sample)<a href="{{ route('write.new', ['channel' => $channel, 'sample' => $sample->value]) }}">{{ $sample->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach</details></div>
+            @endif
+            @if ($inChat)
+                <p class="notice">{{ ($inChat->viewer->name ?? '') ?: ($inChat->viewer->login ?? 'Somebody') }} changed it from chat, {{ $inChat->asked_at->setTimezone($channel->zone)->format('j M, H:i') }}. <a href="{{ route('write.from-chat', $channel) }}#effect-{{ $inChat->id }}">Look at it</a></p>
             @endif
             <form id="command" method="post" action="{{ $isNew ? route('write.store', $channel) : route('write.update', [$channel, $row]) }}" data-command="{{ $row?->id ?? 'new' }}" data-channel="{{ $channel->id }}" data-revision="{{ $revision }}"
                 data-preview="{{ route('write.preview', $channel) }}" data-reference="{{ route('write.reference', $channel) }}" @if (session('saved')) data-saved @endif @if ($conflict || $problems !== []) data-unsaved @endif autocomplete="off" novalidate>
@@ -37,16 +48,29 @@
                 <input type="hidden" name="command" value="{{ $row?->id ?? 0 }}">
                 <input type="hidden" name="focus" value="0">
                 <fieldset @disabled(! $mayWrite)>
-                <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="200" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(' ', $command->triggers->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with spaces between" spellcheck="false"></h1>
+                <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="200" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(', ', $command->triggers->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with commas between" spellcheck="false"></h1>
                 @foreach (array_merge($problems['trigger'] ?? [], $problems['aliases'] ?? []) as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <p class="problem" data-taken hidden></p>
-                <p class="who">
-                    @foreach (SilverParrot\Hearing\Gates\GateSettings::all($command->gates) as $setting)
-                        @include('write.gates.'.$setting::key(), ['setting' => $setting])
+                <p class="small alias-offers" data-alias-offers hidden></p>
+                <details class="small phrases" data-phrases data-trial-of="{{ route('write.phrases', $channel) }}" @if ($command->triggers->phrases !== [] || $command->triggers->isNameOnly || isset($problems['phrases'])) open @endif><summary>or when somebody says …</summary>
+                    <div data-phrase-rows>
+                        @foreach ($command->triggers->phrases ?: [new SilverParrot\Pack\Phrase('')] as $index => $phrase)
+                            @include('write.partials.phrase')
+                        @endforeach
+                    </div>
+                    <template data-phrase-template>@include('write.partials.phrase', ['index' => 99, 'phrase' => new SilverParrot\Pack\Phrase('')])</template>
+                    @foreach ($problems['phrases'] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
+                    <p class="small"><button type="button" class="as-link" data-add-phrase>Add a phrase</button> · <code>..</code> leaves out up to {{ SilverParrot\Hearing\Phrases\PhraseSyntax::GAP }} words, <code>(boat/ship)</code> is either.</p>
+                    <p class="small"><label><input type="checkbox" name="name_only" value="1" @checked($command->triggers->isNameOnly)> It has no trigger: only phrases and other commands set it off, and what stands above is its name</label></p>
+                </details>
+                <div class="who">
+                    @foreach ($gates as $setting)
+                        @if ($setting::condition() === null) @include('write.gates.'.$setting::key(), ['setting' => $setting]) @endif
                     @endforeach
-                    The parrot says:</p>
-                @foreach (SilverParrot\Hearing\Gates\GateSettings::all($command->gates) as $setting)
-                    @foreach ($problems['gates.'.$setting::key()] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
+                    @include('write.partials.conditions')
+                    The parrot says:</div>
+                @foreach ($gates as $setting)
+                    @if ($setting::condition() === null) @foreach ($problems['gates.'.$setting::key()] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach @endif
                 @endforeach
                 <div data-responses @class(['is-several' => count($responses) > 1])>
                     @foreach ($responses as $index => $response)
@@ -56,7 +80,7 @@
                 @foreach ($problems['responses'] ?? [] as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <template data-response-template>@include('write.partials.response', ['index' => 99, 'response' => SilverParrot\Hearing\Steps\Say::response(''), 'several' => true])</template>
                 </fieldset>
-                <p class="small">@if ($mayWrite)<button type="button" class="as-link" data-add-response>Add a random reply</button> · @endif<button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What you can use here</button> · <a class="as-link" href="{{ route('write.help', $channel) }}" target="_blank">Ten examples</a></p>
+                <p class="small">@if ($mayWrite)<button type="button" class="as-link" data-add-response>Add a random reply</button> · @endif<button type="button" class="as-link" data-open-reference aria-expanded="false" aria-controls="reference">What you can use here</button> · <a class="as-link" href="{{ route('write.help', $channel) }}" target="_blank">Ten examples</a> <label data-order @if (count($responses) < 2) hidden @endif>Drawn <select name="order" class="blank" aria-label="How the replies are drawn" @disabled(! $mayWrite)>@foreach (SilverParrot\Pack\DrawOrder::cases() as $order)<option value="{{ $order->value }}" @selected($command->order === $order)>{{ __('orders.'.$order->value) }}</option>@endforeach</select></label></p>
                 <div class="preview-head small">
                     <label>Preview for <select name="person" class="blank" aria-label="Preview for whom">
                         <option value="">anyone allowed</option>
@@ -68,8 +92,12 @@
                 <div id="preview" class="preview" aria-live="polite">@include('write.partials.preview')</div>
                 <fieldset @disabled(! $mayWrite)>
                 <div class="otherwise">
-                    @foreach (SilverParrot\Hearing\Gates\GateSettings::refusals() as $key => $refusal)
-                        @include('write.partials.reply', ['name' => "refusals[$key]", 'place' => "refusals/$key", 'when' => $refusal->when, 'text' => $command->refusals[$key] ?? ''])
+                    @foreach ($gates as $setting)
+                        @continue($setting::refusal() === null)
+                        @php($refusal = $setting::refusal())
+                        <div data-reply-of="{{ $setting::key() }}" @if ($setting::condition() !== null && ! isset($given[$setting::key()]) && ($command->refusals[$refusal->key] ?? '') === '') hidden @endif>
+                            @include('write.partials.reply', ['name' => "refusals[{$refusal->key}]", 'place' => "refusals/{$refusal->key}", 'when' => $refusal->when, 'text' => $command->refusals[$refusal->key] ?? '', 'key' => $refusal->key, 'ofChannel' => $channel->refusals[$refusal->key] ?? '', 'isSilent' => ($command->refusals[$refusal->key] ?? null) === ''])
+                        </div>
                     @endforeach
                     @include('write.partials.reply', ['name' => 'if_it_fails', 'place' => 'if_it_fails', 'when' => 'If something fails', 'text' => $command->ifItFails])
                 </div>

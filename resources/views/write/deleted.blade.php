@@ -8,7 +8,7 @@
                 @forelse ($deleted as $one)
                     <li class="entry">
                         <b class="trigger-word">{{ $one['command']->trigger }}</b>
-                        <span class="small">deleted by {{ $one['change']->user?->name ?? 'somebody' }}, {{ $one['change']->created_at->setTimezone($channel->zone)->format('j M, H:i') }}</span>
+                        <span class="small">deleted by {{ $one['change']->user?->name ?? $one['change']->viewer?->name ?? 'somebody' }}, {{ $one['change']->created_at->setTimezone($channel->zone)->format('j M, H:i') }}</span>
                         @if ($mayWrite)<span class="controls"><form method="post" action="{{ route('write.undo', [$channel, $one['change']]) }}" class="inline">@csrf<button class="as-link" aria-label="restore {{ $one['command']->trigger }}">restore</button></form></span>@endif
                         @foreach ($one['command']->responses as $response)
                             <p class="says">@include('write.partials.says', ['text' => $response->text()])</p>

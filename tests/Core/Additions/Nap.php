@@ -10,6 +10,11 @@ final readonly class Nap implements Step
     {
     }
 
+    public function runs(): null
+    {
+        return null;
+    }
+
     public function says(): null
     {
         return null;

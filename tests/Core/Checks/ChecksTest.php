@@ -18,11 +18,14 @@ use SilverParrot\Hearing\Gates\StreamState;
 use SilverParrot\Hearing\Gates\WhileStream;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\ChangeRule;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandMetadata;
 use SilverParrot\Pack\Counter;
+use SilverParrot\Pack\ExtraParts;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldLimits;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Ladder;
@@ -187,6 +190,75 @@ final class ChecksTest extends TestCase
                 ),
             ),
         );
+    }
+
+    public function test_a_command_for_people_who_may_not_change_what_it_changes_is_found(): void
+    {
+        $moderators = new ChangeRule(new LevelRule(atLeast: Level::Moderator));
+        $pack = static fn (Command ...$commands): Pack => new Pack(
+            World::pack()->channel,
+            commands: array_values($commands),
+            counters: ['spills' => new Counter('spills', changes: $moderators)],
+            fields: [
+                'boat' => new Field('boat', changes: new ChangeRule(ownOnly: true)),
+                'age' => new Field('age', FieldType::Number, '200', limits: new FieldLimits(0, 120)),
+            ],
+        );
+        $found = static fn (string $text, ?ForLevels $gate = null): array => array_values(array_filter(array_map(
+            static fn (Finding $one): string => $one->kind->code() === 'may-not-change' ? $one->sentence() : '',
+            Checks::of($pack($gate === null ? Say::on('!a', $text) : Say::on('!a', $text)->gated($gate))),
+        )));
+        $spills = 'This command is for everyone, but only moderators and up may change counter.spills.';
+        self::assertSame([$spills], $found('[add 1 to counter.spills]'));
+        self::assertSame([$spills], $found('[when words][set counter.spills to 1][end]'));
+        self::assertSame([], $found('[counter.spills]'));
+        self::assertSame([], $found('[add 1 to counter.spills]', ForLevels::atLeast(Level::Moderator)));
+        self::assertSame([], $found('[add 1 to counter.spills]', ForLevels::anyOf(Level::Editor)));
+        self::assertCount(1, $found('[add 1 to counter.spills]', ForLevels::anyOf(Level::Vip, Level::Editor)));
+        self::assertSame([], $found('[set caller.boat to words]'));
+        self::assertCount(1, $found('[set target.boat to words]'));
+        self::assertSame([], $found('[set target.boat to words]', ForLevels::atLeast(Level::Moderator)));
+        self::assertContains(
+            '/fields/1/start start-does-not-fit',
+            array_map(static fn (Finding $one): string => "{$one->at} {$one->kind->code()}", Checks::of($pack())),
+        );
+    }
+
+    public function test_extra_parts_are_of_an_address_alone(): void
+    {
+        $found = static fn (Fact $fact): array => array_map(
+            static fn (Finding $one): string => "{$one->at} {$one->kind->code()}",
+            Checks::of(new Pack(World::pack()->channel, facts: ['a' => $fact])),
+        );
+        $part = ['chat' => 'from=chat'];
+        self::assertSame([], array_filter(
+            $found(new Fact('a', 'https://cove.example/a', parts: $part)),
+            static fn (string $one): bool => str_contains($one, 'parts'),
+        ));
+        foreach (['the shed', 'at https://cove.example', 'https://a.example https://b.example', ''] as $text) {
+            self::assertContains('/facts/0/parts parts-without-address', $found(new Fact('a', $text, parts: $part)));
+        }
+    }
+
+    public function test_what_is_added_to_an_address_stands_where_a_reader_of_addresses_finds_it(): void
+    {
+        // parse_url and parse_str are PHP's own readers of RFC 3986 and of forms.
+        foreach (['', '/', '/x?y=1', '#z'] as $end) {
+            $one = "https://a.example$end";
+            $was = parse_url($one);
+            $is = parse_url(ExtraParts::addTo($one, ['from=chat', '/join', 'who=odo', '#end']));
+            self::assertIsArray($was);
+            self::assertIsArray($is);
+            self::assertSame($was['host'] ?? '', $is['host'] ?? '');
+            self::assertSame(rtrim($was['path'] ?? '', '/').'/join', $is['path'] ?? '');
+            self::assertSame('end', $is['fragment'] ?? '');
+            parse_str($was['query'] ?? '', $before);
+            parse_str($is['query'] ?? '', $after);
+            self::assertSame($before + ['from' => 'chat', 'who' => 'odo'], $after);
+        }
+        self::assertSame(2, ExtraParts::typed("chat from=chat\nno part here\n"));
+        self::assertSame(1, ExtraParts::typed('chat <b>'));
+        self::assertSame(['chat' => 'a=1'], ExtraParts::typed("\n chat   a=1 \n"));
     }
 
     public function test_a_part_of_an_outcome_is_found_where_there_is_none(): void

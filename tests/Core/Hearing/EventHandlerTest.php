@@ -116,11 +116,34 @@ final class EventHandlerTest extends TestCase
             [],
             array_filter(
                 $outcome->changes,
-                static fn ($change): bool => $change->key->kind === \SilverParrot\Memory\Kind::LastRun,
+                static fn ($change): bool => $change->key->kind === \SilverParrot\Memory\Kind::LastRun
+                    && $change->key->name !== '',
             ),
             'a refusal starts no cooldown',
         );
         self::assertSame(['ouch'], $this->hear($rehearsal, '!splinter', 0, 'bram')->texts());
+    }
+
+    public function test_nobody_makes_the_parrot_refuse_again_and_again(): void
+    {
+        $closed = static fn (string $trigger): Command => Say::on($trigger, 'x')
+            ->gated(Cooldown::none(), ForLevels::atLeast(Level::Streamer))
+            ->refusing(ForLevels::refusal(), 'No.');
+        $pack = World::pack()->withCommand($closed('!a'))->withCommand($closed('!b'));
+        $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
+        foreach (
+            [
+                [0, 'tamsin', '!a', ['No.']],
+                [4, 'odo', '!a', []],
+                [5, 'odo', '!b', ['No.']],
+                [29, 'tamsin', '!b', []],
+                [30, 'tamsin', '!b', ['No.']],
+            ] as [$second, $who, $line, $said]
+        ) {
+            $outcome = $this->hear($rehearsal, $line, $second, $who);
+            self::assertSame($said, $outcome->texts(), "$who at $second");
+            self::assertSame($said === [], in_array('why.reply-held-back', $this->why($outcome), true));
+        }
     }
 
     public function test_the_channel_cooldown_holds_everybody_back_and_the_persons_only_that_person(): void
@@ -212,6 +235,22 @@ final class EventHandlerTest extends TestCase
         self::assertSame('not-enough', $outcome->failed?->reason);
         self::assertSame([], $outcome->authoredChanges());
         self::assertSame('channel cooldown', $this->hear($rehearsal, '!give', 5)->closed?->gate);
+    }
+
+    public function test_the_reply_to_a_failure_draws_on_and_changes_nothing_else(): void
+    {
+        $rehearsal = $this->rehearsal(
+            Say::on('!give', '[1 / 0]')
+                ->failing('[list.tools][add 1 to counter.planks | quiet]')
+                ->gated(Cooldown::none()),
+        );
+        $said = [];
+        foreach ([0, 1, 2] as $at) {
+            $outcome = $this->hear($rehearsal, '!give', $at);
+            self::assertSame([], $outcome->authoredChanges());
+            array_push($said, ...$outcome->texts());
+        }
+        self::assertSame(['adze', 'mallet', 'adze'], $said);
     }
 
     public function test_a_command_that_is_switched_off_stays_silent_and_says_why(): void

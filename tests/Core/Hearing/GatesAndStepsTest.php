@@ -10,8 +10,8 @@ use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Awaited;
 use SilverParrot\Hearing\CommandSummary;
-use SilverParrot\Hearing\Effect;
 use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\ForLevels;
@@ -191,14 +191,20 @@ final class GatesAndStepsTest extends TestCase
     {
         $steps = static fn (string $last): CommandResponse => new CommandResponse([
             new Say('[add 1 to counter.planks]'),
-            TestStep::effect('bell'),
             new Say($last),
+            TestStep::effect('bell'),
+            new Say('rang'),
         ]);
         $outcome = $this->hear(Say::on('!a', $steps('now [counter.planks]')), [Key::counter('planks')->id() => 3]);
         self::assertSame(
             [['4', 'now 4'], [['rings' => 'bell']]],
-            [$outcome->texts(), array_map(static fn (Effect $effect): array => $effect->toArray(), $outcome->effects)],
+            [
+                $outcome->texts(),
+                array_map(static fn (Awaited $one): array => $one->effect->toArray(), $outcome->effects),
+            ],
+            'what stands behind it waits for what comes of it',
         );
+        self::assertSame(3, $outcome->effects[0]->then->step);
         $failed = $this->hear(Say::on('!a', $steps('[1 / 0]')), [Key::counter('planks')->id() => 3]);
         self::assertSame([[], [], []], [$failed->texts(), $failed->effects, $failed->authoredChanges()]);
     }

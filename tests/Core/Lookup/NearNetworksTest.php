@@ -102,6 +102,39 @@ final class NearNetworksTest extends TestCase
         }
     }
 
+    /**
+     * IANA's two registries of special-purpose addresses, as special-purpose.json has them. What they say is globally
+     * reachable is allowed, but for ways that lead through it to anywhere, and for anycast of the network itself.
+     */
+    public function test_of_every_special_block_both_ends_and_the_middle_are_refused_unless_all_the_world_reaches_them(): void
+    {
+        /** @var array{rows: list<array{block: string, name: string, globally_reachable: bool|null}>} $table */
+        $table = json_decode((string) file_get_contents(__DIR__.'/special-purpose.json'), true);
+        $ways = ['64:ff9b::/96', '192.0.0.9/32', '192.0.0.10/32'];
+        $random = new Randomizer(new Xoshiro256StarStar(20261130));
+        $allowed = 0;
+        foreach ($table['rows'] as $row) {
+            [$first, $bits] = explode('/', $row['block']);
+            // All of 2001::/23 is for protocols, though some of its parts are reached from everywhere.
+            $isOfProtocols = str_starts_with($row['block'], '2001:') && $row['block'] !== '2001:db8::/32';
+            $isAllowed = $row['globally_reachable'] === true
+                && ! $isOfProtocols
+                && ! in_array($row['block'], $ways, true);
+            $bytes = (string) inet_pton($first);
+            foreach (["\0", "\xFF", null, null, null] as $fill) {
+                $free = $fill === null ? $random->getBytes(strlen($bytes)) : str_repeat($fill, strlen($bytes));
+                $mask = '';
+                foreach (range(0, strlen($bytes) - 1) as $at) {
+                    $mask .= chr(0xFF >> max(0, min(8, (int) $bits - 8 * $at)));
+                }
+                $address = (string) inet_ntop($bytes | ($free & $mask));
+                self::assertSame($isAllowed, NearNetworks::allows($address), "$address of {$row['name']}");
+                $allowed += $isAllowed ? 1 : 0;
+            }
+        }
+        self::assertSame([50, 20], [count($table['rows']), $allowed]);
+    }
+
     /** Oracle: npm ipaddr.js 2, range(), on 20,000 addresses, half of them near the edges of networks. */
     public function test_an_independent_table_knows_no_near_network_that_we_allow(): void
     {

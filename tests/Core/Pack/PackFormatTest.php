@@ -22,6 +22,7 @@ use SilverParrot\Pack\Triggers;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Finding;
 use Symfony\Component\Yaml\Yaml;
+use Tests\Demo;
 
 final class PackFormatTest extends TestCase
 {
@@ -35,7 +36,7 @@ final class PackFormatTest extends TestCase
         self::assertSame([], $more);
         self::assertEquals($pack, $again);
         self::assertSame(PackFormat::write($pack), PackFormat::write($again));
-        self::assertCount(18, $pack->commands);
+        self::assertCount(Demo::commands(), $pack->commands);
     }
 
     public function test_a_document_of_the_first_version_is_read_for_good_and_what_had_a_name_has_it_for_an_id(): void
@@ -46,15 +47,77 @@ final class PackFormatTest extends TestCase
         $today = json_decode(self::demo(), true);
         // What the first version had no place for.
         $details = array_fill_keys(CastMember::DETAILS, true);
+        $later = array_fill_keys(['one', 'many', 'limits', 'changes', 'rises', 'phrases', 'from_chat'], true);
         $today['cast'] = array_map(
             static fn (array $one): array => array_diff_key($one, $details),
             (array) $today['cast'],
         );
         $today['fields'] = array_map(
-            static fn (array $one): array => array_diff_key($one, ['one' => true, 'many' => true]),
+            static fn (array $one): array => array_diff_key($one, $later),
             (array) $today['fields'],
         );
-        $today = array_diff_key($today, ['earnings' => true, 'plan' => true, 'quotes' => true]);
+        unset($today['refusals'], $today['timers']);
+        // The first version had no look-ups to say it with.
+        $today['commands'] = array_map(
+            static fn (array $one): array => $one['trigger'] !== '!tide' ? $one : [
+                'responses' => [['text' => '[fact.tide] Now it is [now].']],
+            ] + array_diff_key($one, ['if_it_fails' => true]),
+            (array) $today['commands'],
+        );
+        $today['commands'] = array_map(
+            static fn (array $one): array => isset($one['cooldown'])
+                ? ['cooldown' => array_diff_key($one['cooldown'], ['levels' => true, 'passes' => true])] + $one
+                : $one,
+            (array) $today['commands'],
+        );
+        foreach (['ladders', 'counters', 'commands', 'lists'] as $kind) {
+            $today[$kind] = array_map(
+                static fn (array $one): array => array_diff_key($one, $later),
+                (array) $today[$kind],
+            );
+        }
+        foreach ([
+            'commands' => [
+                '!keep',
+                '!forget',
+                '!buy',
+                '!chalk',
+                '!wipe',
+                '!title',
+                '!category',
+                '!tags',
+                '!mark',
+                '!chore',
+                '!route',
+                '!mine',
+                '!oracle',
+                '!omen',
+                '!ring',
+                '!launched',
+                '!kindle',
+                '!skim',
+                'gull alarm',
+                '!porridge',
+                '!wassail',
+                '!varnish',
+                '!berth',
+                '!find',
+                '!weather',
+                '!price',
+                '!gained',
+            ],
+            'facts' => ['map', 'house_rule'],
+            'lists' => ['answers', 'omens'],
+            'counters' => ['bells'],
+            'occasions' => ['launched'],
+        ] as $kind => $new) {
+            $today[$kind] = array_values(array_filter(
+                (array) $today[$kind],
+                static fn (array $one): bool => ! in_array($one['trigger'] ?? $one['name'], $new, true),
+            ));
+        }
+        $later = ['earnings', 'plan', 'quotes', 'goods', 'regulars', 'lookups'];
+        $today = array_diff_key($today, array_fill_keys($later, true));
         self::assertEquals(PackFormat::read((string) json_encode($today))[0], $pack);
         self::assertTrue(self::schemaTakes((string) file_get_contents(__DIR__.'/version-1.pack.json')));
         foreach ($pack->commands as $command) {
@@ -255,7 +318,7 @@ final class PackFormatTest extends TestCase
         yield 'names' => [
             $break(static function (array $d): array {
                 $d['facts'][0]['name'] = 'work shop';
-                $d['commands'][0]['trigger'] = '!a b';
+                $d['commands'][0]['trigger'] = '!a [b';
                 $d['fields'][0]['name'] = '9lives';
 
                 return $d;

@@ -16,11 +16,18 @@ final class RandomDocument
 
     /** What a schema says nothing of, by the last part of its path. */
     private const OF_A_KIND = [
+        'address' => ['https://tides.cove.org/{port}', 'http://a.org/x{?lang,n3}', 'https://b.org'],
+        'path' => ['a.b[0]', 'x', 'td', '//a', 'line 3'],
+
         'followed' => ['2026-11-25T09:00:00Z', '2026-11-25'],
         'on' => ['mon', 'sun', '2026-12-24'],
         'days_off' => ['2026-12-25', '2027-01-01'],
         'zone' => ['UTC', 'Europe/London', 'Pacific/Chatham'],
         'at' => ['19:30', '2026-11-25T09:00:00Z', '1999-12-31T23:59:59.123Z'],
+        'from' => ['08:30', '2026-12-01', '2026-12-01T19:30', 'words', 'lookup.find.number'],
+        'to' => ['23:00', '08:30', '00:00'],
+        'until' => ['2026-12-24', '2026-12-24T18:00'],
+        'snoozed' => ['2026-11-25T09:00:00Z', '1999-12-31T23:59:59.123Z'],
         'key' => ['counter', 'list', 'field', 'category:Planking', 'viewer:1', ''],
     ];
 
@@ -79,7 +86,7 @@ final class RandomDocument
         if (is_array($schema['enum'] ?? null)) {
             return $this->one(array_values($schema['enum']));
         }
-        $choices = self::parts($schema['oneOf'] ?? []);
+        $choices = self::parts($schema['oneOf'] ?? $schema['anyOf'] ?? []);
         if ($choices !== [] && ! isset($schema['properties'])) {
             return $this->make($this->one(array_values($choices)), $file, $at);
         }
@@ -110,7 +117,7 @@ final class RandomDocument
         if ($choices !== []) {
             $chosen = (array) ($this->one(array_values($choices))['required'] ?? []);
             $required = [...$required, ...$chosen];
-            $left = array_diff(array_merge(...array_values(array_map(
+            $left = isset($schema['anyOf']) ? [] : array_diff(array_merge(...array_values(array_map(
                 static fn (array $one): array => (array) ($one['required'] ?? []),
                 $choices,
             ))), $chosen);
@@ -120,6 +127,11 @@ final class RandomDocument
             $isWanted = in_array($name, $required, true) || $this->random->getInt(0, 2) > 0;
             if ($isWanted && ! in_array($name, $left, true)) {
                 $object[$name] = $this->make($inside, $file, (string) $name);
+            }
+        }
+        foreach (self::parts($schema['dependentRequired'] ?? []) as $name => $others) {
+            if (array_diff($others, array_keys($object)) !== []) {
+                unset($object[$name]);
             }
         }
         $more = is_array($schema['additionalProperties'] ?? null) ? self::parts([$schema['additionalProperties']]) : [];
@@ -146,7 +158,7 @@ final class RandomDocument
     /** @param  array<string, mixed>  $schema */
     private function string(array $schema, string $at): string
     {
-        $pattern = is_string($schema['pattern'] ?? null) ? "~{$schema['pattern']}~u" : '~~';
+        $pattern = is_string($schema['pattern'] ?? null) ? "\x01{$schema['pattern']}\x01u" : '~~';
         $fits = static fn (string $one): bool => preg_match($pattern, $one) === 1
             && mb_strlen($one) >= self::whole($schema['minLength'] ?? null, 0)
             && mb_strlen($one) <= self::whole($schema['maxLength'] ?? null, 100);

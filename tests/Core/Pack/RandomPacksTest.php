@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Pack;
 
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -18,6 +19,7 @@ final class RandomPacksTest extends TestCase
     /** What stands for something else when it is written: one form of two, or what is so by itself. */
     private const WRITTEN_OTHERWISE = ['commands/*/responses/*/steps/*/say'];
 
+    #[Group('wide')]
     public function test_no_pack_loses_anything_on_its_way(): void
     {
         $documents = new RandomDocument(
@@ -47,7 +49,12 @@ final class RandomPacksTest extends TestCase
             array_values(array_diff($all, array_keys($drawn), self::WRITTEN_OTHERWISE)),
             'never drawn',
         );
-        self::assertSame([], array_values(array_diff($all, array_keys($written))), 'never written');
+        // Each deed has inputs of its own; DeedsTest writes all of them.
+        $left = array_filter(
+            array_diff($all, array_keys($written)),
+            static fn (string $path): bool => ! str_contains($path, '/with/'),
+        );
+        self::assertSame([], array_values($left), 'never written');
         self::assertGreaterThan(20, $clean);
     }
 

@@ -7,6 +7,7 @@ namespace Tests\Core\Pack;
 use Closure;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -34,6 +35,8 @@ final class SchemaAgreesTest extends TestCase
         'rank-twice',
         'not-a-zone',
         'not-a-language',
+        'ends-before-it-begins',
+        'never-quiet',
     ];
 
     /** @return iterable<string, array{string, Closure(string): list<Finding>}> the format, and what its reader finds */
@@ -46,6 +49,7 @@ final class SchemaAgreesTest extends TestCase
     }
 
     /** @param  Closure(string): list<Finding>  $read */
+    #[Group('wide')]
     #[DataProvider('formats')]
     public function test_of_changed_documents_the_schema_and_the_reader_say_the_same(
         string $format,

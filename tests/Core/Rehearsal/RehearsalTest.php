@@ -8,20 +8,29 @@ use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Level;
 use SilverParrot\Format\PackFormat;
+use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Gates\TypedIn;
+use SilverParrot\Hearing\Gates\WhereTyped;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\AlreadyHandled;
 use SilverParrot\Memory\Change;
+use SilverParrot\Memory\CompleteView;
 use SilverParrot\Memory\EventKey;
 use SilverParrot\Memory\InMemoryStore;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Tally;
+use SilverParrot\Pack\Phrase;
 use SilverParrot\Rehearsal\ChatFile;
+use SilverParrot\Rehearsal\Heard;
+use SilverParrot\Rehearsal\LastingChanges;
 use SilverParrot\Rehearsal\MemoryFormat;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Report;
 use SilverParrot\Rehearsal\Runner;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Limits;
+use SilverParrot\Source\Message;
 use SilverParrot\Source\MessageKeys;
 use SilverParrot\Value\Moment;
 use Tests\Core\Response\World;
@@ -39,6 +48,32 @@ final class RehearsalTest extends TestCase
             [[0, 'Odo', '!tide'], [65_000, 'Pia', 'a: b'], [120_000, 'Pia', '']],
             array_map(static fn ($line): array => [$line->millis, $line->by, $line->text], $file->lines),
         );
+    }
+
+    public function test_what_is_whispered_sets_off_what_may_be_and_its_answer_is_nobody_elses(): void
+    {
+        $pack = World::pack()
+            ->withCommand(
+                Say::on('!hush', 'hush, [caller]')->gated(Cooldown::none(), new WhereTyped(TypedIn::Whisper)),
+            )
+            ->withCommand(Say::on('!loud', 'aye')->gated(Cooldown::none())->saidAs(new Phrase('rope')));
+        $file = ChatFile::read(
+            "+0s odo (whispers): !hush\n+1s odo: !hush\n+2s odo (whispers): !loud\n+3s odo(whispers): any rope?\n"
+                .'+4s odo: any rope?',
+        );
+        self::assertSame([], $file->findings);
+        $report = Runner::run(
+            new Rehearsal($pack, new \SilverParrot\Rehearsal\InitialState, '1', ChatProfile::stream()),
+            $file->lines,
+            [],
+            self::start(),
+        );
+        $said = array_map(
+            static fn (Heard $one): string => ($one->outcome->sayings[0]->place->value ?? '-').' '
+                .implode($one->outcome->texts()).($one->outcome->closed->code ?? ''),
+            $report->heard,
+        );
+        self::assertSame(['whisper hush, odo', '- typed_in', '- typed_in', '- ', 'chat aye'], $said);
     }
 
     public function test_a_chat_from_elsewhere_is_read_line_by_line_as_it_was_written(): void
@@ -177,6 +212,37 @@ final class RehearsalTest extends TestCase
             ],
             array_map(static fn (Finding $finding): string => "{$finding->at} {$finding->kind->code()}", $findings),
         );
+    }
+
+    public function test_what_people_added_to_a_list_comes_with_memory_and_can_be_kept_with_the_changes(): void
+    {
+        [$pack] = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'));
+        [$situation, $findings] = MemoryFormat::read(
+            '{"format":"silver-parrot-memory","version":1,"items":{"Jobs":["scrape the hull"],"oars":["a"]}}',
+            $pack,
+        );
+        self::assertSame(['/items/oars'], array_column($findings, 'at'));
+        $file = ChatFile::read("# Bram: moderator\n+0s Bram: !chore oil the winch\n");
+        $heard = Runner::run(
+            new Rehearsal($pack, $situation, '1', ChatProfile::stream()),
+            $file->lines,
+            $file->levels,
+            self::start(),
+        )->heard;
+        self::assertSame(['Noted: oil the winch. That makes 5 jobs.'], $heard[0]->outcome->texts());
+        $real = [Key::addedItems('jobs')->id() => $situation->memory[Key::addedItems('jobs')->id()] ?? null];
+        $kept = static fn (array $memory): array|Message => LastingChanges::of($heard, [])->in(
+            new CompleteView($memory),
+            $pack,
+            self::start(),
+        );
+        $changes = $kept($real);
+        self::assertIsArray($changes);
+        self::assertSame(
+            ['scrape the hull', 'oil the winch'],
+            array_column((array) ((array) $changes[0]->to)['items'], 'text'),
+        );
+        self::assertInstanceOf(Message::class, $kept([]), 'somebody added one meanwhile, or took one out');
     }
 
     public function test_a_store_takes_an_event_once_and_forgets_the_key_of_a_turn_that_needs_more(): void

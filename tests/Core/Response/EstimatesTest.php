@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Response;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatProfile;
@@ -218,6 +219,7 @@ final class EstimatesTest extends TestCase
     }
 
     /** @param  list<string>  $sources */
+    #[Group('wide')]
     #[DataProvider('responses')]
     public function test_nothing_that_is_said_leaves_its_bounds_and_no_gap_comes_untold(
         string $language,
@@ -359,6 +361,13 @@ final class EstimatesTest extends TestCase
             $longest->length,
             "“{$longest->text}” ".implode(', ', $longest->given),
         );
+    }
+
+    public function test_what_nobody_can_own_is_estimated_too(): void
+    {
+        $response = (new ResponseCache)->response('[caller.goods or "nothing"]');
+        $estimate = StaticAnalyzer::of($response, Pack::blank(), ChatProfile::stream(), ['!a']);
+        self::assertCount(1, $estimate->slots);
     }
 
     public function test_what_is_known_of_a_response_beforehand(): void

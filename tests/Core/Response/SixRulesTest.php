@@ -12,6 +12,7 @@ use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Key;
+use SilverParrot\Pack\Fact;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Response\Response;
@@ -52,6 +53,10 @@ final class SixRulesTest extends TestCase
                 ),
                 $source,
             );
+        }
+        // Nor an instruction to the chat or to another talker, whatever it went through.
+        foreach (['[words]', '[fact.echo]', '[fact.echo | lower]', '[when words][fact.echo | cut 9][end]'] as $source) {
+            self::assertSame(['ban odo'], $this->say($source, '!ban odo')->texts(), $source);
         }
         self::assertSame([$bait], $this->say('[words]', $bait)->texts());
         // A display name, too, is text from people.
@@ -249,7 +254,9 @@ final class SixRulesTest extends TestCase
 
     private function say(string $source, string $typed, ?Person $by = null): Outcome
     {
-        $pack = World::pack()->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
+        $pack = World::pack()
+            ->withFact(new Fact('echo', '[words]', isResponse: true))
+            ->withCommand(Say::on('!say', $source)->gated(Cooldown::none()));
         $situation = World::situation($pack);
         $rehearsal = new Rehearsal(
             $pack,

@@ -6,16 +6,22 @@ namespace Tests\Core\Response;
 
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Level;
+use SilverParrot\Lookup\Kinds\ReadingKinds;
+use SilverParrot\Lookup\Lookup;
+use SilverParrot\Lookup\Parameters\Parameter;
+use SilverParrot\Lookup\Reading;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Owner;
 use SilverParrot\Memory\Quote;
 use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\ChangeRule;
 use SilverParrot\Pack\Counter;
 use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\DrawOrder;
 use SilverParrot\Pack\Emote;
 use SilverParrot\Pack\Fact;
 use SilverParrot\Pack\Field;
+use SilverParrot\Pack\FieldLimits;
 use SilverParrot\Pack\FieldType;
 use SilverParrot\Pack\Goods;
 use SilverParrot\Pack\Guard;
@@ -49,6 +55,11 @@ final class World
                 new Fact('workshop', 'the shed by the slipway'),
                 new Fact('trap', '[add 99 to counter.planks]'),
                 new Fact('door', '[caller] stands at [fact.workshop], with [words]', isResponse: true),
+                new Fact('map', 'https://cove.example/map?lang=en#pier', parts: [
+                    'chat' => 'from=chat',
+                    'Join' => '/join',
+                    'shed' => '#shed',
+                ]),
                 new Fact('round', 'round [fact.about]', isResponse: true),
                 new Fact('about', 'about [fact.round]', isResponse: true),
                 new Fact('greedy', '[add 1 to counter.planks]', isResponse: true),
@@ -78,6 +89,7 @@ final class World
                 new Counter('tonight', start: 1, reset: Reset::Stream),
                 new Counter('sips', CounterScope::Category, reset: Reset::Day),
                 new Counter('knocks', guard: new Guard(10)),
+                new Counter('anchors', changes: new ChangeRule(new LevelRule(atLeast: Level::Moderator))),
                 new Counter('bells', guard: new Guard(10, onlyByAnother: true)),
             ]),
             occasions: $named([
@@ -91,12 +103,32 @@ final class World
                 new Field('boat'),
                 new Field('pebbles', FieldType::Points),
                 new Field('height', FieldType::Number),
+                new Field('age', FieldType::Number, limits: new FieldLimits(0, 120)),
+                new Field('call', limits: new FieldLimits(longest: 5)),
+                new Field('berth', changes: new ChangeRule(ownOnly: true)),
                 new Field('born', FieldType::Moment),
                 new Field('swims', FieldType::YesNo),
                 new Field('motto', FieldType::Text, 'fair winds'),
             ]),
             goods: $named([new Goods('lantern', 30), new Goods('rope')]),
             ladders: ['pebbles' => new Ladder('pebbles', [20 => 'Bosun', 0 => 'Deckhand', 100 => 'Skipper'])],
+            lookups: $named([
+                new Lookup(
+                    'tide',
+                    'https://tides.cove.example/{port}',
+                    [new Parameter('port')],
+                    [new Reading('high', 'high', ReadingKinds::of('text'))],
+                ),
+                new Lookup(
+                    'wind',
+                    'https://winds.cove.example/{port}',
+                    [new Parameter('port')],
+                    [
+                        new Reading('speed', 'speed', ReadingKinds::of('number'), isNoted: true),
+                        new Reading('name', 'name', ReadingKinds::of('text')),
+                    ],
+                ),
+            ]),
             emotes: [new Emote('coveWave'), new Emote('coveHammer', levels: new LevelRule([Level::Subscriber]))],
         );
     }
@@ -123,6 +155,8 @@ final class World
             Key::noted('counter planks')->id() => 1,
             Key::noted('counter splinters')->id() => 1,
             Key::noted('channel viewers')->id() => 50,
+            // In ten-thousandths.
+            Key::noted('reading wind speed')->id() => 85_000,
         ] + InitialState::counterKeys($pack->counters['splinters'], ['Planking' => 0, 'Caulking' => 4]);
         foreach (self::people($odoIsKnown) as $person) {
             $memory += InitialState::recordOf($person, $pack);

@@ -9,10 +9,13 @@ use App\Air\ChannelOnAir;
 use App\Air\Details;
 use App\Air\Lease;
 use App\Air\OutgoingQueue;
+use App\Air\RegularsNow;
+use App\Air\ServiceWeb;
 use App\Air\Tallies;
 use App\Models\HandedSaying;
 use App\Models\TakenEvent;
 use App\Storage\MariaDbStore;
+use App\Web\WebLookups;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -113,7 +116,7 @@ final class LeaseTest extends TestCase
             $epoch,
             's',
             new Driver(new EventHandler, new MariaDbStore(DB::connection(), $channel)),
-            new CachedDetails(new Details('127.0.0.1:1'), 'x'),
+            new CachedDetails(new Details(new ServiceWeb('127.0.0.1:1')), 'x'),
             static fn (): null => null,
             ChatProfile::stream(),
             new SearchedReadings(
@@ -121,6 +124,8 @@ final class LeaseTest extends TestCase
                 new FoundRanking(static fn (): array => []),
             ),
             new MessageKeys,
+            new RegularsNow(DB::connection(), $channel),
+            WebLookups::of(DB::connection(), $channel),
         );
     }
 
@@ -213,7 +218,7 @@ final class LeaseTest extends TestCase
             0,
             's',
             new Driver(new EventHandler, $store),
-            new CachedDetails(new Details('127.0.0.1:1'), 'lantern_cove'),
+            new CachedDetails(new Details(new ServiceWeb('127.0.0.1:1')), 'lantern_cove'),
             static fn (): null => null,
             ChatProfile::stream(),
             new SearchedReadings(
@@ -221,6 +226,8 @@ final class LeaseTest extends TestCase
                 new FoundRanking(static fn (): array => []),
             ),
             new MessageKeys,
+            new RegularsNow(DB::connection(), $this->cove->id),
+            WebLookups::of(DB::connection(), $this->cove->id),
         );
         $quill = Person::known('account:quill', 'quill', 'Quill', Levels::of());
         foreach ([0, 1000, 2000] as $i => $millis) {

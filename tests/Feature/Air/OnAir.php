@@ -9,11 +9,15 @@ use App\Air\ChannelOnAir;
 use App\Air\Details;
 use App\Air\Log;
 use App\Air\LogEntry;
+use App\Air\RegularsNow;
+use App\Air\ServiceWeb;
 use App\Models\Channel;
 use App\Publish\Editions;
 use App\Storage\MariaDbQuotes;
 use App\Storage\MariaDbRanking;
 use App\Storage\MariaDbStore;
+use App\Web\WebClient;
+use App\Web\WebLookups;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Level;
@@ -34,7 +38,7 @@ final class OnAir
     {
     }
 
-    public static function of(Channel $channel): self
+    public static function of(Channel $channel, WebClient $web = new WebClient): self
     {
         $air = new ChannelOnAir(
             $channel->id,
@@ -42,7 +46,7 @@ final class OnAir
             0,
             $channel->seed,
             new Driver(new EventHandler, new MariaDbStore(DB::connection(), $channel->id)),
-            new CachedDetails(new Details('127.0.0.1:1'), $channel->login),
+            new CachedDetails(new Details(new ServiceWeb('127.0.0.1:1')), $channel->login),
             static fn (): null => null,
             $channel->profile(),
             new SearchedReadings(
@@ -50,7 +54,10 @@ final class OnAir
                 new MariaDbRanking(DB::connection(), $channel->id),
             ),
             app(Wording::class),
+            new RegularsNow(DB::connection(), $channel->id),
+            WebLookups::of(DB::connection(), $channel->id, $web),
         );
+        $air->regulars->read();
         $air->pack = app(Editions::class)->onAir($channel->refresh());
         $air->edition = (int) $channel->edition_on_air;
 

@@ -11,8 +11,11 @@ use App\Air\ChatConnection;
 use App\Air\ConnectionState;
 use App\Air\Details;
 use App\Air\OutgoingQueue;
+use App\Air\RegularsNow;
+use App\Air\ServiceWeb;
 use App\Air\Speaker;
 use App\Storage\MariaDbStore;
+use App\Web\WebLookups;
 use Illuminate\Support\Facades\DB;
 use RuntimeException;
 use SilverParrot\Chat\ChatProfile;
@@ -59,7 +62,7 @@ final class SpeakerTest extends TestCase
             0,
             's',
             new Driver(new EventHandler, new MariaDbStore(DB::connection(), $this->cove->id)),
-            new CachedDetails(new Details('127.0.0.1:1'), 'cove'),
+            new CachedDetails(new Details(new ServiceWeb('127.0.0.1:1')), 'cove'),
             static fn (): null => null,
             ChatProfile::stream(),
             new SearchedReadings(
@@ -67,6 +70,8 @@ final class SpeakerTest extends TestCase
                 new FoundRanking(static fn (): array => []),
             ),
             new MessageKeys,
+            new RegularsNow(DB::connection(), $this->cove->id),
+            WebLookups::of(DB::connection(), $this->cove->id),
         );
         $this->speaker = new Speaker(new OutgoingQueue(DB::connection()));
         $this->viewer = ChatClient::join($this->harbour->chat, 'quill', 'cove');

@@ -26,6 +26,85 @@ final class CommandLineTest extends TestCase
         );
     }
 
+    public function test_look_ups_are_taken_out_of_answers_and_addresses_are_judged(): void
+    {
+        $pack = self::written('pack', [
+            'format' => 'silver-parrot-pack',
+            'version' => 2,
+            'commands' => [['trigger' => '!tide', 'responses' => [['text' => 'At [lookup.tide.high port=words].']]]],
+            'lookups' => [[
+                'name' => 'tide',
+                'address' => 'https://tides.cove.org/{port}',
+                'parameters' => [['name' => 'port', 'one_of' => ['porth', 'tregarn'], 'default' => 'porth']],
+                'readings' => [
+                    ['name' => 'high', 'path' => 'tides[0].at'],
+                    ['name' => 'metres', 'path' => 'tides[0].metres', 'type' => 'number'],
+                    ['name' => 'next', 'path' => 'tides[1].at'],
+                ],
+            ]],
+        ]);
+        $whole = ['tides' => [['at' => '14:20', 'metres' => 4.25], ['at' => '20:31']]];
+        $answer = self::written('answer', $whole);
+        $short = self::written('short', ['tides' => [['at' => '14:20', 'metres' => 'four']]]);
+        [$code, $printed] = $this->artisan('parrot:lookup', $pack, 'Tide', 'port=Porth', "--from=$answer", '--json');
+        self::assertSame(0, $code, $printed);
+        self::assertSame([
+            'address' => 'https://tides.cove.org/porth',
+            'allowed' => true,
+            'readings' => [
+                'high' => ['type' => 'text', 'value' => '14:20'],
+                'metres' => ['type' => 'number', 'value' => 4.25],
+                'next' => ['type' => 'text', 'value' => '20:31'],
+            ],
+        ], json_decode($printed, true));
+        [$code, $printed] = $this->artisan('parrot:lookup', $pack, 'tide', "--from=$short");
+        self::assertSame(
+            [1, "high: \"14:20\"\nmetres: nothing: the answer’s metres is not what it should be\n"
+                ."next: nothing: the answer has no next\n"],
+            [$code, $printed],
+        );
+        foreach (
+            [
+                ['moon', "--from=$answer"],
+                ['tide', 'sea=x', "--from=$answer"],
+                ['tide', 'port=x', "--from=$answer"],
+                ['tide', "--from=$answer.gone"],
+                ['tide'],
+            ] as $wrong
+        ) {
+            self::assertSame(2, $this->artisan('parrot:lookup', $pack, ...$wrong)[0], implode(' ', $wrong));
+        }
+
+        $readings = self::written('readings', ['tide' => [
+            ['args' => ['port' => 'porth'], 'status' => 200, 'body' => json_encode($whole)],
+            ['trouble' => 'timeout'],
+        ]]);
+        $this->assertMatchesSchema('readings', (string) file_get_contents($readings));
+        $say = fn (string $line): array => $this->artisan(
+            'parrot:say',
+            "--pack=$pack",
+            "--readings=$readings",
+            "--line=$line",
+        );
+        self::assertStringStartsWith("At 14:20.\n", $say('!tide')[1]);
+        self::assertStringContainsString('was not answered in time', $say('!tide tregarn')[1]);
+        self::assertStringContainsString('is not a port', $say('!tide sea')[1]);
+
+        [$code, $printed] = $this->artisan(
+            'parrot:address',
+            'https://tides.cove.org/porth',
+            'http://0x7f.1/',
+            'https://named.org/',
+            '--resolves=named.org=8.8.8.8,10.0.0.1',
+            '--json',
+        );
+        self::assertSame([1, [true, false, false], ['allowed', 'near', 'leads-near']], [
+            $code,
+            array_column((array) json_decode($printed, true), 'allowed'),
+            array_column((array) json_decode($printed, true), 'code'),
+        ]);
+    }
+
     public function test_say_reports_by_its_schema(): void
     {
         foreach (
@@ -56,10 +135,21 @@ final class CommandLineTest extends TestCase
                 'closed' => null,
                 'failed' => null,
                 'changes' => [['what' => 'counter.splinters', 'scope' => 'Planking', 'from' => '9', 'to' => '10']],
+                'matched' => ['kind' => 'trigger', 'text' => '!splinter'],
                 'findings' => [],
             ],
             json_decode($printed, true),
         );
+        $matched = fn (string $line): mixed => json_decode(
+            $this->artisan('parrot:say', '--json', "--line=$line", self::PACK)[1],
+            true,
+        )['matched'] ?? null;
+        self::assertSame(
+            ['kind' => 'phrase', 'text' => 'where .. (shed/workshop)'],
+            $matched('so where is that shed?'),
+        );
+        self::assertSame(['kind' => 'phrase', 'text' => 'which harbour'], $matched('Which harbor?'));
+        self::assertNull($matched('the shed is where?'));
     }
 
     public function test_checks_look_at_a_response_that_stands_alone(): void
@@ -206,5 +296,15 @@ final class CommandLineTest extends TestCase
             (string) file_get_contents($this->root().'/docs/formats/gates.schema.json'),
             'php artisan parrot:schema > docs/formats/gates.schema.json',
         );
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private static function written(string $name, array $document): string
+    {
+        $file = sys_get_temp_dir().'/'.uniqid("parrot-$name-", true).'.json';
+        file_put_contents($file, json_encode($document, JSON_THROW_ON_ERROR));
+        register_shutdown_function(static fn (): bool => unlink($file));
+
+        return $file;
     }
 }

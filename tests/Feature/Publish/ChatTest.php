@@ -205,6 +205,11 @@ final class ChatTest extends TestCase
                 && $request->hasHeader('Authorization', 'Bearer the key')
                 && $request->data() === ['as' => 'odo', 'text' => '!tide'],
         );
+        $whisper = ['as' => 'odo', 'text' => '!mark', 'whisper' => '1'];
+        $this->postJson(route('publish.say', $this->cove), $whisper)->assertNoContent();
+        Http::assertSent(
+            fn (Request $request): bool => ($request->data()['to'] ?? '') === $this->cove->parrot,
+        );
         $this->postJson(route('publish.say', $this->cove), ['as' => 'odo', 'text' => ' '])
             ->assertUnprocessable()
             ->assertJson(['message' => 'Write something first.']);

@@ -6,9 +6,12 @@ namespace Tests\Feature\Remember;
 
 use App\Models\DefinitionChange;
 use App\Models\TextListRow;
+use App\Publish\Editions;
 use App\Storage\Assembler;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chance\Draws;
+use SilverParrot\Chat\Level;
+use SilverParrot\Memory\Key;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
 
@@ -50,6 +53,55 @@ final class ListsTest extends TestCase
         $this->get(route('remember.list', [$this->cove, $this->list()->stable_id, 'find' => 'BOWL']))
             ->assertSee("edit {$before[0]}")
             ->assertDontSee("edit {$before[1]}");
+    }
+
+    public function test_what_is_added_from_the_chat_comes_up_until_its_author_keeps_or_deletes_it(): void
+    {
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $air = OnAir::of($this->cove);
+        $said = static function (string $by, string $line, Level ...$levels) use ($air): string {
+            $air->hear($by, $line, ...$levels);
+
+            return (string) DB::table('outgoing')->orderByDesc('id')->value('text');
+        };
+        self::assertSame(
+            'Noted: oil the [hinges]. That makes 4 jobs.',
+            $said('bram', '!chore oil the [hinges]', Level::Moderator),
+        );
+        self::assertStringEndsWith('makes 5 jobs.', $said('bram', '!chore mop', Level::Moderator));
+        $jobs = [];
+        for ($draw = 0; $draw < 5; $draw++) {
+            $jobs[] = str_replace('Next job for Bram: ', '', $said('bram', '!job', Level::Moderator));
+        }
+        self::assertContains('oil the [hinges].', $jobs, implode('|', $jobs));
+        $page = route('remember.list', [$this->cove, 'jobs']);
+        $this->get($page)->assertSee('Added from chat')->assertSee('oil the [hinges]');
+        $kept = $this->remembered(Key::addedItems('jobs'));
+        self::assertIsArray($kept);
+        [$oil, $mop] = array_column($kept['items'], 'id');
+        $decide = fn (string $item, string $do) => $this->put(
+            route('remember.list.from-chat', [$this->cove, 'jobs', $item]),
+            ['do' => $do],
+        )->assertRedirect();
+        $this->get(route('remember', $this->cove))
+            ->assertSee('added from chat to list.jobs')
+            ->assertSee('“oil the [hinges]” “mop”');
+        $decide($mop, 'delete');
+        $decide($oil, 'keep');
+        $decide($oil, 'keep')->assertSessionHas('notice', 'That was decided already.');
+        $this->get($page)->assertSee('Nothing yet.');
+        $list = app(Assembler::class)->pack($this->cove->refresh())->lists['jobs'];
+        self::assertSame('oil the [hinges]', $list->items[3]->text);
+        self::assertSame($oil, $list->items[3]->id);
+        // Until it is published, and behind that, it comes once.
+        self::assertSame('Noted: tar. That makes 5 jobs.', $said('bram', '!chore tar', Level::Moderator));
+        app(Editions::class)->publish($this->cove, '', $this->wren);
+        $air->air->pack = app(Editions::class)->onAir($this->cove->refresh());
+        self::assertSame('Noted: sew. That makes 6 jobs.', $said('bram', '!chore sew', Level::Moderator));
+        // Who is no member of the channel decides nothing.
+        $this->actingAs($this->person('Pia'))
+            ->put(route('remember.list.from-chat', [$this->cove, 'jobs', $oil]), ['do' => 'delete'])
+            ->assertNotFound();
     }
 
     public function test_what_comes_up_on_the_air_is_counted_beside_what_was_to_be_expected(): void

@@ -6,7 +6,10 @@ namespace Tests\Feature\Remember;
 
 use App\Models\DefinitionChange;
 use App\Models\LiveAddress;
+use App\Publish\Editions;
+use App\Remember\Counters\CounterLine;
 use App\Remember\MemoryEditor;
+use App\Storage\Assembler;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Memory\Owner;
 use Tests\Feature\TestCase;
@@ -35,9 +38,43 @@ final class LiveTest extends TestCase
         $this->get(route('live.text', $address->token))->assertNotFound();
     }
 
+    public function test_it_is_renamed_with_what_it_shows_goes_on_before_that_is_published_and_is_undone(): void
+    {
+        $this->actingAs($this->wren);
+        app(Editions::class)->publish($this->cove->refresh(), '', $this->wren);
+        $this->post(route('remember.live.store', $this->cove), ['shows' => '[counter.planks] planks']);
+        $this->get(route('remember', $this->cove))->assertSee('live address');
+        $counter = $this->cove->counters()->where('name', 'planks')->firstOrFail();
+        $this->put(route('remember.named.update', [$this->cove, 'counters', $counter->stable_id]), [
+            'name' => 'boards',
+            'scope' => 'channel',
+            'reset' => 'never',
+            'start' => '0',
+            'floor' => '0',
+            'confirmed' => '1',
+        ])->assertSessionHasNoErrors();
+        $address = LiveAddress::query()->firstOrFail();
+        self::assertSame('[counter.boards] planks', $address->shows);
+        $this->get(route('live.text', $address->token))->assertContent('41 planks');
+        app(Editions::class)->publish($this->cove->refresh(), '', $this->wren);
+        $this->travel(2)->seconds();
+        $this->get(route('live.text', $address->token))->assertContent('41 planks');
+        $this->delete(route('remember.live.destroy', [$this->cove, $address]))->assertSessionHasNoErrors();
+        self::assertSame(0, LiveAddress::query()->count());
+        $last = DefinitionChange::query()->where('kind', 'live_addresses')->latest('id')->firstOrFail();
+        $this->post(route('definitions.undo', [$this->cove, $last]));
+        $again = LiveAddress::query()->firstOrFail();
+        self::assertSame($address->shows, $again->shows);
+        self::assertNotSame($address->token, $again->token);
+    }
+
     public function test_what_changes_something_or_needs_a_caller_is_not_shown_live(): void
     {
         $this->actingAs($this->wren);
+        foreach (['hello' => 'Ahoy [caller]', 'welcome' => '[fact.hello] Welcome.'] as $name => $text) {
+            $fact = ['name' => $name, 'text' => $text, 'is_response' => 1];
+            $this->post(route('remember.named.store', [$this->cove, 'facts']), $fact)->assertSessionHasNoErrors();
+        }
         $wrong = [
             '[add 1 to counter.planks]' => 'It would change counter.planks',
             'Ahoy [caller]' => 'Nobody calls it',
@@ -45,6 +82,7 @@ final class LiveTest extends TestCase
             '[1 + word 2]' => 'Nobody calls it',
             '[when (words | upper) is "A"]x[end]' => 'Nobody calls it',
             '[counter.plonks]' => 'plonks',
+            '[fact.welcome]' => 'Nobody calls it, and fact.hello says who did',
             '' => 'Enter what it shows',
         ];
         foreach ($wrong as $shows => $told) {
@@ -91,6 +129,23 @@ final class LiveTest extends TestCase
             ->post(route('remember.undo', [$this->cove, $history]))
             ->assertRedirect(route('remember.counter', [$this->cove, 'planks']));
         $this->get(route('remember.counter', [$this->cove, 'planks']))->assertSee('value="45"', false);
+        // However long it is, the whole of it is drawn.
+        $rows = array_map(fn (int $number): array => [
+            'channel_id' => $this->cove->id,
+            'kind' => 'counter',
+            'name' => 'planks',
+            'owner' => '',
+            'before' => json_encode($number - 1),
+            'after' => json_encode($number),
+            'event_key' => '',
+            'at' => '2026-11-29 20:00:00',
+        ], range(46, 1_245));
+        DB::table('memory_history')->insert($rows);
+        $counter = app(Assembler::class)->names($this->cove)->counters['planks'];
+        [$steps, $count] = app(CounterLine::class)->of($this->cove, $counter, Owner::channel());
+        self::assertSame([1_204, 41, 1_245], [$count, $steps[0]['number'], $steps[count($steps) - 1]['number']]);
+        self::assertLessThan(410, count($steps));
+        self::assertGreaterThan(300, count($steps));
     }
 
     public function test_an_occasion_is_set_as_people_write_and_what_is_none_is_answered_with_an_example(): void

@@ -6,11 +6,22 @@ namespace Tests\Feature\Remember;
 
 use App\Accounts\Role;
 use App\Models\DefinitionChange;
+use App\Remember\MemoryEditor;
+use App\Remember\Viewers\FieldValueRequest;
 use App\Storage\Assembler;
 use App\Write\Findings;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use SilverParrot\Chat\Level;
 use SilverParrot\Format\PackFormat;
+use SilverParrot\Memory\Change;
+use SilverParrot\Memory\Key;
+use SilverParrot\Memory\Owner;
+use SilverParrot\Memory\Reads;
+use SilverParrot\Pack\ChangeRule;
 use SilverParrot\Pack\CounterScope;
+use SilverParrot\Pack\FieldLimits;
+use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Limits;
 use Tests\Feature\TestCase;
@@ -159,6 +170,106 @@ final class NamedTest extends TestCase
         self::assertArrayNotHasKey('pebbles', $member->record);
         self::assertTrue($this->cove->ladders()->where('name', 'shells')->exists());
         self::assertFalse($this->cove->ladders()->where('name', 'pebbles')->exists());
+    }
+
+    public function test_limits_and_who_may_change_it_are_kept_told_and_held_to(): void
+    {
+        $this->make('fields', [
+            'name' => 'age',
+            'type' => 'number',
+            'least' => '0',
+            'most' => '120',
+            'changed_by' => 'moderator+',
+            'own_only' => '1',
+            'not_by_hand' => '1',
+        ])->assertSessionHasNoErrors();
+        $this->make('fields', ['name' => 'call', 'type' => 'text', 'longest' => '5'])->assertSessionHasNoErrors();
+        $this->make('counters', ['name' => 'anchors', 'changed_by' => 'regular vip'] + self::TYPED['counters'])
+            ->assertSessionHasNoErrors();
+        $pack = $this->pack();
+        self::assertEquals(
+            new ChangeRule(new LevelRule(atLeast: Level::Moderator), ownOnly: true, byHand: false),
+            $pack->fields['age']->changes,
+        );
+        self::assertEquals(new FieldLimits(0, 120), $pack->fields['age']->limits);
+        self::assertSame([Level::Regular, Level::Vip], $pack->counters['anchors']->changes->levels->anyOf);
+        [$again, $flaws] = PackFormat::read(PackFormat::write(app(Assembler::class)->document($this->cove)));
+        self::assertSame([], $flaws);
+        self::assertEquals([$pack->fields, $pack->counters], [$again->fields, $again->counters]);
+        $told = 'a number, from 0 to 120, changed by moderators and up alone, '
+            .'each viewer changes their own, never by hand';
+        $this->get(route('remember', $this->cove))
+            ->assertSee($told)
+            ->assertSee('a text, at most 5 characters')
+            ->assertSee('changed by regulars and VIPs alone');
+        $this->get(route('remember.named.edit', [$this->cove, 'counters', 'anchors']))
+            ->assertSee('<option value="regular vip" selected>regulars and VIPs</option>', false);
+        $this->make('fields', ['name' => 'depth', 'type' => 'number', 'least' => '5', 'most' => '4'])
+            ->assertSessionHasErrors('most');
+        $this->make('fields', ['name' => 'depth', 'type' => 'number', 'changed_by' => 'captain+'])
+            ->assertSessionHasErrors(['changed_by' => 'Choose who may change it.']);
+        $bram = $this->cove->viewers()->firstOrFail();
+        $set = fn (string $field, string $value): TestResponse => $this->put(
+            route('remember.person.field', [$this->cove, $bram]),
+            ['field' => $field, 'value' => $value],
+        );
+        $set('age', '7')->assertSessionHasErrorsIn(FieldValueRequest::bag('age'), [
+            'value' => 'It is set by responses alone.',
+        ]);
+        $set('call', 'herons')->assertSessionHasErrorsIn(FieldValueRequest::bag('call'), [
+            'value' => 'It must be a text of at most 5 characters.',
+        ]);
+        $set('call', 'heron')->assertSessionHasNoErrors();
+    }
+
+    public function test_what_is_wrong_with_a_thing_stands_beside_it_with_the_mend(): void
+    {
+        $this->cove->facts()->create([
+            'stable_id' => 'round',
+            'name' => 'round',
+            'name_folded' => 'round',
+            'text' => 'again [fact.round]',
+            'is_response' => true,
+        ]);
+        $this->cove->counters()->where('name', 'planks')->update(['start' => 500]);
+        $this->get(route('remember', $this->cove))
+            ->assertSee('It leads back to itself')
+            ->assertSee('counter.planks starts at 500, outside its floor and ceiling. Change its floor');
+    }
+
+    public function test_an_address_takes_extra_parts_that_its_author_named_once(): void
+    {
+        $fact = ['name' => 'chart', 'text' => 'https://cove.example/chart'];
+        $this->make('facts', ['parts' => "chat from=chat\nnothing"] + $fact)->assertSessionHasErrors([
+            'parts' => 'Line 2 is no part: write a name and what is added, “chat from=chat”.',
+        ]);
+        $this->make('facts', ['parts' => "chat from=chat\njoin /join"] + $fact)->assertSessionHasNoErrors();
+        self::assertSame(['chat' => 'from=chat', 'join' => '/join'], $this->pack()->facts['chart']->parts);
+        $this->post(route('rehearse.try', $this->cove), $this->fields(['responses' => [
+            ['text' => 'Look: [fact.chart.join.chat]', 'weight' => '1'],
+        ]]) + ['do' => 'say', 'speaker' => 'pia', 'line' => '!wave', 'chat' => ''])
+            ->assertSee('https://cove.example/chart/join?from=chat');
+    }
+
+    public function test_each_tells_who_changed_it_last_and_how_much_is_still_to_come(): void
+    {
+        $this->cove->lists()->where('name', 'knots')->update(['draw_order' => 'in_turn']);
+        $items = $this->pack()->lists['knots']->items;
+        app(MemoryEditor::class)->change(
+            $this->cove,
+            $this->wren,
+            Reads::of(Key::listPosition('knots')),
+            static fn (): array => [
+                new Change(Key::listPosition('knots'), null, ['last' => $items[0]->id, 'place' => 0], '', ''),
+            ],
+        );
+        $planks = ['counter' => 'planks', 'owner' => Owner::channel()->id, 'number' => '5'];
+        $this->post(route('remember.count', $this->cove), $planks);
+        // The database's own clock dates it.
+        DB::table('memory_history')->update(['at' => '2026-11-23 20:00:00']);
+        $this->get(route('remember', $this->cove))
+            ->assertSee(count($items).' items, in turn, '.(count($items) - 1).' to come')
+            ->assertSee('last changed by Wren 2 days ago');
     }
 
     public function test_a_list_is_told_its_bounds_and_never_cut(): void

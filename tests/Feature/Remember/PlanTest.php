@@ -35,6 +35,21 @@ final class PlanTest extends TestCase
         $this->post(route('remember.plan.bring', $this->cove), ['calendar' => $file]);
         self::assertSame($plan, $this->cove->refresh()->plan);
         $this->post(route('remember.plan.day', [$this->cove, '2026-99-99']))->assertNotFound();
+        // Of two streams of a day one may be off, and all of them are the day.
+        $add(['weekday' => 'fri', 'at' => '09:00'])->assertSessionHasNoErrors();
+        $off = fn (string $at) => $this->post(route('remember.plan.day', [$this->cove, '2026-12-04']), ['at' => $at]);
+        $off('19:30')->assertSessionHas('notice', 'That stream is off.');
+        $off('25:00')->assertNotFound();
+        self::assertContains('2026-12-04 19:30', $this->cove->refresh()->plan['days_off'] ?? []);
+        $this->get(route('remember.plan', $this->cove))->assertSee('19:30 off');
+        $both = $this->cove->plan;
+        $ics = (string) $this->get(route('remember.plan.give', $this->cove))->getContent();
+        $this->post(route('remember.plan.bring', $this->cove), [
+            'calendar' => UploadedFile::fake()->createWithContent('plan.ics', $ics),
+        ]);
+        self::assertSame($both, $this->cove->refresh()->plan);
+        $off('19:30')->assertSessionHas('notice', 'That stream is on again.');
+        $this->delete(route('remember.plan.destroy', [$this->cove, 5]));
         $this->delete(route('remember.plan.destroy', [$this->cove, 0]));
         self::assertCount(4, $this->cove->refresh()->plan['streams'] ?? []);
         $broken = "BEGIN:VCALENDAR\nBEGIN:VEVENT\nDTSTART:20269999\nEND:VEVENT\nEND:VCALENDAR";
@@ -125,7 +140,7 @@ final class PlanTest extends TestCase
             static fn (PlannedStream $one): array => [$one->on, $one->at, $one->minutes],
             $plan->streams,
         ));
-        self::assertSame(['1997-09-09'], $plan->daysOff);
+        self::assertSame(['1997-09-09'], $plan->daysOff, 'the one stream of a day is the day');
         // At the clock change of 26 October 1997 the time of day stays (tz database).
         $zone = new \DateTimeZone('America/New_York');
         $next = $plan->next(Moment::fromIso('1997-10-28T05:00:00Z') ?? new Moment(0), $zone);

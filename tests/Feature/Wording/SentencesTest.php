@@ -50,7 +50,8 @@ final class SentencesTest extends TestCase
         foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(base_path('core'))) as $file) {
             $sources .= $file instanceof \SplFileInfo && $file->isFile() ? file_get_contents($file->getPathname()) : '';
         }
-        $groups = 'why|fitted|summary|length|expectations|failures|gaps|import';
+        $groups = 'why|fitted|summary|length|expectations|failures|gaps|import'
+            .'|counters|earnings|fields|keeping|changing';
         preg_match_all("/'((?:{$groups})\.[a-z-]+)'/", $sources, $found);
         array_push($named, ...$found[1]);
         $failures = (string) file_get_contents(base_path('core/Response/Evaluation/EvaluationFailure.php'));

@@ -18,6 +18,8 @@ use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Value\Moment;
+use Tests\Demo;
+use Tests\Feature\Air\OnAir;
 use Tests\Feature\DatabaseWork;
 use Tests\Feature\TestCase;
 
@@ -105,7 +107,7 @@ final class CommandsTest extends TestCase
         $answer = $this->post(
             route('write.store', $this->cove),
             $this->fields([
-                'trigger' => '!two words',
+                'trigger' => '!two [words',
                 'gates' => ['cooldown' => ['channel' => 'often', 'person' => '90000']],
                 'responses' => [['text' => 'kept text', 'weight' => '5000']],
             ]),
@@ -120,14 +122,14 @@ final class CommandsTest extends TestCase
             ->assertSee('value="often"', false)
             ->assertSee('value="90000"', false)
             ->assertSee('value="5000"', false)
-            ->assertSee('!two words');
+            ->assertSee('!two [words');
         $this->post(route('write.store', $this->cove), $this->fields(['gates' => ['levels' => ['who' => 'any_of']]]))
             ->assertUnprocessable()
             ->assertSee('No level is chosen.');
         $this->post(route('write.store', $this->cove), $this->fields(['trigger' => '!TIDES']))
             ->assertUnprocessable()
             ->assertSee('is used by another command already');
-        self::assertSame(18, $this->cove->commands()->count());
+        self::assertSame(Demo::commands(), $this->cove->commands()->count());
     }
 
     public function test_every_field_takes_hostile_text_and_shows_it_as_text(): void
@@ -251,7 +253,7 @@ final class CommandsTest extends TestCase
         );
         $before = CommandRepository::toCore($row->fresh(['responses', 'aliases', 'expectations']));
         $this->delete(route('write.drop', [$this->cove, $row]))->assertSessionHas('undo');
-        self::assertSame(17, $this->cove->commands()->count());
+        self::assertSame(Demo::commands() - 1, $this->cove->commands()->count());
         $undo = (string) session('undo');
         $this->post($undo)->assertSessionHas('notice', '!crew is restored.');
         self::assertEquals($before, CommandRepository::toCore($this->command('!crew')));
@@ -294,7 +296,7 @@ final class CommandsTest extends TestCase
         $this->get(route('write.copy', [$this->cove, $this->command('!tide')]))
             ->assertOk()
             ->assertSee('value="!tide2"', false);
-        self::assertSame(18, $this->cove->commands()->count());
+        self::assertSame(Demo::commands(), $this->cove->commands()->count());
     }
 
     public function test_commands_are_found_by_any_of_their_words(): void
@@ -303,10 +305,10 @@ final class CommandsTest extends TestCase
             [
                 'tides' => 1,
                 'TWEEZERS' => 1,
-                'moderators' => 3,
+                'moderators tweezers' => 1,
                 'counter.planks' => 2,
                 'stove [caller]' => 1,
-                'games' => 3,
+                'games pebbles' => 2,
                 '%' => 1,
                 'switched off' => 1,
                 'no such thing' => 0,
@@ -357,7 +359,7 @@ final class CommandsTest extends TestCase
         FirstStep::Try->take($this->wren);
         $few = array_map(static fn (array $page): DatabaseWork => $work(...$page), $pages);
         $more = static fn (Sequence $at): array => ['trigger' => "!more{$at->index}"];
-        $this->insert(CommandRow::factory()->for($this->cove)->sequence($more), 1_982);
+        $this->insert(CommandRow::factory()->for($this->cove)->sequence($more), 2_000 - Demo::commands());
         DB::statement(
             'INSERT INTO command_responses (channel_id, command_id, stable_id, position, steps, weight) SELECT '
                 ."channel_id, id, '0', 0, '[{\"say\":\"[caller] knows\"}]', 1 FROM commands WHERE `trigger` LIKE "
@@ -375,13 +377,13 @@ final class CommandsTest extends TestCase
                 range(1, 3_000),
             ),
         );
-        // The list shows so many commands at most, with one response each here; of all others it reads what they are
+        // The list shows so many commands at once, with one response each here; of all others it reads what they are
         // called.
-        $shown = FindCommands::MOST;
+        $shown = FindCommands::FIRST;
         $more = [[2_000 + 2 * $shown, 2 * $shown], [0, 0], [2_000, 0]];
         foreach ($pages as $number => $page) {
             $many = $work(...$page);
-            self::assertSame(count($few[$number]->statements), count($many->statements), $page[1]);
+            self::assertLessThanOrEqual(count($few[$number]->statements), count($many->statements), $page[1]);
             self::assertLessThanOrEqual($few[$number]->rows + $more[$number][0], $many->rows, $page[1]);
             self::assertLessThanOrEqual($few[$number]->models + $more[$number][1], $many->models, $page[1]);
         }
@@ -490,5 +492,59 @@ final class CommandsTest extends TestCase
         $this->get(route('write.new', ['channel' => $this->cove, 'sample' => 'nonsense']))
             ->assertOk()
             ->assertSee('value="!"', false);
+    }
+
+    public function test_phrases_are_typed_kept_found_and_set_the_command_off(): void
+    {
+        $phrases = [
+            ['text' => 'when .. (glue/paint) .. dry'],
+            ['text' => 'the caulking iron', 'tolerant' => '1', 'must_not' => ['an iron']],
+        ];
+        $typed = $this->fields(['trigger' => '!glue', 'phrases' => $phrases]);
+        $this->post(route('write.store', $this->cove), ['responses' => [
+            ['text' => 'Tomorrow, [caller].', 'weight' => '1'],
+        ]] + $typed)->assertSessionHasNoErrors();
+        $row = $this->command('!glue');
+        self::assertSame(
+            [
+                'when .. (glue/paint) .. dry',
+                ['text' => 'the caulking iron', 'tolerant' => true, 'must_not' => ['an iron']],
+            ],
+            $row->phrases,
+        );
+        $this->get(route('write.command', [$this->cove, $row]))
+            ->assertSee('value="when .. (glue/paint) .. dry"', false)
+            ->assertSee('an iron')
+            ->assertSee('also by 2 phrases');
+        $this->get(route('write', [$this->cove, 'find' => 'caulking']))->assertSee('!glue');
+        foreach (['When is the paint ever dry?', 'where is the cualking iron'] as $line) {
+            $this->post(route('rehearse.try', $this->cove), [
+                'do' => 'say',
+                'speaker' => 'pia',
+                'line' => $line,
+                'chat' => '',
+            ])->assertSee('Tomorrow, Pia.')->assertSee('was set off by the phrase');
+        }
+        $on = OnAir::of($this->cove);
+        $on->air->pack = app(Assembler::class)->pack($this->cove);
+        $on->hear('odo', 'when is the glue dry?');
+        self::assertSame('Tomorrow, Odo.', DB::table('outgoing')->value('text'));
+        $found = $this->post(route('write.preview', $this->cove), $this->fields(['phrases' => [['text' => '(broken']]]))
+            ->json('findings');
+        self::assertIsArray($found);
+        self::assertStringContainsString('cannot be read', json_encode($found, JSON_THROW_ON_ERROR));
+        // In the sample chat, and in what was heard: by whom, and not of those who talk by themselves.
+        $on->hear('harbour_bell', 'the paint rings');
+        $tried = fn (string $text): string => (string) $this->post(
+            route('write.phrases', $this->cove),
+            $this->fields(['trigger' => '!glue', 'phrases' => [['text' => $text], ['text' => '(broken']]]),
+        )->json('html');
+        self::assertStringContainsString('the sample chat, 5 of 118 lines', $tried('glue'));
+        self::assertStringContainsString('the last 4 weeks, one of 2 lines', $tried('glue'));
+        self::assertStringContainsString('“glue” is common', $tried('glue'));
+        self::assertStringContainsString('<span>Odo</span>', $tried('glue'));
+        self::assertStringContainsString('none of 2 lines', $tried('no such thing'));
+        $this->actingAs($this->member('reader', \App\Accounts\Role::Reader));
+        $this->post(route('write.phrases', $this->cove), $this->fields())->assertOk();
     }
 }

@@ -8,6 +8,7 @@ use App\Storage\CommandRepository;
 use Illuminate\Testing\TestResponse;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Gates\ForLevels;
+use Tests\Demo;
 use Tests\Feature\TestCase;
 
 final class ImportTest extends TestCase
@@ -37,7 +38,7 @@ final class ImportTest extends TestCase
             ->assertSee('!BELL stands above already.')
             ->assertSee('It has nothing to say.')
             ->assertSee('Fix all 2 that can be fixed');
-        self::assertSame(18, $this->cove->commands()->count());
+        self::assertSame(Demo::commands(), $this->cove->commands()->count());
     }
 
     public function test_one_click_mends_and_what_was_typed_since_stays(): void
@@ -75,7 +76,7 @@ final class ImportTest extends TestCase
             ->assertSee('5 commands')
             ->assertSee('>See [caller].</textarea>', false)
             ->assertDontSee('Ding');
-        self::assertSame(19, $this->cove->commands()->count());
+        self::assertSame(Demo::commands() + 1, $this->cove->commands()->count());
         self::assertSame('Ding, [caller]!', CommandRepository::toCore($this->command('!bell'))->responses[0]->text());
         self::assertSame(1, $this->cove->changes()->where('command_id', $this->command('!bell')->id)->count());
     }
@@ -143,17 +144,17 @@ final class ImportTest extends TestCase
             'import' => '1',
         ])->assertRedirect(route('write', $this->cove))->assertSessionHas('notice', '2 commands imported.');
         $undo = (string) session('undo');
-        self::assertSame(20, $this->cove->commands()->count());
+        self::assertSame(Demo::commands() + 2, $this->cove->commands()->count());
         $row = $this->command('!oakum');
         $this->post(route('write.switch', [$this->cove, $row]));
         $far = $this->harbour($pia = $this->person('Pia'));
         $this->actingAs($pia)->post($undo)->assertNotFound();
         $this->post(str_replace("channels/{$this->cove->id}", "channels/{$far->id}", $undo));
-        self::assertSame(20, $this->cove->commands()->count());
+        self::assertSame(Demo::commands() + 2, $this->cove->commands()->count());
         $this->actingAs($this->wren)
             ->post($undo)
             ->assertSessionHas('notice', 'One command deleted; one command changed since, and kept.');
-        self::assertSame(19, $this->cove->commands()->count());
+        self::assertSame(Demo::commands() + 1, $this->cove->commands()->count());
     }
 
     public function test_what_was_typed_belongs_to_what_a_row_holds_and_not_to_its_number(): void

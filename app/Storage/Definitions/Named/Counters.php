@@ -51,7 +51,7 @@ final class Counters extends NamedDefinition
             'ceiling' => [...$whole, 'gte:start'],
             'guard_seconds' => ['nullable', 'integer', 'between:0,'.Guard::LONGEST],
             'guard_by_another' => ['nullable', 'boolean'],
-        ];
+        ] + ChangeColumns::rules();
     }
 
     public function columns(array $typed): array
@@ -66,7 +66,7 @@ final class Counters extends NamedDefinition
             'ceiling' => $whole('ceiling'),
             'guard_seconds' => $whole('guard_seconds') ?? 0,
             'guard_by_another' => filter_var($typed['guard_by_another'] ?? false, FILTER_VALIDATE_BOOL),
-        ];
+        ] + ChangeColumns::columns($typed);
     }
 
     protected function kept(Model $row): array
@@ -80,7 +80,7 @@ final class Counters extends NamedDefinition
                 'ceiling' => $row->ceiling,
                 'guard_seconds' => $row->guard_seconds,
                 'guard_by_another' => $row->guard_by_another,
-            ]
+            ] + ChangeColumns::kept($row)
             : [];
     }
 }

@@ -44,6 +44,8 @@ final class Fields extends NamedDefinition
 
     public function rules(): array
     {
+        $whole = ['nullable', 'integer', 'between:-'.Limits::COUNTER.','.Limits::COUNTER];
+
         return [
             'type' => ['required', Rule::enum(FieldType::class)],
             'start' => ['nullable', 'string', 'max:'.Limits::FIELD_TEXT],
@@ -51,13 +53,17 @@ final class Fields extends NamedDefinition
             'many' => ['nullable', 'string', 'max:'.Limits::NAME],
             'least_gift' => ['nullable', 'integer', 'between:1,'.Limits::COUNTER],
             'ranks_streamer' => ['nullable', 'boolean'],
-        ];
+            'least' => $whole,
+            'most' => [...$whole, 'gte:least'],
+            'longest' => ['nullable', 'integer', 'between:1,'.Limits::FIELD_TEXT],
+        ] + ChangeColumns::rules();
     }
 
     public function columns(array $typed): array
     {
         $start = is_string($typed['start'] ?? null) ? trim($typed['start']) : '';
 
+        $whole = static fn (string $field): ?int => is_numeric($typed[$field] ?? null) ? (int) $typed[$field] : null;
         $text = static fn (string $field): string => is_string($typed[$field] ?? null) ? trim($typed[$field]) : '';
 
         return [
@@ -65,9 +71,12 @@ final class Fields extends NamedDefinition
             'start' => $start === '' ? null : $start,
             'one' => $text('one'),
             'many' => $text('many'),
-            'least_gift' => is_numeric($typed['least_gift'] ?? null) ? (int) $typed['least_gift'] : 1,
+            'least_gift' => $whole('least_gift') ?? 1,
             'ranks_streamer' => filter_var($typed['ranks_streamer'] ?? false, FILTER_VALIDATE_BOOL),
-        ];
+            'least' => $whole('least'),
+            'most' => $whole('most'),
+            'longest' => $whole('longest') ?? Limits::FIELD_TEXT,
+        ] + ChangeColumns::columns($typed);
     }
 
     /** Ranks, and the records of the cast, go by the field's name. */
@@ -101,7 +110,10 @@ final class Fields extends NamedDefinition
                 'many' => $row->many,
                 'least_gift' => $row->least_gift,
                 'ranks_streamer' => $row->ranks_streamer,
-            ]
+                'least' => $row->least,
+                'most' => $row->most,
+                'longest' => $row->longest,
+            ] + ChangeColumns::kept($row)
             : [];
     }
 }

@@ -28,6 +28,11 @@ final class GoodsForSale extends NamedDefinition
         return 'a thing to own';
     }
 
+    public function page(): string
+    {
+        return 'remember.goods';
+    }
+
     /** @return HasMany<GoodsRow, Channel> */
     public function rows(Channel $channel): HasMany
     {

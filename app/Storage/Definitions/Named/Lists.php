@@ -51,6 +51,7 @@ final class Lists extends NamedDefinition
             'draw_order' => ['required', Rule::enum(DrawOrder::class)],
             'each_viewer' => ['nullable', 'boolean'],
             'responses' => ['nullable', 'boolean'],
+            'from_chat' => ['nullable', 'boolean'],
             'items' => ['bail', 'required', 'string', 'max:'.self::LONGEST, self::areItems(...)],
         ];
     }
@@ -94,6 +95,7 @@ final class Lists extends NamedDefinition
             'draw_order' => $typed['draw_order'] ?? DrawOrder::Free->value,
             'each_viewer' => filter_var($typed['each_viewer'] ?? false, FILTER_VALIDATE_BOOL),
             'responses' => filter_var($typed['responses'] ?? false, FILTER_VALIDATE_BOOL),
+            'from_chat' => filter_var($typed['from_chat'] ?? false, FILTER_VALIDATE_BOOL),
             'items' => $items,
         ];
     }
@@ -105,6 +107,7 @@ final class Lists extends NamedDefinition
                 'draw_order' => $row->draw_order->value,
                 'each_viewer' => $row->each_viewer,
                 'responses' => $row->responses,
+                'from_chat' => $row->from_chat,
                 'items' => array_values(
                     $row
                         ->items()

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Storage\Definitions\Named;
 
 use App\Models\Channel;
-use App\Storage\Definitions\Definition;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Str;
@@ -15,7 +14,7 @@ use SilverParrot\Source\Fold;
  * A kind of thing that has a name, is made and edited on a screen, and is used from responses by that name. Its history
  * goes by its id, which stays when it is renamed. A new kind is one class and one line here.
  */
-abstract class NamedDefinition implements Definition
+abstract class NamedDefinition implements UsedByName
 {
     /** @return list<self> in the order of the screen */
     public static function all(): array
@@ -35,10 +34,6 @@ abstract class NamedDefinition implements Definition
         )[0] ?? null;
     }
 
-    /** What a response writes before the name: "counter". */
-    abstract public function prefix(): string;
-
-    /** @return list<string> all that a response may write before the name */
     public function heads(): array
     {
         return [$this->prefix()];
@@ -46,6 +41,12 @@ abstract class NamedDefinition implements Definition
 
     /** "a counter", as one says it. */
     abstract public function one(): string;
+
+    /** The route of the page where they are made and changed. */
+    public function page(): string
+    {
+        return 'remember';
+    }
 
     /** @return HasMany<covariant Model, Channel> */
     abstract public function rows(Channel $channel): HasMany;

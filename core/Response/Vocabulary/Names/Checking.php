@@ -12,6 +12,9 @@ use SilverParrot\Source\Suggestions;
 /** What several names look for in the way they are written. */
 final class Checking
 {
+    /** What is called otherwise than its name in a response. */
+    private const CALLED = ['lookup' => 'look-up'];
+
     private const KINDS = ['counter', 'fact', 'list', 'occasion', 'goods', 'lookup'];
 
     /** @return list<Finding> */
@@ -53,7 +56,7 @@ final class Checking
     private static function kind(Call $call, int $at): string
     {
         return $at === 1 && in_array($call->folded[0], self::KINDS, true)
-            ? $call->folded[0]
+            ? self::CALLED[$call->folded[0]] ?? $call->folded[0]
             : implode('.', array_slice($call->path, 0, $at)).' detail';
     }
 

@@ -75,7 +75,7 @@ final readonly class CommandsName extends Name
                 $run->world->pack->commands,
                 static fn (Command $command): bool => $command->isOn()
                     && $command->about->listed
-                    && (! $person instanceof Person || $command->isFor($person->levels)),
+                    && (! $person instanceof Person || $command->isFor($person)),
             );
 
             return new ListValue(

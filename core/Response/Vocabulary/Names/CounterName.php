@@ -26,6 +26,7 @@ use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Response\Vocabulary\Verbs\CounterCell;
+use SilverParrot\Response\Vocabulary\Verbs\MayChange;
 use SilverParrot\Response\Vocabulary\Verbs\NotedCell;
 use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Source\Finding;
@@ -49,7 +50,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
             'a whole number',
             'Splinters while [channel.category]: [counter.splinters] ([counter.splinters.total] in all)',
             'A number that lasts: of the whole channel, of the category, or of a viewer; .total is the sum over all '
-                .'categories, .at_start what it was when the stream began, .gained what came since.',
+                .'categories or viewers, .at_start what it was when the stream began, .gained what came since.',
             parts: self::LAST,
             also: ['count', 'tally', 'number'],
         );
@@ -95,7 +96,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         if ($counter === null) {
             return ValueEstimate::nothing()->orGap(GapReason::Unknown);
         }
-        // A sum over categories has no floor and ceiling of its own.
+        // A sum over several numbers has no floor and ceiling of its own.
         $isSum = isset($call->folded[2]);
         $number = ValueEstimate::whole(
             $isSum
@@ -139,7 +140,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         if (in_array($call->folded[2] ?? '', self::NOTED, true)) {
             return $this->noted($counter, $call->folded[2] === 'gained', $run);
         }
-        if (isset($call->folded[2]) && $counter->scope === CounterScope::Category) {
+        if (isset($call->folded[2]) && $counter->scope->hasSum()) {
             return $this->number(Counted::fromNought($counter), $this->total($counter), $run);
         }
         $key = $this->kept($counter, $call, $run);
@@ -154,7 +155,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         if ($source === null) {
             return null;
         }
-        $of = $counter->scope === CounterScope::Category ? Counted::fromNought($counter) : $counter;
+        $of = $counter->scope->hasSum() ? Counted::fromNought($counter) : $counter;
         $now = $isGained ? $this->number($of, $source, $run) : 0;
         $key = NotedNumbers::ofCounter($counter);
         if (! $run->knows($key) || $now instanceof Gap) {
@@ -180,7 +181,7 @@ final readonly class CounterName extends Name implements Remembering, Writable
         if ($counter === null) {
             return [];
         }
-        $keys = $counter->scope === CounterScope::Category ? [$this->total($counter)] : [];
+        $keys = $counter->scope->hasSum() ? [$this->total($counter)] : [];
         if ($counter->reset === Reset::Stream) {
             $keys[] = Key::stream();
         }
@@ -204,6 +205,8 @@ final readonly class CounterName extends Name implements Remembering, Writable
     {
         $counter = $run->world->pack->counters[$call->folded[1] ?? ''] ?? null;
         if ($counter !== null && ($call->folded[2] ?? '') === 'at_start') {
+            MayChange::orFail($counter->changes, null, "counter.{$counter->name}", $run, $call->span());
+
             return NotedCell::of(NotedNumbers::ofCounter($counter), $run);
         }
         if ($counter === null || isset($call->path[2])) {
@@ -219,6 +222,13 @@ final readonly class CounterName extends Name implements Remembering, Writable
                 $call->span(),
             );
         }
+        MayChange::orFail(
+            $counter->changes,
+            $counter->scope === CounterScope::Viewer ? $key->owner->of : null,
+            "counter.{$counter->name}",
+            $run,
+            $call->span(),
+        );
         // All are asked for before any is waited for, so that they come in one round.
         $missing = array_filter(
             Counted::reads($counter, $key->owner)->keys,

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Names;
 
 use Closure;
+use SilverParrot\Memory\Key;
+use SilverParrot\Pack\AddedItems;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\WeightedText;
@@ -71,9 +73,12 @@ final readonly class ListName extends Name implements Remembering
             return ValueEstimate::nothing()->orGap(GapReason::Unknown);
         }
         if (isset($call->path[2])) {
-            return ValueEstimate::whole(new Range(count($list->items), count($list->items)));
+            $most = count($list->items) + ($list->isFromChat ? AddedItems::MOST : 0);
+
+            return ValueEstimate::whole(new Range(count($list->items), $most));
         }
         $item = self::items($list, $in);
+        $item = $list->isFromChat ? $item->orElse(ValueEstimate::text(1, AddedItems::LONGEST)->typed()) : $item;
 
         return match (true) {
             isset($call->operands[0]) => $item
@@ -126,10 +131,12 @@ final readonly class ListName extends Name implements Remembering
             EvaluationContext $run,
         ) use ($call, $name, $span, $asksForSize, $asked): int|string|Said|Gap|null {
             $list = $run->world->pack->lists[$name] ?? null;
+            if ($list === null) {
+                return new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)]);
+            }
+            $list = ListDraw::whole($list, $run);
             if ($list === null || $asksForSize) {
-                return $list === null
-                    ? new Gap(GapReason::Unknown, ['name' => implode('.', $call->path)])
-                    : count($list->items);
+                return $list === null ? Gap::pending() : count($list->items);
             }
             if ($asked === null) {
                 return ListDraw::from($list, $span, $run);
@@ -159,9 +166,12 @@ final readonly class ListName extends Name implements Remembering
     {
         $list = $run->world->pack->lists[$call->folded[1] ?? ''] ?? null;
 
-        return $list !== null && $list->order->needsMemory() && $call->operands === [] && ! isset($call->path[2])
-            ? [ListDraw::position($list, $run)]
-            : [];
+        $isDrawn = $call->operands === [] && ! isset($call->path[2]);
+
+        return $list === null ? [] : [
+            ...$list->isFromChat ? [Key::addedItems($list->id)] : [],
+            ...$list->order->needsMemory() && $isDrawn ? [ListDraw::position($list, $run)] : [],
+        ];
     }
 
     public function saysOwnText(): bool

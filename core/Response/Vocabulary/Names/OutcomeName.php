@@ -12,6 +12,7 @@ use SilverParrot\Response\Evaluation\EvaluationContext;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Response\Vocabulary\Name;
+use SilverParrot\Source\Limits;
 use SilverParrot\Source\Message;
 use SilverParrot\Value\Value;
 
@@ -20,7 +21,7 @@ final readonly class OutcomeName extends Name
     /** Characters of a sentence that says why, at most: all levels by name, and a few words around them. */
     public const LONGEST = 120;
 
-    private const PARTS = ['name', 'reason', 'left', 'needs', 'before', 'after', 'has', 'nearest'];
+    private const PARTS = ['name', 'reason', 'left', 'needs', 'before', 'after', 'has', 'nearest', 'also'];
 
     public function describe(): Description
     {
@@ -29,7 +30,8 @@ final readonly class OutcomeName extends Name
             '',
             'what the part is',
             'Not so fast, [caller]: again in [outcome.left].',
-            'In refusal replies: what was asked for, why it is refused, how long it still is, what it needs.',
+            'In refusal replies: what was asked for, why it is refused, how long it still is, what it needs. '
+                .'Behind something that was done: what it is called, what it was and is.',
             parts: self::PARTS,
         );
     }
@@ -48,7 +50,11 @@ final readonly class OutcomeName extends Name
     public function estimate(Call $call, EstimateContext $in): ValueEstimate
     {
         return match ($call->folded[1] ?? '') {
-            'name' => ValueEstimate::oneOf(...$in->triggers),
+            'name' => ValueEstimate::text(
+                0,
+                max(Limits::NAME, ...array_map(mb_strlen(...), $in->triggers)),
+            )->orNothing(),
+            'before', 'after' => ValueEstimate::text(0, Limits::READING)->orNothing(),
             'left' => $in->lengths->timeSpan()->orNothing(),
             // Sentences of our own, which name what the command asks for.
             default => ValueEstimate::text(0, self::LONGEST)->orNothing(),

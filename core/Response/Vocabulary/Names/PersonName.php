@@ -25,6 +25,7 @@ use SilverParrot\Response\Vocabulary\Name;
 use SilverParrot\Response\Vocabulary\Remembering;
 use SilverParrot\Response\Vocabulary\Verbs\Assignable;
 use SilverParrot\Response\Vocabulary\Verbs\FieldCell;
+use SilverParrot\Response\Vocabulary\Verbs\MayChange;
 use SilverParrot\Response\Vocabulary\Writable;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
@@ -51,8 +52,12 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         'lines',
         'here',
         'rank',
+        'goods',
         ...self::ASKED,
     ];
+
+    /** Digits of what is counted in whole numbers, at most: those of Limits::COUNTER. */
+    private const WHOLE = 15;
 
     /** Parts that the streaming service is asked for. */
     private const ASKED = ['followed', 'subscribed', 'account_made', 'category', 'link'];
@@ -84,9 +89,6 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
 
     /** Parts that come from the record of a person rather than from the line itself. */
     private const RECORDED = ['first_seen', 'last_seen', 'lines', 'here'];
-
-    /** Whoever wrote something within this is taken to be here still. */
-    private const HERE_SECONDS = 600;
 
     /** Whether a command always has one. */
     abstract protected function isAlwaysThere(): bool;
@@ -122,7 +124,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         if (($call->folded[2] ?? '') === 'named') {
             $name = max(mb_strlen($field->one ?? ''), mb_strlen($field?->many() ?? ''));
 
-            return ValueEstimate::text(2 + min(1, $name), Number::LONGEST_TYPED + 1 + $name)->orNothing();
+            return ValueEstimate::text(2 + min(1, $name), self::WHOLE + 1 + $name)->orNothing();
         }
         if ($part === 'rank' || isset($call->folded[2])) {
             return ValueEstimate::oneOf(...array_values(self::ladder($call, $in->pack)->ranks ?? []))->orNothing();
@@ -142,7 +144,10 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
                 $in->lengths->joint(),
             )->orNothing(),
             'goods' => ValueEstimate::items(
-                Many::of(ValueEstimate::text(1, Limits::NAME + Number::LONGEST_TYPED + 1), count($in->pack->goods)),
+                Many::of(
+                    ValueEstimate::text(1, self::WHOLE + 1 + self::longestName($in->pack)),
+                    count($in->pack->goods),
+                ),
                 $in->lengths->joint(),
             )->orNothing(),
             'tier' => ValueEstimate::whole(new Range(1, 3))->orNothing(),
@@ -281,6 +286,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
         if ($person === null || ! $person->isKnown()) {
             throw EvaluationFailure::nobodyToChange($person === null ? '' : $person->name, $call->span());
         }
+        MayChange::orFail($field->changes, $person->id, "{$call->path[0]}.{$field->name}", $run, $call->span());
 
         return $run->knows(Key::field($field->id, $person->id))
             ? FieldCell::ofField($field, $person, $run)
@@ -334,6 +340,11 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
             is_int($has), $has instanceof Number => $run->print($has).' '.$field->called($has),
             default => null,
         };
+    }
+
+    private static function longestName(Pack $pack): int
+    {
+        return max([0, ...array_map(static fn (Goods $one): int => mb_strlen($one->name), array_values($pack->goods))]);
     }
 
     /** @return list<Key> */
@@ -413,7 +424,7 @@ abstract readonly class PersonName extends Name implements Remembering, Writable
 
         return $seen instanceof Gap
             ? $seen
-            : $seen instanceof Moment && $run->world->now->millis - $seen->millis <= self::HERE_SECONDS * 1000;
+            : $seen instanceof Moment && $run->world->now->millis - $seen->millis <= Person::HERE_SECONDS * 1000;
     }
 
     private static function asked(string $part, Person $person, EvaluationContext $run): null|bool|int|string|Value

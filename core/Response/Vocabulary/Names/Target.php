@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace SilverParrot\Response\Vocabulary\Names;
 
 use Closure;
+use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationContext;
+use SilverParrot\Response\Evaluation\Invocation;
 use SilverParrot\Response\Syntax\Call;
 use SilverParrot\Response\Vocabulary\Description;
 use SilverParrot\Source\TextTrimmer;
@@ -37,7 +39,7 @@ final readonly class Target extends PersonName
 
     public function person(EvaluationContext $run): Person|Gap|null
     {
-        $typed = $this->typed($run);
+        $typed = self::typed($run->scene, $run->world->profile);
         if ($typed === null) {
             return null;
         }
@@ -59,27 +61,28 @@ final readonly class Target extends PersonName
 
     public function reads(Call $call, EvaluationContext $run): array
     {
-        $typed = $run->scene->wordList === [] ? null : $this->typed($run);
+        $typed = $run->scene->wordList === [] ? null : self::typed($run->scene, $run->world->profile);
 
         return $typed === null || $run->scene->caller?->is($typed) === true
             ? []
             : [Key::person($typed), ...$run->memory()->knows(Key::person($typed)) ? parent::reads($call, $run) : []];
     }
 
-    private function typed(EvaluationContext $run): ?string
+    /** The name as it was typed; null where nobody is named. */
+    public static function typed(Invocation $scene, ChatProfile $profile): ?string
     {
-        if ($run->scene->wordList === []) {
+        if ($scene->wordList === []) {
             return null;
         }
-        foreach ($run->scene->wordList as $word) {
+        foreach ($scene->wordList as $word) {
             $name = str_starts_with($word, '@') ? TextTrimmer::withoutPunctuation(substr($word, 1)) : '';
-            if ($name !== '' && $run->world->profile->couldBeName($name)) {
+            if ($name !== '' && $profile->couldBeName($name)) {
                 return $name;
             }
         }
-        $first = TextTrimmer::withoutPunctuation($run->scene->wordList[0]);
+        $first = TextTrimmer::withoutPunctuation($scene->wordList[0]);
 
-        return $run->world->profile->couldBeName($first) ? $first : null;
+        return $profile->couldBeName($first) ? $first : null;
     }
 
     public function prepared(Call $call): Closure

@@ -69,6 +69,7 @@ final readonly class FieldCell implements Assignable
             throw EvaluationFailure::gap($sum, $span);
         }
         $this->mustBeExact($sum, $span);
+        $this->mustBeWithin($sum, $span);
         if ($this->field->type === FieldType::Points) {
             if (! is_int($amount)) {
                 throw EvaluationFailure::notWhole($amount, $span);
@@ -189,11 +190,21 @@ final readonly class FieldCell implements Assignable
         }
     }
 
+    /** Points have limits of their own: none is below zero. */
+    private function mustBeWithin(int|Number $number, Span $span): void
+    {
+        $limits = $this->field->limits;
+        if ($this->field->type === FieldType::Number && ! $limits->admits($number)) {
+            throw EvaluationFailure::outsideLimits($this->field->name, $number, $limits->inWords(), $span);
+        }
+    }
+
     private function text(null|bool|int|string|Value $value, Span $span): string
     {
         $text = $this->run->print($value);
-        if (mb_strlen($text) > Limits::FIELD_TEXT) {
-            throw EvaluationFailure::textTooLong(Limits::FIELD_TEXT, $span);
+        $longest = min($this->field->limits->longest, Limits::FIELD_TEXT);
+        if (mb_strlen($text) > $longest) {
+            throw EvaluationFailure::textTooLong($longest, $span);
         }
 
         return $text;
@@ -222,6 +233,7 @@ final readonly class FieldCell implements Assignable
             throw EvaluationFailure::gap($number, $span);
         }
         $this->mustBeExact($number, $span);
+        $this->mustBeWithin($number, $span);
         if ($this->field->type === FieldType::Points && (! is_int($number) || $number < 0)) {
             throw is_int($number)
                 ? EvaluationFailure::negative($number, $span)

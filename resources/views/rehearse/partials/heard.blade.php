@@ -18,16 +18,17 @@
             <li class="line" id="line-{{ $index }}">
                 <button type="button" class="said-by" data-why="{{ $index }}" aria-controls="why-{{ $index }}" aria-pressed="false">
                     <time>{{ $state->start->plusMillis($one->line->millis)->in($zone)->format('H:i:s') }}</time>
-                    <b dir="auto">{{ $one->by?->name }}</b>
+                    @php($isTimer = $one->by === null && $one->outcome->command !== null)<b dir="auto">{{ $one->by?->name }}</b>@if ($isTimer)<i>the timer {{ $one->outcome->command->trigger }}</i>@endif
                     @if ($one->by !== null && $one->by->levels->highest() !== SilverParrot\Chat\Level::Everyone)<span class="badge-word">{{ $one->by->levels->highest()->label() }}</span>@endif
-                    <span class="text" dir="auto">{{ $one->number === null ? '…' : $one->line->text }}</span>
+                    @if ($one->line->isWhisper)<span class="kind small">whispers:</span>@endif
+                    <span class="text" dir="auto">{{ $one->number !== null ? $one->line->text : ($isTimer ? '' : '…') }}</span>
                 </button>
                 @foreach ($one->outcome->texts() as $text)<div class="saying-line"><x-saying :$text :$channel/></div>@endforeach
                 @if ($one->outcome->sayings === [])
                     <div class="silence">@if ($one->outcome->closed)no reply: @told($one->outcome->closed->reason)@elseif ($one->outcome->failed)failed: @told($one->outcome->failed->message())@elseif ($silent = $one->outcome->trace?->silence()){{ Str::after($sentences->of($silent->message()), 'silent: ') }}@else says nothing @endif</div>
                 @endif
                 @if ($one->number !== null)
-                    @foreach (App\Rehearse\Advice::on($one, $tried->cast) as $press)
+                    @foreach (App\Rehearse\Advice::on($one, $tried->cast, app(App\Wording\Sentences::class)) as $press)
                         <button type="button" class="as-link small" hx-post="{{ route('rehearse.try', $channel) }}" hx-vals="{{ json_encode($press->values, JSON_UNESCAPED_UNICODE) }}">{{ $press->label }}</button>
                     @endforeach
                     @if ($mayKeep && $one->outcome->command !== null)
@@ -47,6 +48,7 @@
         <div class="changed-so-far">
             <h3>What it would have changed</h3>
             @forelse ($tried->changes() as $told)<div class="change small">{{ $told['what'] }} <span>({{ $told['scope'] }})</span> {{ $told['from'] === '' ? 'nothing' : $told['from'] }} → {{ $told['to'] === '' ? 'nothing' : $told['to'] }}</div>@empty<p class="small">Nothing so far. Counters, fields and lists that lines change stand here, and stay as they are.</p>@endforelse
+            @if ($tried->changes() !== [] && auth()->user()->can('write', $channel))<div id="keep-changes"><button type="button" class="plain small" hx-post="{{ route('rehearse.keep', $channel) }}" hx-target="#keep-changes" hx-swap="innerHTML">Keep these changes …</button></div>@endif
         </div>
     @endif
     @if ($state->isFull())<p class="problem" role="status">The chat is full: start over to say more.</p>@endif

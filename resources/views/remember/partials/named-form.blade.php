@@ -8,5 +8,5 @@
     @foreach (['name', 'name_folded'] as $field)@error($field)<p class="problem" id="name-problem">{{ $message }}</p>@enderror @endforeach
     @include('remember.kinds.'.$kind->key())
     <p class="problem" data-named-problem hidden></p>
-    <p><button class="strong">{{ $stable === null ? 'Make it' : 'Save' }}</button> <a class="plain" href="{{ route('remember', $channel) }}" data-named-cancel>Cancel</a></p>
+    <p><button class="strong">{{ $stable === null ? 'Make it' : 'Save' }}</button> <a class="plain" href="{{ route($kind->page(), $channel) }}" data-named-cancel>Cancel</a></p>
 </form>

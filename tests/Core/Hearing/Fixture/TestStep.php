@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Hearing\Fixture;
 
 use Closure;
+use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Effect;
 use SilverParrot\Hearing\Steps\Ran;
 use SilverParrot\Hearing\Steps\Stage;
@@ -26,17 +27,32 @@ final readonly class TestStep implements Step
 
     public static function effect(string $rings): self
     {
-        return new self(static fn (): Ran => new Ran(effects: [new class($rings) implements Effect
+        return new self(static fn (): Ran => new Ran(effect: new class($rings) implements Effect
         {
             public function __construct(private readonly string $rings)
             {
+            }
+
+            public function deed(): string
+            {
+                return 'ring';
+            }
+
+            public function by(): Person
+            {
+                return Person::unknown('odo');
             }
 
             public function toArray(): array
             {
                 return ['rings' => $this->rings];
             }
-        }]));
+        }));
+    }
+
+    public function runs(): null
+    {
+        return null;
     }
 
     public function says(): ?string

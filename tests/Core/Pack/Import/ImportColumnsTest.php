@@ -19,7 +19,10 @@ use SilverParrot\Pack\Import\ImportCell;
 use SilverParrot\Pack\Import\ImportColumn;
 use SilverParrot\Pack\Import\ImportColumns;
 use SilverParrot\Pack\Import\ImportedRow;
+use SilverParrot\Pack\Import\ListCommands;
 use SilverParrot\Pack\Import\PastedTable;
+use SilverParrot\Pack\Import\PointsCommands;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Source\Finding;
 use SilverParrot\Source\Message;
@@ -143,24 +146,7 @@ final class ImportColumnsTest extends TestCase
 
     public function test_the_commands_of_a_counter_read_count_and_set_it_and_stay_at_its_floor(): void
     {
-        $table = PastedTable::read(CounterCommands::table('splinters'));
-        $columns = ImportColumns::guess($table);
-        self::assertSame([[], []], [$columns->leftOver($table), $columns->withoutUnit($table)]);
-        $pack = World::pack()->withCommands(
-            array_map(static function (array $cells) use ($columns): Command {
-                $row = ImportedRow::read($cells, $columns, null, null);
-                self::assertSame([], $row->problems);
-
-                return CommandFormat::read(Document::of($row->document));
-            }, array_slice($table->rows, 1)),
-        );
-        foreach ($pack->commands as $command) {
-            self::assertSame(
-                [],
-                array_filter(Checks::ofCommand($command, $pack), static fn (Finding $one): bool => $one->isError()),
-                $command->trigger,
-            );
-        }
+        $pack = self::importing(CounterCommands::table('splinters'));
         $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
         $bram = Person::known('1', 'bram', 'Bram', Levels::of(Level::Moderator));
         $said = [];
@@ -186,5 +172,49 @@ final class ImportColumnsTest extends TestCase
             );
             self::assertSame($rows, PastedTable::read(PastedTable::written($rows))->rows);
         }
+    }
+
+    public function test_the_commands_of_a_list_and_of_points_say_what_they_are_for(): void
+    {
+        $said = static function (string $table, string $line): string {
+            $pack = self::importing($table);
+            $rehearsal = new Rehearsal($pack, World::situation($pack), '1', ChatProfile::stream());
+            $tamsin = World::people()[0]->person();
+
+            return $rehearsal->line('one', $tamsin, $line, new Moment(1_795_597_200_000))->texts()[0] ?? '';
+        };
+        $answers = ListCommands::table('knots');
+        self::assertStringStartsWith('“will it hold?” Tamsin, ', $said($answers, '!askknots will it hold?'));
+        self::assertSame('Ask me something, Tamsin.', $said($answers, '!askknots'));
+        self::assertStringStartsWith('Tamsin: ', $said($answers, '!knots'));
+        $points = PointsCommands::table(World::pack()->fields['pebbles']);
+        self::assertSame('Tamsin has 40 pebbles.', $said($points, '!pebbles'));
+        self::assertSame('Tamsin gives Bram 3.', $said($points, '!givepebbles bram 3'));
+        self::assertStringStartsWith('1. Tamsin 40', $said($points, '!toppebbles'));
+    }
+
+    /** The pack with the commands of a table, none of which has an error. */
+    private static function importing(string $written): Pack
+    {
+        $table = PastedTable::read($written);
+        $columns = ImportColumns::guess($table);
+        self::assertSame([[], []], [$columns->leftOver($table), $columns->withoutUnit($table)]);
+        $pack = World::pack()->withCommands(
+            array_map(static function (array $cells) use ($columns): Command {
+                $row = ImportedRow::read($cells, $columns, null, null);
+                self::assertSame([], $row->problems);
+
+                return CommandFormat::read(Document::of($row->document));
+            }, array_slice($table->rows, 1)),
+        );
+        foreach ($pack->commands as $command) {
+            self::assertSame(
+                [],
+                array_filter(Checks::ofCommand($command, $pack), static fn (Finding $one): bool => $one->isError()),
+                $command->trigger,
+            );
+        }
+
+        return $pack;
     }
 }

@@ -2,14 +2,18 @@
 
 declare(strict_types=1);
 
-namespace App\Remember\Points;
+namespace App\Remember\Ranks;
 
 use App\Border\OfItsChannel;
+use App\Storage\Assembler;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Validator;
+use SilverParrot\Response\ChangesNothing;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Limits;
 
-/** Ranks, one a line: the least that is needed, and the name. */
+/** Ranks, one a line: the least that is needed, and the name; and what is said of whoever comes to another. */
 final class LadderRequest extends FormRequest
 {
     use OfItsChannel;
@@ -19,7 +23,9 @@ final class LadderRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['ranks' => ['nullable', 'string', 'max:8000', static function (
+        $said = ['nullable', 'string', 'max:'.Limits::SOURCE];
+
+        return ['rises' => $said, 'falls' => $said, 'ranks' => ['nullable', 'string', 'max:8000', static function (
             string $field,
             mixed $typed,
             Closure $fail,
@@ -38,8 +44,43 @@ final class LadderRequest extends FormRequest
         }]];
     }
 
+    /** @return list<Closure(Validator): void> what is said can be read, and changes nothing */
+    public function after(ResponseCache $prepared, Assembler $assembler): array
+    {
+        return [function (Validator $validator) use ($prepared, $assembler): void {
+            $pack = $assembler->names($this->channel());
+            foreach (['rises', 'falls'] as $when) {
+                $problem = ChangesNothing::problem($prepared->response($this->said($when)), $pack);
+                if ($problem !== '') {
+                    $validator->errors()->add($when, "$problem.");
+                }
+            }
+        }];
+    }
+
+    /** @return array<string, mixed>|null as the definition is put; null for no ranks */
+    public function state(): ?array
+    {
+        $ranks = $this->ranks();
+
+        return $ranks === []
+            ? null
+            : [
+                'ranks' => $ranks,
+                'by_ever_earned' => $this->boolean('by_ever_earned'),
+                'is_on' => ! $this->boolean('off'),
+                'rises' => $this->said('rises'),
+                'falls' => $this->said('falls'),
+            ];
+    }
+
+    private function said(string $when): string
+    {
+        return $this->string($when)->trim()->value();
+    }
+
     /** @return array<int, string> names by the least that is needed */
-    public function ranks(): array
+    private function ranks(): array
     {
         $ranks = [];
         foreach (self::lines($this->string('ranks')->value()) as $line) {

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Lookup\Outline;
+
+/** One of several that a search has found: the value that is taken further, and what tells it apart. */
+final readonly class Candidate
+{
+    /** @param  array<string, string>  $tells  by what it is called in the answer */
+    public function __construct(public string $value, public array $tells)
+    {
+    }
+}

@@ -1,0 +1,3 @@
+At most <input name="gates[at_most][stream]" value="{{ request('gates.at_most.stream', $setting->stream ?: '') }}" class="blank short" inputmode="numeric" placeholder="any" aria-label="Times a stream, for everybody together"> times a stream,
+for each person <input name="gates[at_most][person_stream]" value="{{ request('gates.at_most.person_stream', $setting->personStream ?: '') }}" class="blank short" inputmode="numeric" placeholder="any" aria-label="Times a stream, for the same person"> times a stream
+and <input name="gates[at_most][person_day]" value="{{ request('gates.at_most.person_day', $setting->personDay ?: '') }}" class="blank short" inputmode="numeric" placeholder="any" aria-label="Times a day, for the same person"> times a day

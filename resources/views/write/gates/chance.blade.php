@@ -1,0 +1,1 @@
+Only when chance is with them, <input name="gates[chance]" value="{{ request('gates.chance', $setting->percent === 100 ? '' : $setting->percent) }}" class="blank short" inputmode="numeric" placeholder="50" aria-label="How many times in 100"> times in 100

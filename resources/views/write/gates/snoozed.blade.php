@@ -1,0 +1,1 @@
+<label><input type="checkbox" name="gates[snoozed]" value="{{ $setting->since?->iso() ?? now()->toIso8601ZuluString() }}" checked> Snoozed{{ $setting->since === null ? '' : ' since '.now($channel->zone)->setTimestamp(intdiv($setting->since->millis, 1000))->format('j M, H:i').',' }} until the next stream begins</label>
