@@ -65,4 +65,40 @@ final class BadArgument extends \RuntimeException
     {
         return new self("“{$text}” is not NAME=IP,IP.");
     }
+
+    public static function oneWay(): self
+    {
+        return new self('Say what is to be heard: a file with a chat, --script=FILE, or --crowd=FILE; one of them.');
+    }
+
+    /** @param  list<string>  $known */
+    public static function crowd(string $name, array $known): self
+    {
+        return new self("There is no crowd “{$name}”, and no such file; there are: ".implode(', ', $known).'.');
+    }
+
+    public static function number(string $option, int $most): self
+    {
+        return new self("--{$option} is a whole number from 1 to {$most}.");
+    }
+
+    public static function seeds(int $most): self
+    {
+        return new self("--seeds is a range as in 1-20, of {$most} at most.");
+    }
+
+    public static function report(string $path): self
+    {
+        return new self("--report={$path} ends in none of .json, .xml, .html.");
+    }
+
+    public static function reportWithoutScripts(): self
+    {
+        return new self('A report in XML tells of scripts: give --script=FILE.');
+    }
+
+    public static function unwritable(string $path): self
+    {
+        return new self("{$path} cannot be written.");
+    }
 }

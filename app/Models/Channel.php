@@ -162,6 +162,18 @@ final class Channel extends Model
         return $this->hasMany(TimerRow::class);
     }
 
+    /** @return HasMany<ScriptRow, $this> */
+    public function scripts(): HasMany
+    {
+        return $this->hasMany(ScriptRow::class)->orderBy('title')->orderBy('id');
+    }
+
+    /** @return HasMany<RehearsalRow, $this> */
+    public function rehearsals(): HasMany
+    {
+        return $this->hasMany(RehearsalRow::class);
+    }
+
     /** @return HasMany<LookupRow, $this> */
     public function lookups(): HasMany
     {

@@ -7,6 +7,7 @@ namespace App\Storage;
 use App\Models;
 use App\Models\CommandRow;
 use App\Models\TimerRow;
+use App\Storage\Definitions\Scripts;
 use App\Web\AddressesLookedAt;
 use Closure;
 use Illuminate\Database\Eloquent\Builder;
@@ -319,6 +320,7 @@ final class Assembler
             FromChatFormat::read(Document::of($channel->from_chat ?? [])),
             RegularRuleFormat::read(Document::of($channel->regulars ?? [])),
             self::lookups($channel, $whole),
+            $whole === null ? Scripts::of($channel) : [],
         );
     }
 

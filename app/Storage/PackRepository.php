@@ -8,6 +8,7 @@ use App\Accounts\Role;
 use App\Models\Channel;
 use App\Models\ListItem;
 use App\Models\LookupRow;
+use App\Models\ScriptRow;
 use App\Models\TimerRow;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
@@ -191,6 +192,9 @@ final readonly class PackRepository
                 ))
                 ->delete();
             $channel->timers()->create(TimerRow::columns($timer));
+        }
+        foreach ($pack->scripts as $script) {
+            $channel->scripts()->updateOrCreate(['stable_id' => $script->id], ScriptRow::columns($script));
         }
         foreach ($pack->lookups as $lookup) {
             $columns = LookupRow::columns($lookup);

@@ -8,7 +8,7 @@ namespace SilverParrot\Chance;
 final readonly class Draws
 {
     /** Below so many expected draws of any item, the comparison says nothing (Cochran's rule; common practice: 5). */
-    private const LEAST_EXPECTED = 5.0;
+    public const LEAST_EXPECTED = 5.0;
 
     /** By degrees of freedom: NIST/SEMATECH e-Handbook of Statistical Methods, 1.3.6.7.4. */
     private const CRITICAL = [1 => 10.828, 2 => 13.816, 3 => 16.266, 4 => 18.467, 5 => 20.515];

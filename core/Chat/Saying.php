@@ -11,6 +11,7 @@ final readonly class Saying
      * @param  string  $answerTo  the key of the line that it answers; empty for what nobody asked for
      * @param  string  $to  the nick of whoever it answers; empty for what nobody asked for, and for who cannot be
      *     addressed
+     * @param  bool  $isCut  whether it was longer than the chat takes
      */
     public function __construct(
         public string $text,
@@ -18,6 +19,7 @@ final readonly class Saying
         public Place $place = Place::Chat,
         public string $answerTo = '',
         public string $to = '',
+        public bool $isCut = false,
     ) {
     }
 

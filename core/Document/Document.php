@@ -6,6 +6,7 @@ namespace SilverParrot\Document;
 
 use DateTimeInterface;
 use SilverParrot\Source\Finding;
+use SilverParrot\Source\FindingKind;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 use SilverParrot\Source\Suggestions;
@@ -387,6 +388,12 @@ final readonly class Document
 
     /** @param  array<string, string>  $data */
     public function flaw(DocumentError $flaw, array $data): void
+    {
+        $this->note($flaw, $data);
+    }
+
+    /** @param  array<string, string>  $data */
+    public function note(FindingKind $flaw, array $data): void
     {
         $this->findings->all[] = new Finding($flaw, null, $this->pointer, $data);
     }

@@ -40,6 +40,18 @@ final class CannedAnswersFormat
         if (is_array($document)) {
             return [[], $document];
         }
+
+        return [self::of($document, $lookups, $now), $document->findings()];
+    }
+
+    /**
+     * The same within another document.
+     *
+     * @param  array<string, Lookup>  $lookups  by folded name
+     * @return array<string, list<CannedAnswer>> by folded name of the look-up
+     */
+    public static function of(Document $document, array $lookups, Moment $now): array
+    {
         $answers = [];
         foreach ($document->each() as $name => $of) {
             $lookup = $lookups[Fold::caseless((string) $name)] ?? null;
@@ -54,7 +66,7 @@ final class CannedAnswersFormat
             );
         }
 
-        return [$answers, $document->findings()];
+        return $answers;
     }
 
     public static function one(Document $one, Lookup $lookup, Moment $now): CannedAnswer

@@ -106,7 +106,8 @@ final class Differences
         }
         /** @var array<string, mixed> $document */
         $document = json_decode(PackFormat::write($pack), true);
-        unset($document['commands'], $document['cast'], $document['format'], $document['version']);
+        unset($document['commands'], $document['cast'], $document['scripts']);
+        unset($document['format'], $document['version']);
         $named = [];
         foreach ($document as $kind => $definitions) {
             foreach (is_array($definitions) ? $definitions : [$definitions] as $key => $one) {

@@ -19,8 +19,53 @@ final class ExpectationFormat
             ['line', 'by', 'says', 'at', 'seed', 'event', 'given', 'channel'],
             ['line', 'by', 'says', 'at'],
         );
+
+        return new Expectation(
+            $expectation->at('line')->text(Limits::LINE),
+            $expectation->at('by')->text(60),
+            array_map(
+                static fn (Document $text): string => $text->text(Limits::SAID),
+                $expectation->at('says')->items(20),
+            ),
+            $expectation->at('at')->moment(),
+            $expectation->has('seed') ? $expectation->at('seed')->text(100) : '1',
+            $expectation->has('event') ? $expectation->at('event')->text(100) : 'expected',
+            $expectation->has('given') ? self::given($expectation->at('given')) : [],
+            $expectation->has('channel')
+                ? array_map(
+                    static fn (Document $value): null|bool|int|string => $value->scalar(),
+                    array_filter($expectation->at('channel')->each(), is_string(...), ARRAY_FILTER_USE_KEY),
+                )
+                : [],
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public static function write(Expectation $expectation): array
+    {
+        $given = self::writeGiven($expectation->given);
+
+        return [
+            'line' => $expectation->line,
+            'by' => $expectation->by,
+            'says' => $expectation->says,
+            'at' => $expectation->at->iso(),
+            'seed' => $expectation->seed,
+            'event' => $expectation->eventKey,
+        ]
+            + ($given === [] ? [] : ['given' => $given])
+            + ($expectation->channel === [] ? [] : ['channel' => $expectation->channel]);
+    }
+
+    /**
+     * What memory held, as [kind, name, owner] and value.
+     *
+     * @return array<string, null|bool|int|string|array<string, mixed>> by key id
+     */
+    public static function given(Document $list, int $most = 200): array
+    {
         $given = [];
-        foreach ($expectation->has('given') ? $expectation->at('given')->items(200) : [] as $item) {
+        foreach ($list->items($most) as $item) {
             $item->object(['key', 'value'], ['key', 'value']);
             $id = implode(
                 "\x1F",
@@ -39,44 +84,21 @@ final class ExpectationFormat
             $given[$id] = self::readValue($item->at('value'));
         }
 
-        return new Expectation(
-            $expectation->at('line')->text(Limits::LINE),
-            $expectation->at('by')->text(60),
-            array_map(
-                static fn (Document $text): string => $text->text(Limits::SAID),
-                $expectation->at('says')->items(20),
-            ),
-            $expectation->at('at')->moment(),
-            $expectation->has('seed') ? $expectation->at('seed')->text(100) : '1',
-            $expectation->has('event') ? $expectation->at('event')->text(100) : 'expected',
-            $given,
-            $expectation->has('channel')
-                ? array_map(
-                    static fn (Document $value): null|bool|int|string => $value->scalar(),
-                    array_filter($expectation->at('channel')->each(), is_string(...), ARRAY_FILTER_USE_KEY),
-                )
-                : [],
-        );
+        return $given;
     }
 
-    /** @return array<string, mixed> */
-    public static function write(Expectation $expectation): array
+    /**
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $given  by key id
+     * @return list<array{key: list<string>, value: null|bool|int|string|array<string, mixed>}>
+     */
+    public static function writeGiven(array $given): array
     {
-        $given = [];
-        foreach ($expectation->given as $id => $value) {
-            $given[] = ['key' => explode("\x1F", $id), 'value' => $value];
+        $written = [];
+        foreach ($given as $id => $value) {
+            $written[] = ['key' => explode("\x1F", $id), 'value' => $value];
         }
 
-        return [
-            'line' => $expectation->line,
-            'by' => $expectation->by,
-            'says' => $expectation->says,
-            'at' => $expectation->at->iso(),
-            'seed' => $expectation->seed,
-            'event' => $expectation->eventKey,
-        ]
-            + ($given === [] ? [] : ['given' => $given])
-            + ($expectation->channel === [] ? [] : ['channel' => $expectation->channel]);
+        return $written;
     }
 
     /** @return null|bool|int|string|array<string, mixed> */

@@ -6,13 +6,10 @@ namespace SilverParrot\Format;
 
 use SilverParrot\Chat\Channel;
 use SilverParrot\Chat\Languages;
-use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Zones;
 use SilverParrot\Document\ChangeRuleFormat;
 use SilverParrot\Document\Document;
 use SilverParrot\Document\DocumentError;
-use SilverParrot\Document\LevelFormat;
-use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\ChangeRule;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
@@ -33,6 +30,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\QuoteSettings;
 use SilverParrot\Pack\RegularRule;
 use SilverParrot\Pack\Reset;
+use SilverParrot\Pack\Script;
 use SilverParrot\Pack\StreamPlan;
 use SilverParrot\Pack\TextList;
 use SilverParrot\Pack\Timer;
@@ -84,6 +82,7 @@ final class PackFormat
         'from_chat',
         'regulars',
         'lookups',
+        'scripts',
     ];
 
     /** @return array{Pack, list<Finding>} the pack as far as it can be read, and all that is wrong with the document */
@@ -118,7 +117,7 @@ final class PackFormat
                 ),
             ),
             $document->named('fields', self::DEFINITIONS, self::readField(...)),
-            $document->has('cast') ? array_map(self::readCastMember(...), $document->at('cast')->items(200)) : [],
+            $document->has('cast') ? array_map(CastFormat::read(...), $document->at('cast')->items(200)) : [],
             $document->has('flood') ? self::readFlood($document->at('flood')) : new Flood,
             $document->named('goods', self::DEFINITIONS, self::readGoods(...)),
             self::readLadders($document),
@@ -135,6 +134,7 @@ final class PackFormat
             $document->has('from_chat') ? FromChatFormat::read($document->at('from_chat')) : new FromChat,
             $document->has('regulars') ? RegularRuleFormat::read($document->at('regulars')) : new RegularRule,
             $document->named('lookups', self::DEFINITIONS, LookupFormat::read(...)),
+            self::readScripts($document),
         );
 
         return [$pack, $document->findings()];
@@ -185,7 +185,7 @@ final class PackFormat
                             + self::writeChanges($field->changes),
                         array_values($pack->fields),
                     ),
-                    'cast' => array_map(self::writeCastMember(...), $pack->cast),
+                    'cast' => array_map(CastFormat::write(...), $pack->cast),
                     'goods' => array_map(
                         static fn (Goods $goods): array => self::named($goods)
                             + ($goods->price === 0 ? [] : ['price' => $goods->price])
@@ -220,6 +220,7 @@ final class PackFormat
                     'from_chat' => FromChatFormat::write($pack->fromChat),
                     'regulars' => RegularRuleFormat::write($pack->regulars),
                     'lookups' => array_map(LookupFormat::write(...), array_values($pack->lookups)),
+                    'scripts' => array_map(ScriptTextFormat::write(...), $pack->scripts),
                     'flood' => $pack->flood == new Flood
                             ? []
                             : ['person' => $pack->flood->person, 'channel' => $pack->flood->channel],
@@ -266,6 +267,21 @@ final class PackFormat
         }
 
         return $read;
+    }
+
+    /** @return list<Script> */
+    private static function readScripts(Document $document): array
+    {
+        $read = [];
+        foreach ($document->has('scripts') ? $document->at('scripts')->items(Script::MOST) : [] as $one) {
+            $script = ScriptTextFormat::read($one);
+            if (isset($read[$script->id])) {
+                $one->at('id')->flaw(DocumentError::IdTwice, ['value' => $script->id]);
+            }
+            $read[$script->id] = $script;
+        }
+
+        return array_values($read);
     }
 
     private static function id(Document $definition): string
@@ -514,54 +530,5 @@ final class PackFormat
         }
 
         return $ladders;
-    }
-
-    private static function readCastMember(Document $member): CastMember
-    {
-        $member->object(
-            ['login', 'name', 'levels', 'tier', 'habits', 'record', ...CastMember::DETAILS],
-            ['login', 'name'],
-        );
-
-        return new CastMember(
-            $member->at('login')->text(60),
-            $member->at('name')->text(60),
-            $member->has('levels') ? LevelFormat::readAll($member->at('levels')) : [],
-            $member->has('tier') ? $member->at('tier')->whole(0, 3) : 0,
-            $member->has('habits') ? $member->at('habits')->text(300) : '',
-            $member->has('record')
-                ? array_map(
-                    static fn (Document $value): string => $value->text(Limits::FIELD_TEXT),
-                    $member->at('record')->entriesOfNames(),
-                )
-                : [],
-            self::details($member),
-        );
-    }
-
-    /** @return array<string, string> */
-    private static function details(Document $member): array
-    {
-        $details = [];
-        foreach (CastMember::DETAILS as $name) {
-            if ($member->has($name)) {
-                $details[$name] = $name === 'followed'
-                    ? $member->at($name)->moment()->iso()
-                    : $member->at($name)->text(Limits::FIELD_TEXT);
-            }
-        }
-
-        return array_filter($details, static fn (string $value): bool => $value !== '');
-    }
-
-    /** @return array<string, mixed> */
-    private static function writeCastMember(CastMember $member): array
-    {
-        return ['login' => $member->login, 'name' => $member->name] + array_filter([
-            'levels' => array_map(static fn (Level $level): string => $level->word(), $member->levels),
-            'tier' => $member->tier,
-            'habits' => $member->habits,
-            'record' => $member->record,
-        ] + $member->details, static fn (array|int|string $value): bool => ! in_array($value, [[], 0, ''], true));
     }
 }

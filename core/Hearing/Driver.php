@@ -54,6 +54,7 @@ final readonly class Driver
                     $heard,
                     array_map(static fn (Key $key): null|bool|int|string|array => $view->value($key), $reads->keys),
                     $readings->plain(),
+                    $readings->asked(),
                 );
             }
             $reads = $this->fetch($heard, $reads, $readings, $web, $round);

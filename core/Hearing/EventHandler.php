@@ -126,7 +126,7 @@ final readonly class EventHandler implements Parrot
     {
         $trace?->said($match);
 
-        return $this->attempt(
+        $outcome = $this->attempt(
             $match->command,
             $line,
             Invocation::of($line->by, '', $match->command->trigger, $line->text),
@@ -134,6 +134,8 @@ final readonly class EventHandler implements Parrot
             $trace,
             [new PhraseGate($match->phrase)],
         );
+
+        return $outcome instanceof Outcome ? $outcome->setOffBy($match->phrase->text) : $outcome;
     }
 
     /**

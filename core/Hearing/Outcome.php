@@ -24,6 +24,7 @@ final readonly class Outcome implements Turn
      * @param  list<Awaited>  $effects  to be carried out once the changes are kept
      * @param  list<Event>  $later  to be heard when their moments have come
      * @param  Person|null  $by  who brought it about; null for nobody
+     * @param  string  $phrase  the one that set it off; empty where none did
      */
     public function __construct(
         public ?Command $command = null,
@@ -35,6 +36,7 @@ final readonly class Outcome implements Turn
         public array $effects = [],
         public array $later = [],
         public ?Person $by = null,
+        public string $phrase = '',
     ) {
     }
 
@@ -87,6 +89,23 @@ final readonly class Outcome implements Turn
             [...$this->effects, ...$later->effects],
             [...$this->later, ...$later->later],
             $this->by,
+            $this->phrase,
+        );
+    }
+
+    public function setOffBy(string $phrase): self
+    {
+        return new self(
+            $this->command,
+            $this->sayings,
+            $this->changes,
+            $this->closed,
+            $this->failed,
+            $this->trace,
+            $this->effects,
+            $this->later,
+            $this->by,
+            $phrase,
         );
     }
 

@@ -65,6 +65,12 @@ final class MemoizedReadings implements Readings, TellsOrigins
         $this->isComplete = true;
     }
 
+    /** @return list<string> ids of what look-ups were asked for, also where nothing came of it */
+    public function asked(): array
+    {
+        return array_keys($this->lookups);
+    }
+
     /**
      * @return array<string, null|bool|int|string> by request id, as they are kept, with their origins; gaps are left
      *     out, since what is missing is one again, and so is what is found in memory

@@ -9,6 +9,9 @@ use SilverParrot\Response\RenderedResponse;
 /** Makes of what a response says what the chat can take. */
 final readonly class Fitter
 {
+    /** The note of what was longer than the chat takes. */
+    public const CUT = 'fitted.cut';
+
     /** @return list<Fitting> in this order: instructions are looked for at the beginning of what will be sent */
     private static function fittings(): array
     {

@@ -21,7 +21,7 @@ final readonly class Shorten implements Fitting
         $limit = $limits->characters() === null
             ? new Message('fitted.bytes', ['number' => $limits->bytes() ?? 0])
             : new Message('fitted.characters', ['number' => $limits->characters() ?? 0]);
-        $fitted->notes[] = new Message($cut === '' ? 'fitted.nothing-fits' : 'fitted.cut', ['limit' => $limit]);
+        $fitted->notes[] = new Message($cut === '' ? 'fitted.nothing-fits' : Fitter::CUT, ['limit' => $limit]);
         // What is left begins as it did, so where its pieces came from no longer matters.
         $fitted->pieces = $cut === '' ? [] : [[$cut, Origin::Author]];
     }

@@ -40,6 +40,7 @@ final readonly class Pack
      * @param  array<string, string>  $refusals  what is said where a gate is closed, by the refusal’s key, of commands
      *     that have no reply of their own for it
      * @param  array<string, Lookup>  $lookups  by folded name
+     * @param  list<Script>  $scripts
      */
     public function __construct(
         public Channel $channel,
@@ -64,6 +65,7 @@ final readonly class Pack
         public FromChat $fromChat = new FromChat,
         public RegularRule $regulars = new RegularRule,
         public array $lookups = [],
+        public array $scripts = [],
     ) {
         $byTrigger = $byLooseTrigger = [];
         $most = 1;

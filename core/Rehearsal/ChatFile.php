@@ -95,6 +95,30 @@ final readonly class ChatFile
         return new self($levels, array_slice($lines, 0, $most), $findings, $names);
     }
 
+    /** One line alone: “+12s name: text”; null for what is no such line. */
+    public static function line(string $text): ?TimedLine
+    {
+        $timed = self::timed($text);
+
+        return $timed === null ? null : new TimedLine($timed[0] * 1000, $timed[1], $timed[2], isWhisper: $timed[3]);
+    }
+
+    /** @return int|null seconds since the start, as “+1m5s” says; null for what says nothing of the kind */
+    public static function seconds(string $time): ?int
+    {
+        return strlen($time) <= 12
+            && preg_match('/^\+(?:(\d+)m)?(?:(\d+)s)?$/D', $time, $part) === 1
+            && isset($part[1])
+                ? (int) $part[1] * 60 + (int) ($part[2] ?? 0)
+                : null;
+    }
+
+    /** “+1m5s” */
+    public static function time(int $seconds): string
+    {
+        return $seconds < 60 ? "+{$seconds}s" : '+'.intdiv($seconds, 60).'m'.($seconds % 60).'s';
+    }
+
     /** @return array{int, string, string, bool}|null seconds, who, what, privately; null for what is no such line */
     private static function timed(string $line): ?array
     {
@@ -107,14 +131,12 @@ final readonly class ChatFile
             || $by === ''
             || str_contains($by, ' ')
             || mb_strlen($by) > 60
-            || strlen($time) > 12
-            || preg_match('/^\+(?:(\d+)m)?(?:(\d+)s)?$/D', $time, $part) !== 1
-            || ! isset($part[1])
+            || ($seconds = self::seconds($time)) === null
         ) {
             return null;
         }
 
-        return [(int) $part[1] * 60 + (int) ($part[2] ?? 0), $by, ltrim($said, ' '), $isWhisper];
+        return [$seconds, $by, ltrim($said, ' '), $isWhisper];
     }
 
     /** @return array{list<Level>, list<string>} */

@@ -24,6 +24,8 @@ final class MemoryFormat
 {
     public const FORMAT = 'silver-parrot-memory';
 
+    public const KEYS = ['counters', 'occasions', 'people', 'channel', 'readings', 'quotes', 'items'];
+
     /** @return array{InitialState, list<Finding>} */
     public static function read(string $text, Pack $pack): array
     {
@@ -32,8 +34,15 @@ final class MemoryFormat
             return [new InitialState, $document];
         }
         $document
-            ->object(['format', 'version', 'counters', 'occasions', 'people', 'channel', 'readings', 'quotes', 'items'])
+            ->object(['format', 'version', ...self::KEYS])
             ->format(self::FORMAT, 'Silver Parrot memory');
+
+        return [self::of($document, $pack), $document->findings()];
+    }
+
+    /** The same within another document. */
+    public static function of(Document $document, Pack $pack): InitialState
+    {
         $memory = [];
         foreach ($document->has('counters') ? $document->at('counters')->each() : [] as $name => $value) {
             $counter = $pack->counters[Fold::caseless((string) $name)] ?? null;
@@ -56,14 +65,11 @@ final class MemoryFormat
             $list === null ? self::unknown($items, (string) $name) : $memory += self::items($list, $items);
         }
 
-        return [
-            new InitialState(
-                $memory,
-                self::scalars($document, 'channel'),
-                self::scalars($document, 'readings'),
-            ),
-            $document->findings(),
-        ];
+        return new InitialState(
+            $memory,
+            self::scalars($document, 'channel'),
+            self::scalars($document, 'readings'),
+        );
     }
 
     /** @return array<string, int> */
@@ -115,7 +121,7 @@ final class MemoryFormat
         );
     }
 
-    private static function person(Document $person): CastMember
+    public static function person(Document $person): CastMember
     {
         $person->object(['login', 'name', 'levels', 'tier', 'record'], ['login']);
         $login = $person->at('login')->text(60);

@@ -9,6 +9,7 @@ use SilverParrot\Chance\KeyedChance;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
+use SilverParrot\Chat\Happening;
 use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Deeds\PackEdit;
 use SilverParrot\Hearing\Deeds\PackEdits;
@@ -18,6 +19,7 @@ use SilverParrot\Hearing\EffectDone;
 use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Hearing\Service\ServiceChange;
+use SilverParrot\Hearing\StreamBegan;
 use SilverParrot\Hearing\Timers\TimerClock;
 use SilverParrot\Hearing\Timers\TimerDue;
 use SilverParrot\Lookup\Request;
@@ -28,6 +30,7 @@ use SilverParrot\Memory\Key;
 use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\PeopleLines;
 use SilverParrot\Memory\Reads;
+use SilverParrot\Memory\RunningStream;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
 use SilverParrot\Pack\Pack;
@@ -56,8 +59,23 @@ final class Rehearsal
     /** @var array<string, null|bool|int|string|array<string, mixed>> */
     private array $given = [];
 
+    /** @var array<string, null|bool|int|string> */
+    private array $told = [];
+
+    /** @var list<string> */
+    private array $asked = [];
+
     /** @var array<string, Person> by folded login and by folded name */
     private array $people = [];
+
+    /** @var array<string, true> logins of those who were noted as here */
+    private array $met = [];
+
+    /** @var array<int, int> lines that timers wait for and that are not noted yet, by minute since 1970 */
+    private array $uncounted = [];
+
+    /** Before this, in milliseconds, no timer can be due; null where that has to be looked up. */
+    private ?int $quietUntil = null;
 
     public function __construct(
         private Pack $pack,
@@ -98,6 +116,9 @@ final class Rehearsal
 
     public function hear(Event $event): Outcome
     {
+        if ($event instanceof Happening) {
+            $this->happens($event);
+        }
         $world = new World(
             $this->pack,
             $this->nothing,
@@ -114,10 +135,17 @@ final class Rehearsal
         }
         $outcome = $carried->outcome;
         $this->given = $carried->memory;
+        $this->told = $carried->readings;
+        $this->asked = $carried->asked;
+        if ($event instanceof TimerDue) {
+            $this->quietUntil = null;
+        }
         foreach ($outcome->effects as $awaited) {
             $done = $this->carryOut($awaited->effect, $event->at());
             $outcome = $outcome->and($this->hear(new EffectDone($awaited->then, $done, $event->at())));
             $this->given += $carried->memory;
+            $this->told += $carried->readings;
+            $this->asked = [...$this->asked, ...$carried->asked];
         }
         $person = $event->person();
         if ($person !== null) {
@@ -141,6 +169,7 @@ final class Rehearsal
             return $edited;
         }
         $this->pack = $edited->pack;
+        $this->quietUntil = null;
 
         return ActionDone::with([], $edited->outcome);
     }
@@ -148,7 +177,12 @@ final class Rehearsal
     /** The next timer that speaks before a moment, if nothing else happens; those that are new begin to wait. */
     public function dueBefore(Moment $until, Moment $now): ?TimerDue
     {
+        if ($this->pack->timers === [] || ($this->quietUntil !== null && $until->millis <= $this->quietUntil)) {
+            return null;
+        }
+        $this->noteLines();
         $next = null;
+        $this->quietUntil = PHP_INT_MAX;
         $isLive = $this->service->read(Request::channel('live'));
         foreach ($this->clocks() as $place => $clock) {
             $timer = $this->pack->timers[$place];
@@ -159,6 +193,8 @@ final class Rehearsal
             }
             $memory = $this->store->snapshot($reads);
             $stand = $clock->look($memory, $this->pack, $now, is_bool($isLive) ? $isLive : null);
+            // Whatever is said, asked or written from now on only puts it off; what happens is looked at anew.
+            $this->quietUntil = min($this->quietUntil, $stand->due->millis ?? PHP_INT_MAX);
             $at = $stand->due === null || $stand->missing > 0 ? null : max($stand->due->millis, $now->millis);
             // Lines that count for some minutes only may be too old by then.
             $isStill = $at !== null && $clock
@@ -191,8 +227,37 @@ final class Rehearsal
             && $outcome->command === null
             && ! $this->pack->isTalker($event->by);
         if ($isLine && $this->pack->timers !== []) {
+            $minute = intdiv($event->at()->millis, 60_000);
+            $this->uncounted[$minute] = ($this->uncounted[$minute] ?? 0) + 1;
+        }
+    }
+
+    /** Counted together, and noted before anybody looks. */
+    private function noteLines(): void
+    {
+        foreach ($this->uncounted as $minute => $lines) {
             $memory = $this->store->snapshot(Reads::of(Key::peopleLines()));
-            $this->keep(PeopleLines::more($memory, 1, $event->at()));
+            $this->keep(PeopleLines::more($memory, $lines, new Moment($minute * 60_000)));
+        }
+        $this->uncounted = [];
+    }
+
+    private function happens(Happening $happening): void
+    {
+        $isLive = $this->service->happens($happening);
+        $this->quietUntil = null;
+        if ($isLive === null) {
+            return;
+        }
+        $stream = $this->store->snapshot(Reads::of(Key::stream()))->value(Key::stream());
+        $change = RunningStream::look($stream, $isLive, $happening->at());
+        if ($change !== null) {
+            $this->keep($change);
+        }
+        $before = RunningStream::period($stream);
+        $now = RunningStream::period($change === null ? $stream : $change->to);
+        if ($before !== $now) {
+            $this->hear(new StreamBegan($now, $happening->at()));
         }
     }
 
@@ -208,6 +273,8 @@ final class Rehearsal
     /** @return array<string, null|bool|int|string|array<string, mixed>> what is remembered now, by key id */
     public function memory(): array
     {
+        $this->noteLines();
+
         return $this->store->values();
     }
 
@@ -219,9 +286,25 @@ final class Rehearsal
         return $this->given;
     }
 
+    /** @return array<string, null|bool|int|string> what the last line was told from outside, by request id */
+    public function told(): array
+    {
+        return $this->told;
+    }
+
+    /** @return list<string> ids of what look-ups were asked for by the last line */
+    public function asked(): array
+    {
+        return $this->asked;
+    }
+
     /** Whoever has spoken is known from then on, so others can name them. */
     private function meet(Person $person): void
     {
+        if (isset($this->met[$person->login])) {
+            return;
+        }
+        $this->met[$person->login] = true;
         $key = Key::person($person->login);
         $known = $this->store->snapshot(Reads::of($key))->value($key);
         if ($known === null && $person->isKnown()) {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal;
 
 use SilverParrot\Actions\ActionDone;
+use SilverParrot\Chat\Happening;
+use SilverParrot\Chat\HappeningKind;
 use SilverParrot\Hearing\Service\ServiceAnswers;
 use SilverParrot\Hearing\Service\ServiceChange;
 use SilverParrot\Hearing\Service\ServiceDetails;
@@ -19,7 +21,7 @@ use SilverParrot\Value\Value;
 /** The streaming service of a rehearsal: it takes what commands set, for as long as the rehearsal lasts. */
 final class RehearsedService implements Readings, TellsOrigins
 {
-    /** @var array<string, string> by name of the channel's detail */
+    /** @var array<string, bool|string|null> by name of the channel's detail */
     private array $set = [];
 
     public function __construct(private readonly Readings $given)
@@ -33,9 +35,27 @@ final class RehearsedService implements Readings, TellsOrigins
 
     public function read(Request $request): null|bool|int|string|Value
     {
-        return $request->subject === 'channel' && isset($this->set[$request->name])
+        return $request->subject === 'channel' && array_key_exists($request->name, $this->set)
             ? $this->set[$request->name]
             : $this->given->read($request);
+    }
+
+    /** @return bool|null whether the stream is live from here on; null where that stays as it was */
+    public function happens(Happening $happening): ?bool
+    {
+        $isLive = match ($happening->kind) {
+            HappeningKind::StreamBegins => true,
+            HappeningKind::StreamEnds => false,
+            default => null,
+        };
+        if ($isLive !== null) {
+            $this->set['live'] = $isLive;
+            $this->set['started'] = $isLive ? $happening->at()->iso() : null;
+        } elseif ($happening->kind === HappeningKind::Category) {
+            $this->set['category'] = $happening->text;
+        }
+
+        return $isLive;
     }
 
     public function change(ServiceChange $change, Moment $now): ActionDone

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace SilverParrot\Rehearsal;
 
+use Generator;
 use SilverParrot\Chat\ChatLine;
+use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\Timers\TimerDue;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Value\Moment;
 
@@ -38,46 +41,101 @@ final class Runner
                 ),
             );
         }
-        $queue = new EventQueue;
-        $numbers = [];
+        $events = $numbers = [];
         foreach ($lines as $number => $line) {
             $key = self::key($number, $line);
             $numbers[$key] = $number;
-            $queue->add(
-                new ChatLine(
-                    $key,
-                    self::person($rehearsal, $line->by),
-                    $line->text,
-                    $start->plusMillis($line->millis),
-                    isWhisper: $line->isWhisper,
-                ),
+            $events[] = new ChatLine(
+                $key,
+                self::person($rehearsal, $line->by),
+                $line->text,
+                $start->plusMillis($line->millis),
+                isWhisper: $line->isWhisper,
             );
         }
+        // Of one moment, what stands first comes first.
+        usort($events, static fn (ChatLine $a, ChatLine $b): int => $a->at->millis <=> $b->at->millis);
         $heard = [];
-        $clock = $start;
-        while (($event = $queue->next()) !== null) {
-            while (($due = $rehearsal->dueBefore($event->at(), $clock)) !== null) {
-                $clock = $due->at();
-                $outcome = $rehearsal->hear($due);
-                array_map($queue->add(...), $outcome->later);
-                $heard[] = new Heard(new TimedLine($clock->millis - $start->millis, '', ''), null, $outcome, null);
-            }
-            $clock = $event->at();
-            $outcome = $rehearsal->hear($event);
-            array_map($queue->add(...), $outcome->later);
-            $number = $event instanceof ChatLine ? $numbers[$event->key] ?? null : null;
-            $by = $event->person();
-            $heard[] = new Heard(
-                $number === null
-                    ? new TimedLine($event->at()->millis - $start->millis, $by->login ?? '', $event->line()->text ?? '')
-                    : $lines[$number],
-                $by,
-                $outcome,
-                $number,
-            );
+        foreach (self::each($rehearsal, $events, $start) as $one) {
+            $number = $one->event instanceof ChatLine ? $numbers[$one->event->key] ?? null : null;
+            $heard[] = $number === null
+                ? $one
+                : new Heard($lines[$number], $one->by, $one->outcome, $number, $one->event);
         }
 
         return new Report($heard);
+    }
+
+    /**
+     * Hears one event after the other, between them the timers that are due, and what comes of each later; nothing is
+     * kept of what was heard.
+     *
+     * @param  iterable<Event>  $events  in the order of their moments
+     * @param  Moment|null  $end  up to when timers speak and what is still to come is heard; null for the last event
+     * @return Generator<int, Heard>
+     */
+    public static function each(
+        Rehearsal $rehearsal,
+        iterable $events,
+        Moment $start,
+        ?Moment $end = null,
+    ): Generator {
+        $later = new EventQueue;
+        $clock = $start;
+        foreach ($events as $event) {
+            yield from self::until($rehearsal, $later, $event->at(), $start, $clock);
+            $clock = $event->at();
+            yield self::heard($rehearsal, $event, $start, $later);
+        }
+        yield from self::until($rehearsal, $later, $end ?? new Moment(PHP_INT_MAX), $start, $clock, $end !== null);
+    }
+
+    /**
+     * What comes of earlier events before a moment, each after the timers that are due before it.
+     *
+     * @return Generator<int, Heard>
+     */
+    private static function until(
+        Rehearsal $rehearsal,
+        EventQueue $later,
+        Moment $until,
+        Moment $start,
+        Moment &$clock,
+        bool $withTimers = true,
+    ): Generator {
+        for (; ;) {
+            $at = $later->at();
+            if ($at === null && ! $withTimers) {
+                return;
+            }
+            $limit = $at !== null && $at->millis < $until->millis ? $at : $until;
+            $next = $rehearsal->dueBefore($limit, $clock) ?? $later->before($until);
+            if ($next === null) {
+                return;
+            }
+            $clock = $next->at();
+            yield self::heard($rehearsal, $next, $start, $later);
+        }
+    }
+
+    private static function heard(Rehearsal $rehearsal, Event $event, Moment $start, EventQueue $later): Heard
+    {
+        $outcome = $rehearsal->hear($event);
+        array_map($later->add(...), $outcome->later);
+        $by = $event->person();
+
+        return new Heard(
+            new TimedLine(
+                $event->at()->millis - $start->millis,
+                $by->login ?? '',
+                $event instanceof TimerDue ? '' : $event->line()->text ?? '',
+                isWhisper: $event->line()->isWhisper ?? false,
+            ),
+            $by,
+            $outcome,
+            null,
+            $event,
+        );
     }
 
     /** Luck hangs on it: a line taken from the air keeps its own. */

@@ -27,6 +27,7 @@ final class ImportsTest extends TestCase
         'Hearing',
         'Format',
         'Rehearsal',
+        'Figures',
     ];
 
     /** A gate setting brings its checks along, and the table of all checks asks it for them. */

@@ -81,6 +81,7 @@ final readonly class Table
             $numbered('cooldowns', 'viewer_id', 'viewers'),
             $numbered('command_successes', 'viewer_id', 'viewers'),
             $numbered('timers'),
+            $numbered('scripts'),
             $numbered('lookups'),
             $numbered('recorded_answers'),
             $numbered('allowed_hosts', 'user_id', 'users'),

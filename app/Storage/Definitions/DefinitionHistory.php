@@ -29,6 +29,7 @@ final class DefinitionHistory
             new QuoteHabits,
             new EarningRules,
             new Timers,
+            new Scripts,
             new Lookups,
             new Ladders,
             new StreamPlans,

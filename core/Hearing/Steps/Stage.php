@@ -171,8 +171,10 @@ final readonly class Stage
             $said,
             new MessageLimits($this->world->profile, $this->world->pack->channel->login, $login),
         );
+        $isCut = false;
         foreach ($fitted->notes as $note) {
             $this->trace?->fitted($note);
+            $isCut = $isCut || $note->key === Fitter::CUT;
         }
         $fit = $fitted->text();
         if ($fit === '') {
@@ -185,6 +187,6 @@ final readonly class Stage
         // What somebody whispered is nobody else's, and neither is its answer.
         $place = $line?->isWhisper === true ? Place::Whisper : $delivery->place;
 
-        return new Ran([new Saying($fit, $delivery->voice, $place, $line->key ?? '', $line->nick ?? '')]);
+        return new Ran([new Saying($fit, $delivery->voice, $place, $line->key ?? '', $line->nick ?? '', $isCut)]);
     }
 }

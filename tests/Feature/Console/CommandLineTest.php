@@ -228,6 +228,72 @@ final class CommandLineTest extends TestCase
         unlink((string) $file);
     }
 
+    public function test_rehearse_runs_scripts_and_says_which_do_not_hold(): void
+    {
+        $pack = 'docs/examples/lantern-cove.pack.json';
+        $report = (string) tempnam(sys_get_temp_dir(), 'report');
+        unlink($report);
+        [$code, $printed] = $this->artisan(
+            'parrot:rehearse',
+            $pack,
+            '--script=docs/examples/tide.script.yaml',
+            "--report=$report.xml",
+        );
+        self::assertSame([0, "holds  The tide at two ports\n"], [$code, $printed]);
+        $suites = simplexml_load_string((string) file_get_contents("$report.xml"));
+        self::assertNotFalse($suites);
+        self::assertSame(['8', '0'], [(string) $suites->testsuite['tests'], (string) $suites->testsuite['failures']]);
+        $broken = strtr((string) file_get_contents('docs/examples/tide.script.yaml'), ['share: 60' => 'share: 10']);
+        file_put_contents("$report.yaml", $broken);
+        [$code, $printed] = $this->artisan('parrot:rehearse', $pack, "--script=$report.yaml", '--json');
+        self::assertSame(1, $code);
+        $this->assertMatchesSchema('rehearsal', $printed);
+        self::assertStringContainsString('and at most 10 % are expected', $printed);
+        [$code, $printed] = $this->artisan('parrot:rehearse', $pack, '--script=README.md');
+        self::assertSame(2, $code);
+        array_map(unlink(...), ["$report.xml", "$report.yaml"]);
+    }
+
+    public function test_rehearse_runs_crowds_alike_on_one_core_and_on_two(): void
+    {
+        $crowd = ['parrot:rehearse', 'docs/examples/lantern-cove.pack.json', '--crowd=quiet', '--lines=60', '--json'];
+        [$code, $printed] = $this->artisan(...[...$crowd, '--seeds=1-4']);
+        self::assertSame(0, $code);
+        $this->assertMatchesSchema('rehearsal', $printed);
+        $runs = json_decode($printed, true);
+        self::assertIsArray($runs);
+        self::assertSame(['1', '2', '3', '4'], array_column($runs['runs'], 'seed'));
+        foreach ($runs['runs'] as $run) {
+            $alone = json_decode($this->artisan(...[...$crowd, "--seed={$run['seed']}"])[1], true);
+            self::assertIsArray($alone);
+            unset($alone['milliseconds'], $alone['expectations'], $run['seed']);
+            self::assertSame($alone, $run);
+        }
+    }
+
+    public function test_rehearse_refuses_what_makes_no_sense(): void
+    {
+        $pack = 'docs/examples/lantern-cove.pack.json';
+        foreach (
+            [
+                [[], 'Say what is to be heard'],
+                [['docs/examples/evening.chat.txt', '--crowd=quiet'], 'one of them'],
+                [['--crowd=wedding'], 'There is no crowd “wedding”'],
+                [['--crowd=quiet', '--people=0'], '--people is a whole number from 1 to 5000'],
+                [['--crowd=quiet', '--lines=9999999'], '--lines is a whole number'],
+                [['--crowd=quiet', '--seeds=9-1'], '--seeds is a range'],
+                [['--crowd=quiet', '--seeds=1-100000'], '--seeds is a range'],
+                [['--crowd=quiet', '--report=x.txt'], 'ends in none of'],
+                [['--crowd=quiet', '--report=x.xml'], 'tells of scripts'],
+                [['--crowd=docs/examples/lantern-cove.memory.json'], 'wrong-format'],
+            ] as [$arguments, $told]
+        ) {
+            [$code, $printed] = $this->artisan('parrot:rehearse', $pack, ...$arguments);
+            self::assertSame(2, $code, implode(' ', $arguments));
+            self::assertStringContainsString($told, $printed);
+        }
+    }
+
     public function test_rehearse_reports_by_its_schema_and_refuses_a_broken_chat(): void
     {
         [$code, $printed] = $this->artisan(
@@ -240,6 +306,7 @@ final class CommandLineTest extends TestCase
         );
         self::assertSame(0, $code);
         $this->assertMatchesSchema('rehearsal', $printed);
+        self::assertStringContainsString('"lines": 10', $printed);
         [$code, $printed] = $this->artisan('parrot:rehearse', 'docs/examples/lantern-cove.pack.json', 'README.md');
         self::assertSame(2, $code);
         self::assertStringContainsString('is neither a chat line', $printed);

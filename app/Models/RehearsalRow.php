@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\MassPrunable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Carbon;
+use SilverParrot\Rehearsal\RehearsalState;
+
+/**
+ * @property int $id
+ * @property int $channel_id
+ * @property int|null $user_id
+ * @property string $kind
+ * @property string $title
+ * @property array<string, mixed> $options
+ * @property RehearsalState $state
+ * @property int $done  lines, scripts or evenings
+ * @property int $total
+ * @property array<string, mixed>|null $result
+ * @property string|null $trouble
+ * @property Carbon $created_at
+ * @property Carbon|null $ended_at
+ */
+final class RehearsalRow extends Model
+{
+    use MassPrunable;
+
+    /** Results are kept so long. */
+    public const DAYS = 7;
+
+    protected $table = 'rehearsals';
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = [
+        'options' => 'array',
+        'result' => 'array',
+        'state' => RehearsalState::class,
+        'created_at' => 'datetime',
+        'ended_at' => 'datetime',
+    ];
+
+    /** @return Builder<static> */
+    public function prunable(): Builder
+    {
+        return self::query()->where('created_at', '<', now()->subDays(self::DAYS));
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal\Scripts\Expecting;
+
+use SilverParrot\Document\Document;
+use SilverParrot\Rehearsal\Scripts\Expects;
+use SilverParrot\Rehearsal\Scripts\Seen;
+use SilverParrot\Source\Message;
+
+/** Nothing is said; for which gate or reason, if wanted. */
+final readonly class SaysNothing implements Expects
+{
+    /** @param  string  $because  the name of a gate, or the reason of a failure; empty for any */
+    public function __construct(public string $because = '')
+    {
+    }
+
+    public static function key(): string
+    {
+        return 'says_nothing';
+    }
+
+    public static function isOfAll(): bool
+    {
+        return false;
+    }
+
+    public static function read(Document $at): self
+    {
+        if (! $at->isStructured()) {
+            $at->flag();
+
+            return new self;
+        }
+
+        return new self($at->object(['because'], ['because'])->at('because')->text(60));
+    }
+
+    /** @return true|array{because: string} */
+    public function write(): bool|array
+    {
+        return $this->because === '' ? true : ['because' => $this->because];
+    }
+
+    public function unmet(Seen $seen): ?Message
+    {
+        return match (true) {
+            $seen->texts() !== [] => new Message('expectations.says-something'),
+            $this->because !== '' && ! in_array($this->because, $seen->reasons(), true) => new Message(
+                'expectations.other-reason',
+                ['because' => $this->because, 'now' => implode(', ', $seen->reasons())],
+            ),
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,315 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Rehearsal;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Format\PackFormat;
+use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Pack\CommandResponse;
+use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Scripts\Checked;
+use SilverParrot\Rehearsal\Scripts\Expecting;
+use SilverParrot\Rehearsal\Scripts\SayingPattern;
+use SilverParrot\Rehearsal\Scripts\ScriptFormat;
+use SilverParrot\Rehearsal\Scripts\ScriptResult;
+use SilverParrot\Rehearsal\Scripts\ScriptRun;
+use SilverParrot\Rehearsal\Scripts\ScriptYaml;
+use SilverParrot\Source\Finding;
+use Symfony\Component\Yaml\Yaml;
+use Tests\Core\Hearing\Fixture\TestStep;
+
+final class ScriptsTest extends TestCase
+{
+    private const EXAMPLES = __DIR__.'/../../../docs/examples/';
+
+    public function test_the_example_holds_and_fits_its_schema(): void
+    {
+        $text = (string) file_get_contents(self::EXAMPLES.'tide.script.yaml');
+        $demo = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'))[0];
+        $result = self::played($text, $demo);
+        self::assertTrue($result->holds(), (string) $result->firstUnmet()?->unmet?->key);
+        self::assertCount(8, $result->checked);
+        self::assertTrue(Schemas::takes('script', self::json($text)));
+    }
+
+    /** @return iterable<string, array{string, string, string}> what is expected; what is otherwise; the line */
+    public static function expectations(): iterable
+    {
+        yield 'says' => ['says: "two words"', 'expectations.says-otherwise', '!say two words'];
+        yield 'says two things' => ['says: ["a", "b"]', 'expectations.says-otherwise', '!say a'];
+        yield 'contains' => ['contains: "o w"', 'expectations.contains-not', '!say two words'];
+        yield 'contains else' => ['contains: "ow"', 'expectations.contains-not', '!say two words'];
+        yield 'matches' => ['matches: "t[any] [word]"', 'expectations.matches-not', '!say two words'];
+        yield 'matches else' => ['matches: "[number] words"', 'expectations.matches-not', '!say two words'];
+        yield 'one of' => ['one_of: ["x", "two words"]', 'expectations.none-of', '!say two words'];
+        yield 'nothing' => ['says_nothing: true', 'expectations.says-something', '!say two words'];
+        yield 'nothing, for another reason' => [
+            'says_nothing: {because: "person cooldown"}',
+            'expectations.other-reason',
+            '!hush',
+        ];
+        yield 'nothing, for its reason' => ['says_nothing: {because: level}', 'expectations.other-reason', '!hush'];
+        yield 'in time' => ['within: 0', 'expectations.later', '!say x'];
+        yield 'in time, but nothing' => ['within: 5', 'expectations.says-nothing', '!hush'];
+        yield 'where' => ['where: {place: chat, voice: parrot}', 'expectations.elsewhere', '!say x'];
+        yield 'elsewhere' => ['where: {place: whisper}', 'expectations.elsewhere', '!say x'];
+        yield 'memory' => ['memory: {counter.bells: 4}', 'expectations.memory-is', '!bell'];
+        yield 'other memory' => ['memory: {counter.bells: 5}', 'expectations.memory-is', '!bell'];
+        yield 'no memory' => ['memory: {counter.gulls: 5}', 'expectations.no-such-memory', '!bell'];
+        yield 'of somebody' => ['memory: {"viewer.pebbles of tamsin": 7}', 'expectations.memory-is', '!bell'];
+        yield 'changes' => ['changes: {counter.bells: 1}', 'expectations.changed-by', '!bell'];
+        yield 'changes nothing' => ['changes: {counter.bells: 0}', 'expectations.changed-by', '!say x'];
+        yield 'changes else' => ['changes: {counter.bells: 2}', 'expectations.changed-by', '!bell'];
+        yield 'asks nothing' => ['asks: {lookup: tide, not: true}', 'expectations.asked', '!bell'];
+        yield 'asks' => ['asks: tide', 'expectations.not-asked', '!tide'];
+        yield 'asks with' => ['asks: {lookup: tide, with: {port: "7"}}', 'expectations.not-asked', '!tide'];
+    }
+
+    /** Each holds where it should, and where it does not it says what is otherwise. */
+    #[DataProvider('expectations')]
+    public function test_an_expectation_holds_or_says_what_is_otherwise(
+        string $expected,
+        string $why,
+        string $line,
+    ): void {
+        $holds = [
+            'says' => true, 'contains' => true, 'matches' => true, 'one of' => true, 'nothing, for its reason' => true,
+            'in time' => true, 'where' => true, 'memory' => true, 'of somebody' => true, 'changes' => true,
+            'changes nothing' => true, 'asks nothing' => true, 'asks' => true, 'asks with' => true,
+        ];
+        $one = self::played(self::script("  - line: '+0s tamsin: $line'\n    expect: [{{$expected}}]\n"), self::small())
+            ->checked[0];
+        self::assertSame($holds[$this->dataName()] ?? false, $one->holds(), $one->unmet->key ?? '');
+        if (! $one->holds()) {
+            self::assertSame($why, $one->unmet->key ?? '');
+        }
+        self::assertTrue(Schemas::takes('script', self::json(self::script(
+            "  - line: '+0s tamsin: $line'\n    expect: [{{$expected}}]\n",
+        ))));
+    }
+
+    public function test_what_comes_later_belongs_to_its_line(): void
+    {
+        $slow = Say::on('!slow', new CommandResponse([new Say('one'), TestStep::pause(5), new Say('two')]));
+        $pack = self::small()->withCommand($slow->gated(Cooldown::none()));
+        $result = self::played(self::script(
+            "  - {line: '+0s tamsin: !slow', expect: [{says: [one, two]}, {within: 5}]}\n"
+                ."  - {line: '+2s odo: !say x', expect: [{says: x}]}\n"
+                ."  - {line: '+20s odo: !slow', expect: [{within: 4}]}\n",
+        ), $pack);
+        self::assertSame(
+            [true, true, true, false],
+            array_map(static fn (Checked $one): bool => $one->holds(), $result->checked),
+        );
+        self::assertSame(['seconds' => 5, 'most' => 4], $result->checked[3]->unmet->data ?? []);
+        self::assertSame(['one', 'two'], $result->said(0));
+    }
+
+    public function test_what_is_expected_of_all_looks_at_all(): void
+    {
+        $lines = "  - {line: '+0s tamsin: !say a'}\n  - {line: '+30s tamsin: !say b'}\n"
+            ."  - {line: '+2m odo: hello'}\n  - {line: '+3m odo: !say c'}\n";
+        $of = static fn (string $expected): Checked => self::played(
+            self::script($lines)."expect: [{{$expected}}]\n",
+            self::small(),
+        )->checked[0];
+        // Three sayings beside four lines: 42.9 percent.
+        self::assertTrue($of('share: 43')->holds());
+        self::assertFalse($of('share: 42')->holds());
+        self::assertTrue($of('at_most: {sayings: 2, minutes: 1}')->holds());
+        self::assertFalse($of('at_most: {sayings: 1, minutes: 1}')->holds());
+        self::assertSame(
+            ['sayings' => 2, 'minutes' => 1, 'most' => 1],
+            $of('at_most: {sayings: 1, minutes: 1}')->unmet->data ?? [],
+        );
+        self::assertTrue($of('changes: {counter.bells: 0}')->holds());
+    }
+
+    public function test_what_happens_changes_the_channel_from_there_on(): void
+    {
+        $result = self::played(self::script(
+            "  - {line: '+0s odo: !where', expect: [{says: 'Planking, live'}]}\n"
+                ."  - {at: +5s, happens: {category: Rigging}}\n"
+                ."  - {line: '+6s odo: !where', expect: [{says: 'Rigging, live'}]}\n"
+                ."  - {at: +10s, happens: {stream_ends: true}}\n"
+                ."  - {line: '+11s odo: !where', expect: [{says: 'Rigging, offline'}]}\n"
+                ."  - {at: +10m, happens: {stream_begins: true}}\n"
+                ."  - {at: +10m1s, happens: {raid: 80}}\n"
+                ."  - {at: +10m2s, happens: {follow: odo}}\n"
+                ."  - {line: '+11m odo: !where', expect: [{says: 'Rigging, live'}]}\n",
+        ), self::small());
+        self::assertNull($result->firstUnmet(), implode(' / ', $result->firstUnmet()->said ?? []));
+    }
+
+    public function test_a_script_is_written_as_it_was_read(): void
+    {
+        foreach ([(string) file_get_contents(self::EXAMPLES.'tide.script.yaml'), self::script(
+            "  - line: \"+0s tamsin(whispers): !say  two \\u202e words\"\n    key: 'a:\"b'\n"
+                ."    expect: [{says: \" ha \"}, {says_nothing: {because: level}}, {where: {voice: streamer}}]\n"
+                ."  - {at: +1m5s, happens: {raid: 3}}\n  - {at: +1m6s, happens: {follow: odo}}\n"
+                ."  - line: '+2m odo: # no comment: [x] {y}'\n    expect: [{one_of: [a, b]}, {contains: '- x'}]\n",
+        )] as $text) {
+            $pack = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'))[0];
+            [$read, $findings] = ScriptFormat::read($text, $pack);
+            self::assertNotNull($read);
+            self::assertSame([], $findings);
+            $written = ScriptYaml::of($read);
+            [$again, $findings] = ScriptFormat::read($written, $pack);
+            self::assertSame([], $findings);
+            self::assertNotNull($again);
+            self::assertSame($written, ScriptYaml::of($again));
+            self::assertEquals($read->parts, $again->parts);
+            self::assertEquals($read->expected, $again->expected);
+            self::assertTrue(Schemas::takes('script', self::json($written)));
+        }
+    }
+
+    public function test_what_is_wrong_is_said_with_its_place(): void
+    {
+        $of = static fn (string $text): array => array_map(
+            static fn (Finding $one): string => "{$one->at} {$one->kind->code()}",
+            ScriptFormat::read($text, self::small())[1],
+        );
+        self::assertSame([
+            '/chat/0/line script-line',
+            '/chat/1 script-line-or-happening',
+            '/chat/2/at script-time',
+            '/chat/3/expect/0/sings not-one-of',
+            '/chat/4 script-back-in-time',
+            '/chat/5/happens/wedding unknown-key',
+            '/chat/5/happens script-line-or-happening',
+        ], $of(self::script(
+            "  - {line: 'tamsin: hello'}\n  - {at: +3s}\n  - {at: soon, happens: {raid: 3}}\n"
+                ."  - {line: '+9s odo: x', expect: [{sings: x}]}\n  - {line: '+8s odo: x'}\n"
+                ."  - {at: +10s, happens: {wedding: true}}\n",
+        )));
+        self::assertSame([' missing-key', ' missing-key', ' wrong-format'], $of('{}'));
+        self::assertSame(['/expect/0/says not-one-of'], $of(self::script('').'expect: [{says: x}]'));
+        self::assertNull(ScriptFormat::read('a: [', self::small())[0]);
+    }
+
+    public function test_luck_hangs_on_the_seed_and_the_place_of_the_line(): void
+    {
+        $said = static fn (string $seed): array => self::played(
+            strtr(self::script("  - {line: '+0s odo: !luck'}\n  - {line: '+1s odo: !luck'}\n"), ['"7"' => "\"$seed\""]),
+            self::small(),
+        )->said(1);
+        self::assertSame($said('7'), $said('7'));
+        $all = array_map(static fn (int $seed): string => $said((string) $seed)[0], range(1, 40));
+        self::assertCount(6, array_unique($all));
+    }
+
+    /** @return list<array{string, string, bool}> */
+    public static function patterns(): array
+    {
+        return [
+            ['', '', true],
+            ['[any]', '', true],
+            ['[number]', '', false],
+            ['High water [number] m[any]', 'High water 4.6 m at Porth', true],
+            ['High water [number] m[any]', 'High water low m at Porth', false],
+            ['[number]', '-1,234.5', true],
+            ['[number]', '٤٢', true],
+            ['[number]', '.', false],
+            ['[word] [word]', 'two words', true],
+            ['[word]', 'two words', false],
+            ['[any]a[any]a[any]', 'banana', true],
+            ['a[any]', 'b', false],
+            ['[anything]', '[anything]', true],
+            ['x[number]y', 'x12y', true],
+            ['x[number]2y', 'x12y', true],
+            ['é[any]', 'été', true],
+        ];
+    }
+
+    #[DataProvider('patterns')]
+    public function test_a_pattern_matches_what_it_says(string $pattern, string $text, bool $matches): void
+    {
+        self::assertSame($matches, SayingPattern::of($pattern)->matches($text));
+    }
+
+    public function test_a_pattern_agrees_with_a_regular_expression_of_the_same_meaning(): void
+    {
+        mt_srand(16);
+        $parts = ['[any]', '[word]', 'a', 'b', ' ', '[any]', 'ab'];
+        for ($round = 0; $round < 3_000; $round++) {
+            $pattern = $regex = $text = '';
+            for ($part = mt_rand(0, 5); $part > 0; $part--) {
+                $one = $parts[array_rand($parts)];
+                $pattern .= $one;
+                $regex .= ['[any]' => '.*', '[word]' => '\S+'][$one] ?? $one;
+            }
+            for ($letter = mt_rand(0, 8); $letter > 0; $letter--) {
+                $text .= 'ab '[mt_rand(0, 2)];
+            }
+            self::assertSame(
+                preg_match("/^(?:$regex)\$/Ds", $text) === 1,
+                SayingPattern::of($pattern)->matches($text),
+                "“{$pattern}” and “{$text}”",
+            );
+        }
+    }
+
+    public function test_every_expectation_can_be_of_a_line_or_of_all(): void
+    {
+        self::assertSame(['memory', 'changes', 'asks', 'at_most', 'share'], Expecting::keys(true));
+        self::assertCount(12, Expecting::keys(false));
+    }
+
+    private static function played(string $text, Pack $pack): ScriptResult
+    {
+        [$script, $findings] = ScriptFormat::read($text, $pack);
+        self::assertSame([], array_map(static fn (Finding $one): string => "{$one->at} {$one->sentence()}", $findings));
+        self::assertNotNull($script);
+
+        return (new ScriptRun($pack, ChatProfile::stream()))->of($script);
+    }
+
+    private static function script(string $chat): string
+    {
+        return "format: silver-parrot-script\nversion: 1\ntitle: A test\nstart:\n  seed: \"7\"\n"
+            ."  cast: [{login: tamsin, name: Tamsin, record: {pebbles: \"7\"}}, {login: odo, name: Odo}]\n"
+            ."  memory: {counters: {bells: 3}}\n  channel: {live: true, category: Planking}\n"
+            .($chat === '' ? "chat: []\n" : "chat:\n$chat");
+    }
+
+    private static function small(): Pack
+    {
+        $free = 'cooldown: {channel: 0, person: 0}';
+        [$pack, $findings] = PackFormat::read(<<<YAML
+            format: silver-parrot-pack
+            version: 2
+            channel: {login: lantern_cove, name: Lantern Cove}
+            flood: {person: 0, channel: 0}
+            counters: [{name: bells, scope: channel}]
+            fields: [{name: pebbles, type: points}]
+            lookups:
+              - name: tide
+                address: https://sources.harbour.example/tide/{port}
+                parameters: [{name: port, default: "7"}]
+                readings: [{name: high, path: high}]
+            commands:
+              - {trigger: "!say", responses: [{text: "[words]"}], $free}
+              - {trigger: "!bell", responses: [{text: "[add 1 to counter.bells]"}], $free}
+              - {trigger: "!luck", responses: [{text: "[roll 1 to 6]"}], $free}
+              - {trigger: "!tide", responses: [{text: "[lookup.tide.high or “none”]"}], $free}
+              - {trigger: "!hush", responses: [{text: "x"}], levels: {at_least: moderator}}
+              - trigger: "!where"
+                responses: [{text: "[channel.category], [when channel.live]live[else]offline[end]"}]
+                $free
+            YAML);
+        self::assertSame([], array_map(static fn (Finding $one): string => "{$one->at} {$one->sentence()}", $findings));
+
+        return $pack;
+    }
+
+    private static function json(string $yaml): string
+    {
+        return json_encode(Yaml::parse($yaml, Yaml::PARSE_OBJECT_FOR_MAP), JSON_THROW_ON_ERROR);
+    }
+}
