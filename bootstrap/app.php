@@ -14,6 +14,7 @@ use App\Models\EffectRow;
 use App\Models\FetchedAnswer;
 use App\Models\HandedSaying;
 use App\Models\LoggedLine;
+use App\Models\RehearsalRow;
 use App\Models\TakenEvent;
 use App\Web\LookAtAddresses;
 use Illuminate\Auth\AuthenticationException;
@@ -38,6 +39,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
             HandedSaying::class,
             EffectRow::class,
             FetchedAnswer::class,
+            RehearsalRow::class,
         ];
         $schedule->command('model:prune', ['--model' => $models, '--chunk' => 2_000])->hourly()->withoutOverlapping(30);
         $schedule->call(LookAtAddresses::all(...))->hourly();

@@ -17,9 +17,11 @@ use App\Publish\HealthController;
 use App\Publish\PublishController;
 use App\Publish\WaitingController;
 use App\Rehearse\CastController;
+use App\Rehearse\Evenings\EveningsController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\KeepChangesController;
 use App\Rehearse\RehearseController;
+use App\Rehearse\Scripts\ScriptsController;
 use App\Rehearse\TryController;
 use App\Remember\Counters\CounterController;
 use App\Remember\EmotesController;
@@ -80,6 +82,9 @@ Route::patterns(
             'definitionChange',
             'liveAddress',
             'earning',
+            'rehearsal',
+            'script',
+            'mark',
         ],
         '[0-9]{1,18}',
     ),
@@ -188,6 +193,7 @@ Route::prefix('/channels/{channel}')
                 'remember.emotes.picture',
             );
             Route::get('/publish', [PublishController::class, 'index'])->name('publish');
+            Route::get('/publish/scripts', [PublishController::class, 'scripts'])->name('publish.scripts');
             Route::get('/publish/differently', [PublishController::class, 'differently'])
                 ->middleware('throttle:trying')
                 ->name('publish.differently');
@@ -208,6 +214,21 @@ Route::prefix('/channels/{channel}')
                 ->name('publish.stream');
             Route::get('/write/from-chat', [FromChatController::class, 'index'])->name('write.from-chat');
             Route::get('/rehearse', RehearseController::class)->name('rehearse');
+            Route::get('/rehearse/scripts', [ScriptsController::class, 'index'])->name('rehearse.scripts');
+            Route::get('/rehearse/scripts/stand', [ScriptsController::class, 'stand'])
+                ->middleware('throttle:trying')
+                ->name('rehearse.scripts.stand');
+            Route::get('/rehearse/crowd', [EveningsController::class, 'index'])->name('rehearse.crowd');
+            Route::prefix('/rehearse/evenings/{rehearsal}')->name('rehearse.evening')->group(function (): void {
+                Route::get('/', [EveningsController::class, 'show']);
+                Route::get('/picture', [EveningsController::class, 'picture'])
+                    ->middleware('throttle:trying')
+                    ->name('.picture');
+                Route::get('/moment/{mark}', [EveningsController::class, 'moment'])
+                    ->middleware(['throttle:trying', 'one-at-a-time:moment'])
+                    ->name('.moment');
+                Route::get('/report', [EveningsController::class, 'report'])->name('.report');
+            });
             Route::post('/rehearse/try', TryController::class)
                 ->middleware(['throttle:trying', 'one-at-a-time:try'])
                 ->name('rehearse.try');
@@ -258,6 +279,29 @@ Route::prefix('/channels/{channel}')
                 'rehearse.cast.destroy',
             );
             Route::post('/rehearse/keep', KeepChangesController::class)->name('rehearse.keep');
+            Route::prefix('/rehearse/scripts')->name('rehearse.scripts.')->group(function (): void {
+                Route::post('/', [ScriptsController::class, 'store'])->name('store');
+                Route::post('/run', [ScriptsController::class, 'run'])
+                    ->middleware(['throttle:trying', 'one-at-a-time:script'])
+                    ->name('run');
+                Route::post('/from-chat', [ScriptsController::class, 'fromChat'])->name('from-chat');
+                Route::put('/{script}', [ScriptsController::class, 'update'])->name('update');
+                Route::delete('/{script}', [ScriptsController::class, 'destroy'])->name('destroy');
+                Route::post('/{script}/accept', [ScriptsController::class, 'accept'])->name('accept');
+                Route::post('/{script}/take', [ScriptsController::class, 'take'])->name('take');
+            });
+            Route::post('/rehearse/crowd', [EveningsController::class, 'store'])
+                ->middleware('throttle:rehearsing')
+                ->name('rehearse.crowd.store');
+            Route::post('/rehearse/evenings/{rehearsal}/stop', [EveningsController::class, 'stop'])->name(
+                'rehearse.evening.stop',
+            );
+            Route::post('/rehearse/evenings/{rehearsal}/take', [EveningsController::class, 'take'])->name(
+                'rehearse.evening.take',
+            );
+            Route::delete('/rehearse/evenings/{rehearsal}', [EveningsController::class, 'destroy'])->name(
+                'rehearse.evening.destroy',
+            );
             Route::post('/rehearse/expectations', [ExpectationController::class, 'store'])->name('rehearse.expect');
             Route::post('/remember/counters', [MemoryController::class, 'count'])->name('remember.count');
             Route::post('/remember/occasions', [MemoryController::class, 'occasion'])->name('remember.occasion');

@@ -21,6 +21,7 @@ final class RateLimits
         'typing' => 1_200,
         'asking' => 30,
         'trying' => 600,
+        'rehearsing' => 30,
         'watching' => 120,
         'streaming' => 60,
         'saying' => 120,

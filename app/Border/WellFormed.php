@@ -35,6 +35,9 @@ final class WellFormed
         'headers',
         'keep',
         'other',
+        'habits',
+        'phases',
+        'happenings',
     ];
 
     /** Lists inside each other: responses[0][text]. */

@@ -21,6 +21,8 @@ use SilverParrot\Rehearsal\RehearsalState;
  * @property int $done  lines, scripts or evenings
  * @property int $total
  * @property array<string, mixed>|null $result
+ * @property string|null $pack  the pack document that it was heard with
+ * @property array<string, null|bool|int|string|array<string, mixed>>|null $found  what it found in the real memory
  * @property string|null $trouble
  * @property Carbon $created_at
  * @property Carbon|null $ended_at
@@ -41,6 +43,7 @@ final class RehearsalRow extends Model
     protected $casts = [
         'options' => 'array',
         'result' => 'array',
+        'found' => 'array',
         'state' => RehearsalState::class,
         'created_at' => 'datetime',
         'ended_at' => 'datetime',

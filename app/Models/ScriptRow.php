@@ -15,6 +15,7 @@ use SilverParrot\Pack\Script;
  * @property string $text
  * @property bool|null $holds  how it ended last; null where it never ran, or was changed since
  * @property string|null $unmet  what did not hold first
+ * @property string|null $ran_against  which state of the draft that was
  */
 final class ScriptRow extends Model
 {
@@ -40,6 +41,7 @@ final class ScriptRow extends Model
             'text' => $script->text,
             'holds' => null,
             'unmet' => null,
+            'ran_against' => null,
         ];
     }
 }

@@ -8,6 +8,7 @@ use App\Accounts\FirstStep;
 use App\Models\Channel;
 use App\Models\Edition;
 use App\Models\User;
+use App\Rehearse\Scripts\ScriptRuns;
 use App\Write\Findings;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
@@ -41,6 +42,12 @@ final readonly class PublishController
             'looked' => $looked,
             'different' => $different,
         ]);
+    }
+
+    /** Scripts against the draft: a part of the page that fills in by itself. */
+    public function scripts(Channel $channel, ScriptRuns $runs): View
+    {
+        return view('publish.partials.scripts', ['channel' => $channel, 'stand' => $runs->goOn($channel)]);
     }
 
     public function store(

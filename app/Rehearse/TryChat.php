@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
-use App\Air\Log;
-use App\Air\LogEntry;
 use App\Models\Channel;
 use App\Storage\Assembler;
 use App\Storage\MemoryRows;
@@ -18,6 +16,8 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
+use SilverParrot\Rehearsal\Scripts\ChatAsScript;
+use SilverParrot\Rehearsal\Scripts\ReadScript;
 use SilverParrot\Rehearsal\TimedLine;
 use SilverParrot\Source\Wording;
 
@@ -30,17 +30,17 @@ final readonly class TryChat
     public function __construct(
         private Assembler $assembler,
         private MemoryRows $memory,
-        private Log $log,
+        private TakenLines $taken,
         private Wording $wording,
     ) {
     }
 
-    /** @param  int  $line  number of a line on the air to begin with; 0 for none */
+    /** @param  int  $line  number of a line to begin with, as TakenLines has them; 0 for none */
     public function begin(Channel $channel, int $line): TryState
     {
-        $heard = $line > 0 ? $this->log->line($channel->id, $line) : null;
+        $taken = $this->taken->of($channel, $line);
 
-        return $heard === null ? TryState::fresh($channel->seed) : TryState::takenFrom($heard, $channel->seed);
+        return $taken === null ? TryState::fresh($channel->seed) : TryState::takenFrom($taken);
     }
 
     /**
@@ -60,6 +60,34 @@ final readonly class TryChat
             Runner::run($rehearsal, $lines, [], $state->start)->heard,
             self::members($pack, $from),
             $situation->channel,
+        );
+    }
+
+    /**
+     * The whole chat as a script, with what was answered as what is expected.
+     *
+     * @param  Command|null  $draft  not saved yet
+     */
+    public function script(
+        Channel $channel,
+        TryState $state,
+        string $title,
+        ?Command $draft,
+        ?string $insteadOf,
+    ): ReadScript {
+        $from = $this->from($channel, $state);
+        $lines = self::lines($state, $from);
+        $pack = $this->pack($channel, $lines, $draft, $insteadOf);
+        $situation = $this->situation($channel, $from, $state)->withDetailsOf($pack);
+
+        return ChatAsScript::of(
+            $this->rehearsal($channel, $pack, $situation, $state, $from, traced: false),
+            $lines,
+            $state->start,
+            $state->seed,
+            $situation,
+            $title,
+            $state->isFloodLifted,
         );
     }
 
@@ -113,7 +141,7 @@ final readonly class TryChat
         Pack $pack,
         InitialState $situation,
         TryState $state,
-        ?LogEntry $from,
+        ?TakenLine $from,
         bool $traced,
     ): Rehearsal {
         $rehearsal = new Rehearsal(
@@ -131,13 +159,13 @@ final readonly class TryChat
         return $rehearsal;
     }
 
-    /** The line on the air that the chat begins with, as long as it is remembered. */
-    private function from(Channel $channel, TryState $state): ?LogEntry
+    /** The line that the chat begins with, as long as it is remembered. */
+    private function from(Channel $channel, TryState $state): ?TakenLine
     {
-        return $state->from === 0 ? null : $this->log->line($channel->id, $state->from);
+        return $this->taken->of($channel, $state->from);
     }
 
-    private function situation(Channel $channel, ?LogEntry $from, TryState $state): InitialState
+    private function situation(Channel $channel, ?TakenLine $from, TryState $state): InitialState
     {
         $now = $this->memory->copy($channel);
 
@@ -157,7 +185,7 @@ final readonly class TryChat
     }
 
     /** @return list<TimedLine> */
-    private static function lines(TryState $state, ?LogEntry $from): array
+    private static function lines(TryState $state, ?TakenLine $from): array
     {
         $first = $state->lines[0] ?? null;
 
@@ -169,7 +197,7 @@ final readonly class TryChat
     }
 
     /** @return list<CastMember> with whoever came over from the real chat */
-    private static function members(Pack $pack, ?LogEntry $from): array
+    private static function members(Pack $pack, ?TakenLine $from): array
     {
         $others = array_values(
             array_filter(
@@ -186,7 +214,7 @@ final readonly class TryChat
                     $from->by->name,
                     array_slice($from->by->levels->all(), 1),
                     $from->by->tier,
-                    'from the real chat',
+                    $from->number < 0 ? 'from a rehearsal' : 'from the real chat',
                 ),
                 ...$others,
             ];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
-use App\Air\LogEntry;
 use Illuminate\Http\Request;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Rehearsal\TimedLine;
@@ -26,7 +25,7 @@ final readonly class TryState
 
     /**
      * @param  list<TimedLine>  $lines
-     * @param  int  $from  number of the line on the air that the chat begins with; 0 for none
+     * @param  int  $from  number of the line that the chat begins with, as TakenLines has them; 0 for none
      * @param  array<string, bool|string>  $channel  what is otherwise than on the air: "live", "category"
      * @param  bool  $isWhisper  whether lines are said to the parrot alone
      * @param  bool  $isFloodLifted  whether the limit over all commands is left out
@@ -49,14 +48,14 @@ final readonly class TryState
         return new self(Moment::of(now()->startOfSecond()), 0, [], $seed, '');
     }
 
-    /** Begins with a line that was heard on the air, as it was heard. */
-    public static function takenFrom(LogEntry $line, string $seed): self
+    /** Begins with a line that was heard before, as it was heard. */
+    public static function takenFrom(TakenLine $line): self
     {
         return new self(
             $line->at,
             0,
-            [new TimedLine(0, $line->by->login, $line->text, $line->key, $line->line()->isWhisper)],
-            $seed,
+            [new TimedLine(0, $line->by->login, $line->text, $line->key, $line->isWhisper)],
+            $line->seed,
             $line->by->login,
             $line->number,
         );

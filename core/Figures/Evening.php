@@ -73,6 +73,9 @@ final class Evening
     /** @var array<string, array{string, string}> first and last value by what was changed and whose it is */
     public array $changed = [];
 
+    /** @var array<string, null|bool|int|string|array<string, mixed>> what was read of the real memory, by key id */
+    public array $found = [];
+
     public int $length = 0;
 
     private string $last = '';

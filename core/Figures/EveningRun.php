@@ -51,14 +51,7 @@ final readonly class EveningRun
         ?int $length = null,
         ?Closure $goesOn = null,
     ): Evening {
-        $rehearsal = new Rehearsal(
-            $this->pack,
-            $this->situation->withDetailsOf($this->pack),
-            $seed,
-            $this->profile,
-            false,
-            wording: $this->wording,
-        );
+        $rehearsal = $this->rehearsal($seed);
         $evening = new Evening($this->pack, $this->profile, $start);
         $end = $length === null ? null : $start->plusMillis($length);
         foreach (Runner::each($rehearsal, $events, $start, $end) as $heard) {
@@ -73,7 +66,39 @@ final readonly class EveningRun
             }
         }
         $evening->end($length ?? 0);
+        $evening->found = $rehearsal->found();
 
         return $evening;
+    }
+
+    /**
+     * One moment of the same evening with its why: all before it is heard on the way there.
+     *
+     * @param  iterable<Event>  $events  the same as before
+     * @param  string  $key  of the event
+     */
+    public function moment(iterable $events, string $seed, Moment $start, string $key): ?HeardAgain
+    {
+        $rehearsal = $this->rehearsal($seed);
+        $rehearsal->traceOnly($key);
+        foreach (Runner::each($rehearsal, $events, $start) as $heard) {
+            if ($heard->event?->key() === $key) {
+                return new HeardAgain($heard, $seed, $rehearsal->given(), $rehearsal->told());
+            }
+        }
+
+        return null;
+    }
+
+    private function rehearsal(string $seed): Rehearsal
+    {
+        return new Rehearsal(
+            $this->pack,
+            $this->situation->withDetailsOf($this->pack),
+            $seed,
+            $this->profile,
+            false,
+            wording: $this->wording,
+        );
     }
 }

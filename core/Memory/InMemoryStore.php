@@ -51,6 +51,12 @@ final class InMemoryStore implements Store
         );
     }
 
+    /** @return array<string, null|bool|int|string|array<string, mixed>> what was read beneath so far, by key id */
+    public function beneath(): array
+    {
+        return $this->read;
+    }
+
     public function whole(): View
     {
         return new CompleteView($this->values());

@@ -74,6 +74,8 @@ final class Rehearsal
     /** @var array<int, int> lines that timers wait for and that are not noted yet, by minute since 1970 */
     private array $uncounted = [];
 
+    private ?string $tracedKey = null;
+
     /** Before this, in milliseconds, no timer can be due; null where that has to be looked up. */
     private ?int $quietUntil = null;
 
@@ -94,6 +96,18 @@ final class Rehearsal
         foreach ($pack->cast as $member) {
             $this->enter($member->person());
         }
+    }
+
+    /** Only this event is traced: the why of one moment is wanted, and all before it is heard on the way there. */
+    public function traceOnly(string $key): void
+    {
+        $this->tracedKey = $key;
+    }
+
+    /** @return array<string, null|bool|int|string|array<string, mixed>> what was read of the real memory, by key id */
+    public function found(): array
+    {
+        return $this->store->beneath();
     }
 
     /** Somebody joins, or comes back with other levels. */
@@ -126,7 +140,7 @@ final class Rehearsal
             $event->at(),
             new KeyedChance($this->seed, $event->key()),
             $this->profile,
-            $this->traced,
+            $this->traced || ($this->tracedKey !== null && $event->key() === $this->tracedKey),
             $this->wording,
         );
         $carried = $this->driver->hear($event, $world);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Rehearsal;
 
+use Closure;
 use Generator;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Event;
@@ -21,6 +22,7 @@ final class Runner
      * @param  list<TimedLine>  $lines
      * @param  array<string, list<Level>>  $levels  by folded name; over those of the cast
      * @param  array<string, string>  $names  as somebody wrote them, by folded name
+     * @param  Closure(Heard): void|null  $each  told of each while the rehearsal stands at it
      */
     public static function run(
         Rehearsal $rehearsal,
@@ -28,6 +30,7 @@ final class Runner
         array $levels,
         Moment $start,
         array $names = [],
+        ?Closure $each = null,
     ): Report {
         foreach ($levels as $name => $held) {
             $known = $rehearsal->person((string) $name);
@@ -57,6 +60,9 @@ final class Runner
         usort($events, static fn (ChatLine $a, ChatLine $b): int => $a->at->millis <=> $b->at->millis);
         $heard = [];
         foreach (self::each($rehearsal, $events, $start) as $one) {
+            if ($each !== null) {
+                $each($one);
+            }
             $number = $one->event instanceof ChatLine ? $numbers[$one->event->key] ?? null : null;
             $heard[] = $number === null
                 ? $one

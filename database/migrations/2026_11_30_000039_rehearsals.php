@@ -19,6 +19,8 @@ return new class extends Migration
             $table->mediumText('text');
             $table->boolean('holds')->nullable();
             $table->string('unmet', 300)->nullable();
+            // Which state of the draft that was.
+            $table->string('ran_against', 60)->nullable();
             $table->unique(['channel_id', 'stable_id']);
         });
         Schema::create('rehearsals', static function (Blueprint $table): void {
@@ -32,6 +34,9 @@ return new class extends Migration
             $table->unsignedInteger('done')->default(0);
             $table->unsignedInteger('total')->default(0);
             $table->longText('result')->nullable();
+            // What it was heard with: the pack, and what it found in the real memory.
+            $table->longText('pack')->nullable();
+            $table->longText('found')->nullable();
             $table->string('trouble', 300)->nullable();
             $table->dateTime('created_at', 3);
             $table->dateTime('ended_at', 3)->nullable();

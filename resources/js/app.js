@@ -3,6 +3,7 @@ import { startAir } from './air.js';
 import { startChat } from './chat.js';
 import { startCommand } from './command.js';
 import { startDisplay } from './display.js';
+import { startEvening } from './evening.js';
 import { startImport } from './import.js';
 import { startKeys } from './keys.js';
 import { startList } from './list.js';
@@ -23,6 +24,7 @@ startLookup();
 startImport();
 startList();
 startDisplay();
+startEvening();
 startWaiting();
 layNotes();
 // Forms come later too, where they are asked for.

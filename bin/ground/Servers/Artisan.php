@@ -35,6 +35,12 @@ final readonly class Artisan implements Server
         ]);
     }
 
+    /** Hears evenings in rehearsals, when nothing else wants the processor: one for each core of a small machine. */
+    public static function worker(Paths $paths, int $number): self
+    {
+        return new self($paths, "worker-$number", ['parrot:worker']);
+    }
+
     /** Does at its hour what nobody asks for: forgetting. */
     public static function schedule(Paths $paths): self
     {

@@ -39,6 +39,8 @@ final readonly class Supervise implements Verb
             new Harbour($this->paths, $settings),
             Artisan::air($this->paths),
             Artisan::queue($this->paths),
+            Artisan::worker($this->paths, 1),
+            Artisan::worker($this->paths, 2),
             Artisan::schedule($this->paths),
         ]))->watch();
     }

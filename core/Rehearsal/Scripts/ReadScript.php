@@ -20,6 +20,7 @@ final readonly class ReadScript
      * @param  list<CastMember>  $cast  people over those of the pack
      * @param  list<ScriptPart>  $parts  in the order of their times
      * @param  list<Expects>  $expected  of all of it
+     * @param  bool  $isFloodLifted  whether the limit over all commands is left out
      */
     public function __construct(
         public string $title,
@@ -29,6 +30,7 @@ final readonly class ReadScript
         public InitialState $situation,
         public array $parts,
         public array $expected = [],
+        public bool $isFloodLifted = false,
     ) {
     }
 

@@ -26,7 +26,7 @@ use SilverParrot\Value\Moment;
 /** A script as a document: docs/formats/script.schema.json. */
 final class ScriptFormat
 {
-    private const START = ['at', 'seed', 'cast', 'memory', 'channel', 'answers', 'given', 'told'];
+    private const START = ['at', 'seed', 'cast', 'memory', 'channel', 'answers', 'given', 'told', 'no_flood_limit'];
 
     /** What lines found in memory, where a whole chat was kept. */
     private const GIVEN = 5_000;
@@ -56,6 +56,7 @@ final class ScriptFormat
             self::situation($start, $cast, $pack, $at ?? new Moment(0)),
             self::parts($document, $pack, $cast),
             $document->has('expect') ? Expecting::read($document->at('expect'), true) : [],
+            $start->has('no_flood_limit') && $start->at('no_flood_limit')->flag(),
         );
 
         return [$script, $document->findings()];

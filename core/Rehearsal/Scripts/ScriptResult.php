@@ -13,13 +13,29 @@ final readonly class ScriptResult
      * @param  list<Checked>  $checked
      * @param  list<Heard>  $heard
      * @param  array<string, int>  $places  of its parts, by the key of their event
+     * @param  array<int, array<string, null|bool|int|string|array<string, mixed>>>  $given  what each found in memory
+     * @param  array<int, array<string, null|bool|int|string>>  $told  what each was told from outside
      */
     public function __construct(
         public ReadScript $script,
         public array $checked,
         public array $heard,
         private array $places,
+        private array $given = [],
+        private array $told = [],
     ) {
+    }
+
+    /** @return array<string, null|bool|int|string|array<string, mixed>> what a part of it found in memory, by key id */
+    public function memory(int $part): array
+    {
+        return $this->given[$part] ?? [];
+    }
+
+    /** @return array<string, null|bool|int|string> what it was told from outside, by request id */
+    public function told(int $part): array
+    {
+        return $this->told[$part] ?? [];
     }
 
     public function holds(): bool

@@ -12,6 +12,7 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Flood;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Heard;
 use SilverParrot\Rehearsal\Rehearsal;
@@ -34,13 +35,17 @@ final readonly class ScriptRun
     public function of(ReadScript $script, bool $isTraced = false): ScriptResult
     {
         $rehearsal = $this->rehearsal($script, $isTraced);
-        $parts = $heard = $asked = $after = [];
+        $parts = $heard = $asked = $after = $given = $told = [];
         foreach (Runner::each($rehearsal, $this->events($script, $rehearsal, $parts), $script->at) as $one) {
             $heard[] = $one;
             $place = $parts[$one->from()] ?? null;
             foreach ($rehearsal->asked() as $id) {
                 $asked[$place ?? ''][$id] = true;
                 $asked['all'][$id] = true;
+            }
+            if ($place !== null) {
+                $given[$place] ??= $rehearsal->given();
+                $told[$place] ??= $rehearsal->told();
             }
             // Memory behind a line counts for what is expected of it, also where more comes of it later.
             if ($place !== null && $script->parts[$place]->expected !== []) {
@@ -63,12 +68,12 @@ final readonly class ScriptRun
             $checked[] = new Checked(null, $script->length(), $expected, $expected->unmet($all), []);
         }
 
-        return new ScriptResult($script, $checked, $heard, $parts);
+        return new ScriptResult($script, $checked, $heard, $parts, $given, $told);
     }
 
     private function rehearsal(ReadScript $script, bool $isTraced): Rehearsal
     {
-        $pack = $this->pack;
+        $pack = $script->isFloodLifted ? $this->pack->withFlood(new Flood(0, 0)) : $this->pack;
         $rehearsal = new Rehearsal(
             $pack,
             $script->situation->withDetailsOf($pack),

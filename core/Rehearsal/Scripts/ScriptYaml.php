@@ -26,6 +26,7 @@ final class ScriptYaml
         $start = array_filter([
             'at' => $script->at->iso(),
             'seed' => $script->seed,
+            'no_flood_limit' => $script->isFloodLifted,
             'cast' => array_map(CastFormat::write(...), $script->cast),
             'channel' => $situation->channel,
             'answers' => array_map(
@@ -37,7 +38,7 @@ final class ScriptYaml
             ),
             'given' => ExpectationFormat::writeGiven($situation->memory),
             'told' => self::told($script),
-        ], static fn (array|string $one): bool => $one !== []);
+        ], static fn (array|bool|string $one): bool => $one !== [] && $one !== false);
         $text = 'format: '.ReadScript::FORMAT."\nversion: 1\ntitle: ".self::scalar($script->title)."\n"
             .Yaml::dump(['start' => $start], self::INLINE, 2, Yaml::DUMP_EMPTY_ARRAY_AS_SEQUENCE)."chat:\n";
         foreach ($script->parts as $part) {

@@ -49,6 +49,7 @@
                     <p class="save-bar"><button class="strong" @disabled($between->isLooking() || ($waiting > 0 && $leftOut === $waiting))>Publish</button> <span class="small">{{ match (true) { $waiting === 0 => '', $between->isLooking() => 'when everything has been checked', $leftOut === $waiting => 'Fix the '.($leftOut === 1 ? 'error' : 'errors').' first.', $leftOut > 0 => $count($leftOut, 'change', 'changes').' with errors left out; what is not ticked stays in the draft', ! $mayChoose => $count($waiting, 'change', 'changes'), default => 'what is not ticked stays in the draft' } }}</span></p>
                 @endif
             </form>
+            <div hx-get="{{ route('publish.scripts', $channel) }}" hx-trigger="load" hx-swap="outerHTML"></div>
             @inject('unready', App\Publish\UnreadyLookups::class)
             @php($waitingLookups = $unready->of($channel))
             @if ($waitingLookups !== [])

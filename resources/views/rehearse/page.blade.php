@@ -2,7 +2,7 @@
 <x-book :title="'Rehearse · '.$channel->name" :channel="$channel" room="rehearse">
     <main class="book is-rehearsal">
         <section class="page" id="left-page" data-keeps-place aria-label="Cast">
-            <div class="page-head"><h1>Cast</h1>
+            <div class="page-head"><h1>Cast</h1> @include('rehearse.partials.pages')
                 @if ($mayWrite)<a class="plain" href="{{ $new = route('rehearse', [$channel, 'person' => 'new']) }}" hx-get="{{ route('rehearse.cast.new', $channel) }}" hx-target="#new-person" hx-swap="innerHTML">Add a person</a>@endif</div>
             <p class="small">The people you rehearse with. They are simulated: nobody of the real chat is touched, and neither is what is remembered.</p>
             <div id="new-person">@if ($isAdding && $mayWrite)@include('rehearse.partials.person', ['person' => null])@endif</div>

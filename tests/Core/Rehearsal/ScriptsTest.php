@@ -95,25 +95,29 @@ final class ScriptsTest extends TestCase
 
     public function test_what_comes_later_belongs_to_its_line(): void
     {
-        $slow = Say::on('!slow', new CommandResponse([new Say('one'), TestStep::pause(5), new Say('two')]));
+        $slow = Say::on('!slow', new CommandResponse([
+            new Say('one'),
+            TestStep::pause(5),
+            new Say('[add 1 to counter.bells]'),
+        ]));
         $pack = self::small()->withCommand($slow->gated(Cooldown::none()));
         $result = self::played(self::script(
-            "  - {line: '+0s tamsin: !slow', expect: [{says: [one, two]}, {within: 5}]}\n"
+            "  - {line: '+0s tamsin: !slow', expect: [{says: [one, '4']}, {within: 5}, {memory: {counter.bells: 4}}]}\n"
                 ."  - {line: '+2s odo: !say x', expect: [{says: x}]}\n"
                 ."  - {line: '+20s odo: !slow', expect: [{within: 4}]}\n",
         ), $pack);
         self::assertSame(
-            [true, true, true, false],
+            [true, true, true, true, false],
             array_map(static fn (Checked $one): bool => $one->holds(), $result->checked),
         );
-        self::assertSame(['seconds' => 5, 'most' => 4], $result->checked[3]->unmet->data ?? []);
-        self::assertSame(['one', 'two'], $result->said(0));
+        self::assertSame(['seconds' => 5, 'most' => 4], $result->checked[4]->unmet->data ?? []);
+        self::assertSame(['one', '4'], $result->said(0));
     }
 
     public function test_what_is_expected_of_all_looks_at_all(): void
     {
         $lines = "  - {line: '+0s tamsin: !say a'}\n  - {line: '+30s tamsin: !say b'}\n"
-            ."  - {line: '+2m odo: hello'}\n  - {line: '+3m odo: !say c'}\n";
+            ."  - {line: '+40s odo: hello'}\n  - {line: '+1m10s odo: !say c'}\n";
         $of = static fn (string $expected): Checked => self::played(
             self::script($lines)."expect: [{{$expected}}]\n",
             self::small(),

@@ -10,10 +10,15 @@ use App\Models\Channel;
 use App\Models\DefinitionChange;
 use App\Publish\Editions;
 use App\Publish\FromChat\EffectState;
+use App\Rehearse\Evenings\EveningPlan;
+use App\Rehearse\Evenings\Evenings;
 use App\Storage\CommandRepository;
 use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Routes;
 use SilverParrot\Pack\Expectation;
+use SilverParrot\Rehearsal\Crowd\CrowdDescription;
+use SilverParrot\Rehearsal\RehearsalState;
 use SilverParrot\Value\Moment;
 use Tests\Demo;
 use Tests\Feature\Air\OnAir;
@@ -63,6 +68,14 @@ final class StrangersTest extends TestCase
         'write.help',
         'write.pack.export',
         'rehearse',
+        'rehearse.scripts',
+        'rehearse.scripts.stand',
+        'rehearse.crowd',
+        'rehearse.evening',
+        'rehearse.evening.picture',
+        'rehearse.evening.moment',
+        'rehearse.evening.report',
+        'publish.scripts',
         'write',
         'write.command',
         'write.preview',
@@ -148,12 +161,13 @@ final class StrangersTest extends TestCase
         $this->actingAs($own->memberships()->with('user')->firstOrFail()->user);
         $looked = 0;
         foreach ($this->channelRoutes($own) as $name => [$method, $url]) {
-            if (preg_match('~/(commands|undo|cast|members|invitations|editions|lines)/\d+~', $url) === 1) {
+            $kinds = 'commands|undo|cast|members|invitations|editions|lines|evenings|scripts';
+            if (preg_match("~/($kinds)/\\d+~", $url) === 1) {
                 $this->call($method, $url, $this->fields())->assertNotFound();
                 $looked++;
             }
         }
-        self::assertSame(16, $looked);
+        self::assertSame(27, $looked);
         self::assertSame(Demo::commands(), $this->cove->commands()->count());
     }
 
@@ -233,6 +247,19 @@ final class StrangersTest extends TestCase
         ])->id;
         $values['timer'] = $this->cove->timers()->firstOrFail()->id;
         $values['castMember'] = $this->cove->castMembers()->firstOrFail()->id;
+        $values['script'] = $this->cove->scripts()->firstOrCreate(
+            ['stable_id' => 'x'],
+            ['title' => 'x', 'text' => "format: silver-parrot-script\nversion: 1\ntitle: x\nchat: []\n"],
+        )->id;
+        $rehearsal = $this->cove->rehearsals()->firstOrCreate(['title' => 'x'], [
+            'kind' => 'crowd',
+            'options' => (new EveningPlan(new CrowdDescription(5, 5, 50), '1', new Moment(0)))->toArray(),
+            'state' => RehearsalState::Waiting,
+            'created_at' => now(),
+        ]);
+        app(Evenings::class)->hear($rehearsal);
+        $values['rehearsal'] = $rehearsal->id;
+        $values['mark'] = DB::table('rehearsal_marks')->where('rehearsal_id', $rehearsal->id)->value('id');
         $values['batch'] = str_repeat('0', 26);
         $values['number'] = OnAir::of($this->cove)->hear('odo', '!tide');
         $routes = [];

@@ -240,6 +240,9 @@ final class CommandLineTest extends TestCase
             "--report=$report.xml",
         );
         self::assertSame([0, "holds  The tide at two ports\n"], [$code, $printed]);
+        $this->artisan('parrot:rehearse', $pack, '--script=docs/examples/tide.script.yaml', "--report=$report.html");
+        self::assertStringContainsString('8 of 8 hold.', (string) file_get_contents("$report.html"));
+        unlink("$report.html");
         $suites = simplexml_load_string((string) file_get_contents("$report.xml"));
         self::assertNotFalse($suites);
         self::assertSame(['8', '0'], [(string) $suites->testsuite['tests'], (string) $suites->testsuite['failures']]);

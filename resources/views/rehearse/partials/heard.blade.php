@@ -12,7 +12,7 @@
 @endif
 <div id="heard">
     <input type="hidden" name="chat" value="{{ $state->json() }}">
-    @if ($state->from > 0)<p class="small">Begins with a line of the real chat, as it was heard then; what follows is yours, and changes nothing there.</p>@endif
+    @if ($state->from !== 0)<p class="small">Begins with a line of {{ $state->from < 0 ? 'a rehearsal' : 'the real chat' }}, as it was heard then; what follows is yours, and changes nothing there.</p>@endif
     <ol class="lines" id="lines" tabindex="0">
         @forelse ($tried->heard as $index => $one)
             <li class="line" id="line-{{ $index }}">
@@ -51,5 +51,6 @@
             @if ($tried->changes() !== [] && auth()->user()->can('write', $channel))<div id="keep-changes"><button type="button" class="plain small" hx-post="{{ route('rehearse.keep', $channel) }}" hx-target="#keep-changes" hx-swap="innerHTML">Keep these changes …</button></div>@endif
         </div>
     @endif
+    @if (($isLarge ?? false) && $tried->heard !== [] && auth()->user()->can('write', $channel))<p><button type="button" class="plain small" hx-post="{{ route('rehearse.scripts.from-chat', $channel) }}" hx-swap="none">Save this chat as a script</button></p>@endif
     @if ($state->isFull())<p class="problem" role="status">The chat is full: start over to say more.</p>@endif
 </div>

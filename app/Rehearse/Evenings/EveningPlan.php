@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rehearse\Evenings;
+
+use SilverParrot\Rehearsal\Crowd\CrowdDescription;
+use SilverParrot\Rehearsal\Crowd\CrowdFormat;
+use SilverParrot\Value\Moment;
+
+/** What an evening is to be heard with. */
+final readonly class EveningPlan
+{
+    /** @param  int  $seeds  how many evenings: the first by the seed itself, the others by what is made of it */
+    public function __construct(
+        public CrowdDescription $crowd,
+        public string $seed,
+        public Moment $start,
+        public int $seeds = 1,
+        public bool $isOfEdition = false,
+    ) {
+    }
+
+    /** @param  array<string, mixed>  $options  as toArray() gives them */
+    public static function of(array $options): self
+    {
+        $start = is_string($options['start'] ?? null) ? Moment::fromIso($options['start']) : null;
+
+        return new self(
+            CrowdFormat::read(json_encode($options['crowd'] ?? [], JSON_THROW_ON_ERROR))[0],
+            is_string($options['seed'] ?? null) ? $options['seed'] : '1',
+            $start ?? new Moment(0),
+            is_int($options['seeds'] ?? null) ? $options['seeds'] : 1,
+            ($options['edition'] ?? false) === true,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'crowd' => CrowdFormat::write($this->crowd),
+            'seed' => $this->seed,
+            'start' => $this->start->iso(),
+            'seeds' => $this->seeds,
+            'edition' => $this->isOfEdition,
+        ];
+    }
+
+    public function title(): string
+    {
+        return number_format($this->crowd->people).($this->crowd->people === 1 ? ' person, ' : ' people, ')
+            .number_format($this->crowd->minutes).' min, '.number_format($this->crowd->lines).' lines';
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rehearse\Evenings;
+
+use App\Models\Channel;
+use App\Models\RehearsalRow;
+use App\Models\User;
+use App\Publish\Editions;
+use DateTimeZone;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use SilverParrot\Figures\EveningReport;
+use SilverParrot\Rehearsal\Crowd\CrowdPreset;
+use SilverParrot\Source\Fold;
+
+/** Evenings with a crowd: what it is like, how far it is, and the picture of what it came to. */
+final readonly class EveningsController
+{
+    /** Rehearsals that stand on the page. */
+    private const LISTED = 12;
+
+    /** Moments of a page of the table. */
+    private const ROWS = 50;
+
+    public function __construct(private Evenings $evenings)
+    {
+    }
+
+    public function index(Request $request, Channel $channel, Editions $editions): View
+    {
+        $preset = CrowdPreset::tryFrom($request->string('crowd')->value());
+        $again = $channel->rehearsals()->find($request->integer('like'));
+        $plan = $again === null ? null : EveningPlan::of($again->options);
+
+        return view('rehearse.crowd', [
+            'channel' => $channel,
+            'crowd' => $plan->crowd ?? ($preset ?? CrowdPreset::Busy)->description(),
+            'plan' => $plan,
+            'hasEdition' => $editions->onAir($channel, true) !== null,
+            'rehearsals' => self::listed($channel),
+        ]);
+    }
+
+    public function store(CrowdRequest $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
+    {
+        $row = $this->evenings->begin($channel, $user, $request->plan($channel));
+
+        return $row === null
+            ? redirect()->back()->withInput()->withErrors([
+                'seeds' => 'So many rehearsals are under way already: wait for one, or stop it.',
+            ])
+            : redirect()->route('rehearse.evening', [$channel, $row]);
+    }
+
+    public function show(Request $request, Channel $channel, RehearsalRow $rehearsal): View
+    {
+        return view('rehearse.evening', ['channel' => $channel, 'row' => $rehearsal] + $this->drawn(
+            $request,
+            $channel,
+            $rehearsal,
+        ));
+    }
+
+    /** The picture alone, as it is zoomed and filtered. */
+    public function picture(Request $request, Channel $channel, RehearsalRow $rehearsal): View
+    {
+        abort_if($rehearsal->result === null, 404);
+
+        return view('rehearse.partials.picture', ['channel' => $channel, 'row' => $rehearsal] + $this->drawn(
+            $request,
+            $channel,
+            $rehearsal,
+        ));
+    }
+
+    /** One of its moments, heard again, with its why. */
+    public function moment(Channel $channel, RehearsalRow $rehearsal, string $mark): View
+    {
+        $mark = MarkRows::find($rehearsal, (int) $mark);
+        abort_if($mark === null, 404);
+
+        return view('rehearse.partials.moment', [
+            'channel' => $channel,
+            'row' => $rehearsal,
+            'mark' => $mark,
+            'heard' => $this->evenings->moment($channel, $rehearsal, $mark->event)?->heard,
+            'start' => EveningPlan::of($rehearsal->options)->start,
+        ]);
+    }
+
+    /** Into Write, with its command: the chat there begins with it, as it was heard. */
+    public function take(Request $request, Channel $channel, RehearsalRow $rehearsal): RedirectResponse
+    {
+        $mark = MarkRows::find($rehearsal, $request->integer('mark'));
+        abort_if($mark === null, 404);
+        $lane = is_array($rehearsal->result['lanes'] ?? null) ? $rehearsal->result['lanes'][$mark->lane] ?? [] : [];
+        $trigger = is_array($lane) && is_string($lane['command'] ?? null) ? $lane['command'] : '';
+        $command = $channel->commands()->where('trigger_folded', Fold::caseless($trigger))->first();
+
+        return $command === null
+            ? redirect()->route('write', ['channel' => $channel, 'line' => -$mark->id])
+            : redirect()->route('write.command', ['channel' => $channel, 'command' => $command, 'line' => -$mark->id]);
+    }
+
+    public function stop(Channel $channel, RehearsalRow $rehearsal): RedirectResponse
+    {
+        $this->evenings->stop($rehearsal);
+
+        return redirect()->route('rehearse.evening', [$channel, $rehearsal]);
+    }
+
+    public function destroy(Channel $channel, RehearsalRow $rehearsal): RedirectResponse
+    {
+        $this->evenings->stop($rehearsal);
+        $channel->rehearsals()->whereKey($rehearsal->id)->delete();
+
+        return redirect()->route('rehearse.crowd', $channel)->with('notice', 'The rehearsal is deleted.');
+    }
+
+    /** The whole report, to keep or to print. */
+    public function report(Request $request, Channel $channel, RehearsalRow $rehearsal): JsonResponse|View
+    {
+        abort_if($rehearsal->result === null, 404);
+        $report = ['format' => EveningReport::FORMAT, 'version' => EveningReport::VERSION]
+            + EveningPicture::without($rehearsal->result);
+
+        return $request->query('as') === 'page'
+            ? view('rehearse.report', ['report' => $report, 'title' => $rehearsal->title])
+            : response()->json(
+                $report,
+                options: JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+            );
+    }
+
+    /** @return array<string, mixed> */
+    private function drawn(Request $request, Channel $channel, RehearsalRow $row): array
+    {
+        if ($row->result === null) {
+            return ['view' => null, 'drawing' => null, 'rows' => []];
+        }
+        $length = is_int($row->result['length'] ?? null) ? $row->result['length'] : 1;
+        $view = PictureView::read($request, $length);
+
+        return [
+            'view' => $view,
+            'drawing' => EveningDrawing::of($row, $view, new DateTimeZone($channel->zone)),
+            'rows' => MarkRows::all($view->filtered(MarkRows::of($row))->limit(self::ROWS)),
+        ];
+    }
+
+    /** @return Collection<int, RehearsalRow> without what is large */
+    private static function listed(Channel $channel): Collection
+    {
+        return $channel
+            ->rehearsals()
+            ->select(['id', 'channel_id', 'kind', 'title', 'options', 'state', 'trouble', 'created_at'])
+            ->orderByDesc('id')
+            ->limit(self::LISTED)
+            ->get();
+    }
+}

@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Rehearse;
+
+use App\Accounts\Role;
+use App\Models\RehearsalRow;
+use App\Rehearse\Evenings\Evenings;
+use App\Rehearse\Evenings\HearEvening;
+use App\Storage\Backup\Table;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
+use SilverParrot\Rehearsal\RehearsalState;
+use Tests\Feature\TestCase;
+
+/** A whole evening: begun on its page, heard by a worker, looked at in its picture. */
+final class EveningsTest extends TestCase
+{
+    private const CROWD = [
+        'people' => '20', 'minutes' => '30', 'lines' => '600', 'busiest' => '50', 'stays' => '20', 'seeds' => '1',
+        'seed' => '7', 'of' => 'draft', 'habits' => ['commands' => '20', 'phrases' => '5'],
+        'happenings' => [['at' => '10', 'kind' => 'raid', 'count' => '15', 'text' => '']],
+    ];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+        // Workers are processes of their own: what they are told is heard here when a test says so.
+        Queue::fake();
+    }
+
+    public function test_an_evening_is_heard_and_drawn_and_nothing_else_is_written(): void
+    {
+        $before = $this->tables();
+        $row = $this->heard(self::CROWD);
+        self::assertSame(RehearsalState::Done, $row->state);
+        self::assertSame($before, $this->tables(), 'a rehearsal writes into its own tables alone');
+        $page = $this->get(route('rehearse.evening', [$this->cove, $row]))->assertOk();
+        $page->assertSee('% of the chat')->assertSee('a raid of 15')->assertSee('held back by a gate');
+        $page->assertSee('What was asked for')->assertSee('evening-picture', false);
+        $result = $row->result ?? [];
+        self::assertSame(615, $result['lines']);
+        // As many marks as the figures tell.
+        $told = array_sum(array_column((array) $result['commands'], 'asked'));
+        self::assertSame($told, DB::table('rehearsal_marks')->whereNot('kind', 'happened')->count());
+        $this->get(route('rehearse.evening.report', [$this->cove, $row]))
+            ->assertOk()
+            ->assertJsonPath('lines', 615)
+            ->assertJsonMissingPath('pieces');
+        $this->get(route('rehearse.evening.report', ['channel' => $this->cove, 'rehearsal' => $row, 'as' => 'page']))
+            ->assertOk()
+            ->assertSee('615 lines by people');
+    }
+
+    public function test_the_same_seed_is_the_same_evening_and_each_moment_can_be_heard_again(): void
+    {
+        [$one, $other] = [$this->heard(self::CROWD), $this->heard(self::CROWD)];
+        self::assertSame($one->result, $other->result);
+        self::assertNotSame($one->result, $this->heard(['seed' => '8'] + self::CROWD)->result);
+        $marks = DB::table('rehearsal_marks')->where('rehearsal_id', $one->id)->whereNot('kind', 'happened')->get();
+        self::assertGreaterThan(30, $marks->count());
+        foreach ($marks->random(6) as $mark) {
+            $again = app(Evenings::class)->moment($this->cove, $one, $mark->event);
+            self::assertNotNull($again);
+            self::assertSame($mark->said, implode("\n", $again->heard->outcome->texts()));
+            self::assertNotSame([], $again->heard->outcome->trace?->entries());
+        }
+        $closed = $marks->firstWhere('kind', 'held_back');
+        self::assertNotNull($closed);
+        $moment = ['rehearsal' => $one, 'channel' => $this->cove, 'mark' => $closed->id];
+        $this->get(route('rehearse.evening.moment', $moment))
+            ->assertOk()
+            ->assertSee($closed->person)
+            ->assertSee('no reply')
+            ->assertSee('Take it into Write');
+        // Into Write, where the same line is answered in the same way.
+        $write = $this->post(route('rehearse.evening.take', [$this->cove, $one]), ['mark' => $closed->id])
+            ->assertRedirect()
+            ->headers->get('Location');
+        $this->get((string) $write)
+            ->assertOk()
+            ->assertSee('Begins with a line of a rehearsal')
+            ->assertSee($closed->person)
+            ->assertSee('no reply');
+    }
+
+    public function test_the_picture_is_zoomed_and_filtered(): void
+    {
+        $row = $this->heard(self::CROWD);
+        $picture = fn (array $at) => $this->get(route('rehearse.evening.picture', [$this->cove, $row, ...$at]));
+        $whole = substr_count((string) $picture([])->assertOk()->getContent(), 'data-mark');
+        $part = substr_count((string) $picture(['from' => 0, 'to' => 600_000])->getContent(), 'data-mark');
+        self::assertGreaterThan(0, $part);
+        self::assertLessThan($whole, $part);
+        $held = (string) $picture(['kind' => 'held_back'])->getContent();
+        self::assertStringContainsString('mark is-held_back', $held);
+        self::assertStringNotContainsString('mark is-said', $held);
+        $person = (string) DB::table('rehearsal_marks')->whereNot('person', '')->value('person');
+        $count = DB::table('rehearsal_marks')->where('person', $person)->count();
+        $rows = (string) $picture(['person' => $person])->getContent();
+        self::assertSame(min(50, $count), substr_count($rows, '<tr><td>'));
+        // What makes no sense is as near as it can be.
+        foreach ([['from' => -5], ['from' => 10 ** 12], ['to' => 'soon'], ['kind' => 'x'], ['lane' => '-3']] as $odd) {
+            $picture($odd)->assertOk();
+        }
+    }
+
+    public function test_it_can_be_stopped_before_and_while_it_is_heard(): void
+    {
+        $this->post(route('rehearse.crowd.store', $this->cove), self::CROWD)->assertRedirect();
+        $row = RehearsalRow::query()->latest('id')->firstOrFail();
+        $this->get(route('rehearse.evening', [$this->cove, $row]))
+            ->assertSee('It waits for a worker.')
+            ->assertSee('Stop');
+        $this->post(route('rehearse.evening.stop', [$this->cove, $row]))->assertRedirect();
+        (new HearEvening($row->id))->handle(app(Evenings::class));
+        self::assertSame([RehearsalState::Stopped, null], [$row->refresh()->state, $row->result]);
+        $this->get(route('rehearse.evening', [$this->cove, $row]))->assertSee('stopped before it began');
+        // While it is heard: what it came to until then stands.
+        $running = $this->cove->rehearsals()->create([
+            'state' => RehearsalState::Running,
+            'ended_at' => null,
+        ] + $row->only(['user_id', 'kind', 'title', 'options', 'done', 'total', 'created_at']));
+        app(Evenings::class)->stop($running);
+        self::assertSame(RehearsalState::Stopping, $running->refresh()->state);
+        (new HearEvening($running->id))->handle(app(Evenings::class));
+        self::assertSame(RehearsalState::Stopped, $running->refresh()->state);
+        self::assertSame(0, DB::table('rehearsal_marks')->count());
+    }
+
+    public function test_a_job_that_died_says_so_and_one_that_is_taken_up_again_is_heard_anew(): void
+    {
+        $row = $this->begun(self::CROWD);
+        RehearsalRow::query()->whereKey($row->id)->update(['state' => 'running', 'done' => 400]);
+        (new HearEvening($row->id))->handle(app(Evenings::class));
+        self::assertSame(RehearsalState::Done, $row->refresh()->state);
+        $other = $this->begun(self::CROWD);
+        (new HearEvening($other->id))->failed();
+        self::assertSame(RehearsalState::Failed, $other->refresh()->state);
+        $this->get(route('rehearse.evening', [$this->cove, $other]))->assertSee('It was not heard');
+    }
+
+    public function test_several_evenings_give_ranges(): void
+    {
+        $result = $this->heard(['seeds' => '10', 'lines' => '80'] + self::CROWD)->result ?? [];
+        self::assertIsArray($result['ranges'] ?? null);
+        self::assertLessThanOrEqual($result['ranges']['said']['most'], $result['ranges']['said']['least']);
+        self::assertGreaterThan($result['ranges']['said']['least'], $result['ranges']['said']['most']);
+    }
+
+    public function test_what_makes_no_crowd_is_said_beside_its_field_and_nothing_typed_is_lost(): void
+    {
+        $this->from(route('rehearse.crowd', $this->cove))
+            ->post(route('rehearse.crowd.store', $this->cove), [
+                'people' => '0',
+                'lines' => '99999999',
+                'habits' => ['commands' => '70', 'links' => '60'],
+            ] + self::CROWD)
+            ->assertRedirect(route('rehearse.crowd', $this->cove))
+            ->assertSessionHasErrors(['people', 'lines', 'habits']);
+        $this->get(route('rehearse.crowd', $this->cove))
+            ->assertSee('A crowd has 1 to 5,000 people.')
+            ->assertSee('value="99999999"', false);
+        $this->post(route('rehearse.crowd.store', $this->cove), ['seeds' => '100', 'lines' => '100000'] + self::CROWD)
+            ->assertSessionHasErrors('seeds');
+        self::assertSame(0, RehearsalRow::query()->count());
+    }
+
+    public function test_only_so_many_are_under_way_and_others_cannot_see_them(): void
+    {
+        foreach (range(1, Evenings::OPEN) as $ignored) {
+            $row = $this->begun(self::CROWD);
+        }
+        $this->post(route('rehearse.crowd.store', $this->cove), self::CROWD)->assertSessionHasErrors('seeds');
+        self::assertSame(Evenings::OPEN, RehearsalRow::query()->count());
+        $other = $this->harbour($this->person('Pia'));
+        $this->get("/channels/{$other->id}/rehearse/evenings/{$row->id}")->assertNotFound();
+        $this->actingAs($this->person('Odo'));
+        $this->get(route('rehearse.evening', [$this->cove, $row]))->assertNotFound();
+        $this->actingAs($this->member('Ilse', Role::Author));
+        $this->get(route('rehearse.evening', [$this->cove, $row]))->assertOk();
+        $this->delete(route('rehearse.evening.destroy', [$this->cove, $row]))->assertRedirect();
+        self::assertSame(Evenings::OPEN - 1, RehearsalRow::query()->count());
+    }
+
+    /** @param  array<string, mixed>  $crowd */
+    private function begun(array $crowd): RehearsalRow
+    {
+        $this->post(route('rehearse.crowd.store', $this->cove), $crowd)->assertSessionHasNoErrors()->assertRedirect();
+        Queue::assertPushedOn(HearEvening::QUEUE, HearEvening::class);
+
+        return RehearsalRow::query()->latest('id')->firstOrFail();
+    }
+
+    /** @param  array<string, mixed>  $crowd */
+    private function heard(array $crowd): RehearsalRow
+    {
+        $row = $this->begun($crowd);
+        (new HearEvening($row->id))->handle(app(Evenings::class));
+
+        return $row->refresh();
+    }
+
+    /** @return array<string, string> what stands in every table that lasts */
+    private function tables(): array
+    {
+        $tables = [];
+        foreach (array_keys(Table::all()) as $table) {
+            $rows = DB::table($table)->get()->map(static fn (object $row): string => serialize((array) $row))->sort();
+            $tables[$table] = hash('sha256', $rows->implode("\n"));
+        }
+
+        return $tables;
+    }
+}

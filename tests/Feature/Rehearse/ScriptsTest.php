@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Rehearse;
+
+use App\Models\ScriptRow;
+use App\Rehearse\Scripts\ScriptRuns;
+use App\Storage\Assembler;
+use App\Storage\PackRepository;
+use SilverParrot\Format\PackFormat;
+use SilverParrot\Rehearsal\Scripts\ScriptFormat;
+use Tests\Feature\TestCase;
+
+/** Scripts: written, run against the draft, mended, kept from a tried chat. */
+final class ScriptsTest extends TestCase
+{
+    private const DRY = "# The leak.\nformat: silver-parrot-script\nversion: 1\ntitle: Dry\n"
+        ."start: {seed: \"7\"}\nchat:\n  - line: '+0s tamsin: !dry'\n    expect: [{says: 'Not yet.'}, {within: 5}]\n";
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+    }
+
+    public function test_a_script_that_fails_is_said_and_holds_once_what_is_said_now_is_right(): void
+    {
+        $row = $this->kept(self::DRY);
+        $page = ['channel' => $this->cove, 'script' => $row->id];
+        $this->get(route('rehearse.scripts', $page))
+            ->assertOk()
+            ->assertSee('It does not hold.')
+            ->assertSee('it says something else')
+            ->assertSee('Not a drop so far.')
+            ->assertSee('1 of 1 does not hold.');
+        $this->get(route('publish.scripts', $this->cove))->assertSee('1 of 1 does not hold:')->assertSee('Dry');
+        $this->post(route('rehearse.scripts.accept', [$this->cove, $row]), ['part' => 0])->assertRedirect();
+        $text = $row->refresh()->text;
+        self::assertStringStartsWith("# The leak.\nformat:", $text);
+        self::assertStringContainsString('- within: 5', $text);
+        $this->get(route('rehearse.scripts', $page))->assertSee('<b>It holds.</b>', false);
+        self::assertTrue($row->refresh()->holds);
+        $this->get(route('publish.scripts', $this->cove))->assertSee('It holds.');
+    }
+
+    public function test_scripts_run_again_when_the_draft_changes(): void
+    {
+        $says = strtr(self::DRY, ["{says: 'Not yet.'}" => '{contains: drop}']);
+        $row = $this->kept($says);
+        $runs = app(ScriptRuns::class);
+        self::assertSame([], array_column($runs->goOn($this->cove)->broken(), 'unmet'));
+        $command = $this->cove->commands()->where('trigger', '!dry')->firstOrFail();
+        $this->put(route('write.update', [$this->cove, $command]), $this->fields([
+            'trigger' => '!dry',
+            'responses' => [['text' => 'As a bone.', 'weight' => '1']],
+            'revision' => (string) $command->revision,
+        ]))->assertRedirect();
+        self::assertSame(1, $runs->stand($this->cove)->left);
+        self::assertSame(['Dry'], array_column($runs->goOn($this->cove)->broken(), 'title'));
+        self::assertSame('“drop” is not in what is said', $row->refresh()->unmet);
+    }
+
+    public function test_a_line_of_a_script_is_taken_into_write_as_it_was_heard(): void
+    {
+        $row = $this->kept(strtr(self::DRY, ['!dry' => '!luck', '"7"' => '"gull"']));
+        $read = ScriptFormat::read($row->text, app(Assembler::class)->pack($this->cove))[0];
+        self::assertNotNull($read);
+        $said = app(ScriptRuns::class)->one($this->cove, $read)->said(0)[0];
+        $write = $this->post(route('rehearse.scripts.take', [$this->cove, $row]), ['part' => 0])
+            ->assertRedirect()
+            ->headers->get('Location');
+        $this->get((string) $write)->assertOk()->assertSee($said);
+    }
+
+    public function test_a_tried_chat_is_kept_as_a_script_that_says_the_same(): void
+    {
+        $chat = ['start' => '2026-11-25T20:00:00Z', 'from' => 0, 'clock' => 70_000, 'lines' => [
+            [0, 'bram', '!splinter'],
+            [1_000, 'bram', '!splinter'],
+            [20_000, 'odo', '!luck'],
+            [40_000, 'tamsin', '!ahoy @Pia'],
+            [60_000, 'odo', '!tidee'],
+            [70_000, 'pia', '!price', true],
+        ]];
+        $answer = $this->post(route('rehearse.scripts.from-chat', $this->cove), [
+            'chat' => json_encode($chat, JSON_THROW_ON_ERROR),
+            'seed' => 'gull',
+        ])->assertOk();
+        $row = ScriptRow::query()->latest('id')->firstOrFail();
+        $opened = route('rehearse.scripts', ['channel' => $this->cove, 'script' => $row->id]);
+        $answer->assertHeader('HX-Redirect', $opened);
+        self::assertStringContainsString('Splinters while Planking: 10 (12 in all)', $row->text);
+        $stand = app(ScriptRuns::class)->goOn($this->cove);
+        self::assertSame([], array_column($stand->broken(), 'unmet'));
+        // What is remembered by now changes nothing: the script has its own.
+        $this->post(route('remember.count', $this->cove), [
+            'counter' => 'splinters',
+            'owner' => 'category:Planking',
+            'number' => 90,
+        ])->assertSessionHas('notice', 'counter.splinters is 90.');
+        ScriptRow::query()->update(['ran_against' => null]);
+        self::assertSame([], array_column(app(ScriptRuns::class)->goOn($this->cove)->broken(), 'unmet'));
+    }
+
+    public function test_what_is_wrong_is_said_with_its_place_and_nothing_typed_is_lost(): void
+    {
+        $text = strtr(self::DRY, ['+0s tamsin:' => 'tamsin']);
+        $this->from(route('rehearse.scripts', ['channel' => $this->cove, 'new' => 1]))
+            ->post(route('rehearse.scripts.store', $this->cove), ['text' => $text])
+            ->assertSessionHasErrors('text');
+        $this->get(route('rehearse.scripts', ['channel' => $this->cove, 'new' => 1]))
+            ->assertSee('chat, 1, line: This is no line of a chat')
+            ->assertSee('Not yet.');
+        $this->post(route('rehearse.scripts.run', $this->cove), ['text' => self::DRY])->assertSee('It does not hold.');
+        self::assertSame(0, ScriptRow::query()->count());
+    }
+
+    public function test_scripts_are_in_the_pack_and_their_deleting_is_taken_back(): void
+    {
+        $row = $this->kept(self::DRY);
+        $this->delete(route('rehearse.scripts.destroy', [$this->cove, $row]))->assertRedirect();
+        self::assertSame(0, ScriptRow::query()->count());
+        $change = $this->cove->definitionChanges()->latest('id')->firstOrFail();
+        $this->post(route('definitions.undo', [$this->cove, $change]))->assertRedirect();
+        self::assertSame(self::DRY, ScriptRow::query()->firstOrFail()->text);
+        $document = PackFormat::write(app(Assembler::class)->document($this->cove));
+        self::assertSame([], PackFormat::read($document)[1]);
+        $document = strtr($document, ['"login": "lantern_cove"' => '"login": "far_cove"']);
+        $other = app(PackRepository::class)->make(PackFormat::read($document)[0], $this->person('Pia'), []);
+        self::assertSame([self::DRY], $other->scripts()->pluck('text')->all());
+    }
+
+    private function kept(string $text): ScriptRow
+    {
+        $this->post(route('rehearse.scripts.store', $this->cove), ['text' => $text])->assertSessionHasNoErrors();
+
+        return ScriptRow::query()->latest('id')->firstOrFail();
+    }
+}
