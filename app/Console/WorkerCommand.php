@@ -12,17 +12,16 @@ use Illuminate\Support\Facades\DB;
 /** Hears evenings when nothing else wants the processor: the air comes first. */
 final class WorkerCommand extends Command
 {
-    private const NICEST = 19;
-
     protected $signature = 'parrot:worker';
 
     protected $description = 'Hear rehearsals of whole evenings, at the lowest priority';
 
     public function handle(): int
     {
-        @proc_nice(self::NICEST);
+        $niceness = max(0, min(19, config()->integer('rehearsals.niceness')));
+        @proc_nice($niceness);
         // Where processes are grouped by session, the group has a niceness of its own (sched(7)).
-        @file_put_contents('/proc/self/autogroup', (string) self::NICEST);
+        @file_put_contents('/proc/self/autogroup', (string) $niceness);
         if (Workers::enter(getmypid() ?: 0)) {
             // Nobody else is there: what was taken up was never brought to its end, and is taken up anew.
             DB::table('jobs')->where('queue', HearEvening::QUEUE)->update(['reserved_at' => null]);

@@ -43,6 +43,8 @@ final class ViewsTest extends BrowserTestCase
                     '/channels/1/write/help',
                     '/channels/1/rehearse',
                     '/channels/1/rehearse?person=new',
+                    '/channels/1/rehearse/scripts?new=1',
+                    '/channels/1/rehearse/crowd?crowd=raid',
                     '/channels/1/publish/chat?unanswered=1',
                     '/channels/1/remember',
                     '/channels/1/remember/quotes?edit=1',
@@ -97,6 +99,8 @@ final class ViewsTest extends BrowserTestCase
             foreach (
                 [
                     '/channels/1/rehearse?person=new',
+                    '/channels/1/rehearse/scripts?new=1',
+                    '/channels/1/rehearse/crowd',
                     '/channels/1/write/help',
                     '/channels/1/write/import?pasted=command%09reply%09wait%0A%21bell%09ding+%5Bcaler%5D%0912',
                     '/account',
@@ -142,6 +146,8 @@ final class ViewsTest extends BrowserTestCase
                 '/channels/1/write/deleted',
                 '/channels/1/write/help',
                 '/channels/1/rehearse?person=new',
+                '/channels/1/rehearse/scripts?new=1',
+                '/channels/1/rehearse/crowd?crowd=raid',
                 '/channels/1/remember?kind=lists&edit=new',
                 '/channels/1/remember/quotes',
                 '/channels/1/remember/lists/knots',

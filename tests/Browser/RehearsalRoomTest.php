@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** A script that fails until its command is mended; an evening with a crowd, from the button to one line in Write. */
+final class RehearsalRoomTest extends BrowserTestCase
+{
+    /** A worker begins when it comes to it, and other suites want the processor too: in seconds. */
+    private const PATIENCE = 120;
+
+    /** All of these tests share one demo. */
+    protected function tearDown(): void
+    {
+        $this->database()->exec("DELETE FROM commands WHERE channel_id = 1 AND `trigger` = '!brew'");
+        $this->database()->exec('DELETE FROM scripts WHERE channel_id = 1');
+        $this->database()->exec('DELETE FROM rehearsals WHERE channel_id = 1');
+        parent::tearDown();
+    }
+
+    public function test_a_script_fails_the_command_is_mended_and_it_holds(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page
+            ->go($this->url('/channels/1/write/commands/new'))
+            ->write('[name=trigger]', '!brew')
+            ->write('[data-response] .cm-content', 'Tee for [caller].');
+        $page->press('Save', '.save-bar')->sees('Saved.', '#save-state');
+        $page->go($this->url('/channels/1/rehearse'));
+        $this->say('!brew', 'tamsin');
+        $page->press('Save this chat as a script', '#heard')->sees('It holds.', '#script-result');
+        // The author says what it should have been.
+        $page->script('const text = document.getElementById("script-text"); '
+            .'text.value = text.value.replace("Tee for", "Tea for")');
+        $page->press('Run', '#script-form')->sees('It does not hold.', '#script-result');
+        $page->sees('TeaTee for Tamsin', '#script-result');
+        $page->press('Save', '#script-form')->sees('1 of 1 does not hold.', '#left-page');
+        $page->press('Take it into Write', '#script-result')->sees('Begins with a line of a rehearsal', '#heard');
+        $page->sees('Tee for Tamsin.', '#lines');
+        $page->write('[data-response] .cm-content', 'Tea for [caller].')->press('Save', '.save-bar');
+        $page->sees('Saved.', '#save-state');
+        $page->go($this->url('/channels/1/publish'))->sees('It holds.', '#publish-scripts');
+        $page->go($this->url('/channels/1/rehearse/scripts'))->sees('It holds.', '#scripts-stand');
+        self::assertSame([], $page->complaints());
+    }
+
+    public function test_an_evening_is_stopped_heard_again_and_one_of_its_lines_taken_into_write(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $page->go($this->url('/channels/1/rehearse/crowd?crowd=crowded'))->press('Hear it')->press('Stop', '#left-page');
+        $page->waitFor(
+            static fn (): bool => str_contains($page->text('#left-page'), 'It was stopped'),
+            'it stops',
+            self::PATIENCE,
+        );
+        $page->go($this->url('/channels/1/rehearse/crowd?crowd=quiet'));
+        $page->write('[name=lines]', '300')->write('[name=seed]', 'gull')->press('Hear it');
+        $page->waitFor(
+            static fn (): bool => str_contains($page->text('#left-page'), '% of the chat'),
+            'it is heard',
+            self::PATIENCE,
+        );
+        self::assertSame([], $page->barriers());
+        // By keyboard, from moment to moment.
+        $page->script('document.querySelector(".evening-and-why .scrolls").focus()');
+        $page->type("\u{E014}");
+        $label = 'return document.activeElement.getAttribute("aria-label")';
+        $first = $page->script($label);
+        self::assertIsString($first);
+        $page->type("\u{E015}");
+        self::assertNotSame($first, $page->script($label));
+        // Why was a line refused?
+        $page->script('document.querySelector(".mark.is-held_back").focus()');
+        $held = $page->script($label);
+        self::assertIsString($held);
+        $page->type("\u{E007}")->sees('no reply', '#moment')->sees('Take it into Write', '#moment');
+        self::assertSame([], $page->barriers());
+        $page->script("document.documentElement.dataset.bsTheme = 'dark'");
+        self::assertSame([], $page->barriers(), 'by night');
+        $page->size(390, 800);
+        self::assertSame([], $page->barriers(), 'on a phone');
+        self::assertLessThanOrEqual(390, $page->script('return document.documentElement.scrollWidth'));
+        $page->size(1280, 800);
+        $page->press('+ closer', '.evening-bar');
+        $page->waitFor(
+            static fn (): bool => $page->script('return document.querySelector("[name=from]").value') !== '0',
+            'it is zoomed',
+        );
+        $page->press('⤢ all', '.evening-bar');
+        $page->waitFor(
+            static fn (): bool => $page->script('return document.querySelector("[name=from]").value') === '0',
+            'all is seen',
+        );
+        $page->script(
+            'document.querySelector(".mark.is-held_back").dispatchEvent(new MouseEvent("click", {bubbles: true}))',
+        );
+        $page->press('Take it into Write', '#moment')->sees('Begins with a line of a rehearsal', '#heard');
+        $page->sees('no reply', '#lines');
+        self::assertSame([], $page->complaints());
+    }
+}
