@@ -50,7 +50,8 @@ final class RehearsalRoomTest extends BrowserTestCase
     {
         $page = $this->browser;
         $this->signIn($page);
-        $page->go($this->url('/channels/1/rehearse/crowd?crowd=crowded'))->press('Hear it')->press('Stop', '#left-page');
+        $page->go($this->url('/channels/1/rehearse/crowd?crowd=crowded'));
+        $page->press('Hear it')->press('Stop', '#left-page');
         $page->waitFor(
             static fn (): bool => str_contains($page->text('#left-page'), 'It was stopped'),
             'it stops',

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace SilverParrot\Rehearsal\Replay\Forms;
+
+use SilverParrot\Rehearsal\Replay\LogForm;
+use SilverParrot\Rehearsal\Replay\LoggedLine;
+use SilverParrot\Rehearsal\Replay\LogTime;
+
+/** “18:02 <odo> text”, as many IRC clients write: the name in angles, and days on lines of their own. */
+final class AngleForm implements LogForm
+{
+    /** A time has no “<”, and is short. */
+    private const SAID = '/^([^<]{1,40}?)\s*<\s?[@+%~&!]?([^<>\s]{1,60})>(?:\s(.*))?$/Dsu';
+
+    private const DAY = '/^--- (?:Day changed|Log opened) (.{10,40})$/Du';
+
+    /** What is told of coming, going and naming. */
+    private const OTHER = '/^(?:---|[^<]{1,40}?\s*(?:-!-|\*\*\*|-->|<--|-[^\s<>-]{1,60}-))/u';
+
+    /** What somebody does: “18:02 * odo waves”. */
+    private const DOES = '/^([^*<]{1,40}?)\s*\*\s+([^<>\s*]{1,60})\s(.*)$/Dsu';
+
+    public static function key(): string
+    {
+        return 'angle';
+    }
+
+    public static function label(): string
+    {
+        return 'an IRC client’s: 18:02 <odo> text';
+    }
+
+    public function line(string $text): ?LoggedLine
+    {
+        if (str_contains($text, "\t")) {
+            return null;
+        }
+        if (preg_match(self::DAY, $text, $part) === 1) {
+            return LoggedLine::day(LogTime::of($part[1]));
+        }
+        foreach ([self::SAID, self::DOES] as $form) {
+            if (preg_match($form, $text, $part) === 1 && ($at = LogTime::of($part[1])) !== null) {
+                return LoggedLine::said($at, $part[2], $part[3] ?? '');
+            }
+        }
+
+        return preg_match(self::OTHER, $text) === 1 ? LoggedLine::other() : null;
+    }
+}
