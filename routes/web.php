@@ -18,6 +18,8 @@ use App\Publish\PublishController;
 use App\Publish\WaitingController;
 use App\Rehearse\CastController;
 use App\Rehearse\Evenings\EveningsController;
+use App\Rehearse\Evenings\ReplayController;
+use App\Rehearse\Evenings\TalkersController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\KeepChangesController;
 use App\Rehearse\RehearseController;
@@ -219,6 +221,7 @@ Route::prefix('/channels/{channel}')
                 ->middleware('throttle:trying')
                 ->name('rehearse.scripts.stand');
             Route::get('/rehearse/crowd', [EveningsController::class, 'index'])->name('rehearse.crowd');
+            Route::get('/rehearse/replay', [ReplayController::class, 'index'])->name('rehearse.replay');
             Route::prefix('/rehearse/evenings/{rehearsal}')->name('rehearse.evening')->group(function (): void {
                 Route::get('/', [EveningsController::class, 'show']);
                 Route::get('/picture', [EveningsController::class, 'picture'])
@@ -293,6 +296,13 @@ Route::prefix('/channels/{channel}')
             Route::post('/rehearse/crowd', [EveningsController::class, 'store'])
                 ->middleware('throttle:rehearsing')
                 ->name('rehearse.crowd.store');
+            Route::post('/rehearse/talkers', TalkersController::class)->name('rehearse.talker');
+            Route::post('/rehearse/replay', [ReplayController::class, 'store'])
+                ->middleware('throttle:rehearsing')
+                ->name('rehearse.replay.store');
+            Route::post('/rehearse/replay/parts', [ReplayController::class, 'part'])
+                ->middleware('throttle:trying')
+                ->name('rehearse.replay.part');
             Route::post('/rehearse/evenings/{rehearsal}/stop', [EveningsController::class, 'stop'])->name(
                 'rehearse.evening.stop',
             );

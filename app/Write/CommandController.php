@@ -22,6 +22,7 @@ use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Sample;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\WorkedExample;
+use SilverParrot\Pack\Phrase;
 
 /** One command's page. */
 final readonly class CommandController
@@ -35,6 +36,7 @@ final readonly class CommandController
         $sample = Sample::tryFrom($request->string('sample')->value());
         $example = WorkedExample::tryFrom($request->string('example')->value());
         $names = $assembler->names($channel);
+        $phrase = mb_substr($request->string('phrase')->trim()->value(), 0, 200);
 
         // Kind starting values: 10 s for the channel, 60 s for a person.
         return $this->page->view(
@@ -42,6 +44,7 @@ final readonly class CommandController
             null,
             match (true) {
                 $sample !== null => $sample->command($names),
+                $phrase !== '' => Say::on('', '')->saidAs(new Phrase($phrase)),
                 default => Say::on('!', $example?->response($names) ?? ''),
             },
             line: $request->integer('line'),

@@ -9,6 +9,7 @@ use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Heard;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Runner;
@@ -42,6 +43,7 @@ final readonly class EveningRun
      * @param  iterable<Event>  $events  in the order of their moments
      * @param  int|null  $length  in milliseconds; null up to the last event
      * @param  Closure(int): bool|null  $goesOn  asked now and then with how many lines were heard
+     * @param  Closure(Heard): void|null  $each  told of each
      * @return Evening as far as it came
      */
     public function hear(
@@ -50,12 +52,16 @@ final readonly class EveningRun
         Moment $start,
         ?int $length = null,
         ?Closure $goesOn = null,
+        ?Closure $each = null,
     ): Evening {
         $rehearsal = $this->rehearsal($seed);
         $evening = new Evening($this->pack, $this->profile, $start);
         $end = $length === null ? null : $start->plusMillis($length);
         foreach (Runner::each($rehearsal, $events, $start, $end) as $heard) {
             $evening->take($heard);
+            if ($each !== null) {
+                $each($heard);
+            }
             if (
                 $goesOn !== null
                 && $heard->event instanceof ChatLine

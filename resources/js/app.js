@@ -9,6 +9,7 @@ import { startKeys } from './keys.js';
 import { startList } from './list.js';
 import { startLookup } from './lookup.js';
 import { layNotes } from './margin.js';
+import { startParts } from './parts.js';
 import { startSession } from './session.js';
 import { showType } from './typed.js';
 import { startWaiting } from './waiting.js';
@@ -25,6 +26,7 @@ startImport();
 startList();
 startDisplay();
 startEvening();
+startParts();
 startWaiting();
 layNotes();
 // Forms come later too, where they are asked for.

@@ -64,7 +64,7 @@ final class EveningPicture
      */
     public static function without(array $result): array
     {
-        return array_diff_key($result, array_flip(['length', 'pieces', 'lanes', 'steps', 'gained']));
+        return array_diff_key($result, array_flip(['length', 'pieces', 'lanes', 'steps', 'gained', 'replay']));
     }
 
     /**

@@ -11,13 +11,17 @@ use SilverParrot\Value\Moment;
 /** What an evening is to be heard with. */
 final readonly class EveningPlan
 {
-    /** @param  int  $seeds  how many evenings: the first by the seed itself, the others by what is made of it */
+    /**
+     * @param  int  $seeds  how many evenings: the first by the seed itself, the others by what is made of it
+     * @param  ReplayPlan|null  $replay  null where a crowd is heard
+     */
     public function __construct(
         public CrowdDescription $crowd,
         public string $seed,
         public Moment $start,
         public int $seeds = 1,
         public bool $isOfEdition = false,
+        public ?ReplayPlan $replay = null,
     ) {
     }
 
@@ -32,6 +36,7 @@ final readonly class EveningPlan
             $start ?? new Moment(0),
             is_int($options['seeds'] ?? null) ? $options['seeds'] : 1,
             ($options['edition'] ?? false) === true,
+            is_array($options['replay'] ?? null) ? ReplayPlan::of($options['replay']) : null,
         );
     }
 
@@ -44,11 +49,15 @@ final readonly class EveningPlan
             'start' => $this->start->iso(),
             'seeds' => $this->seeds,
             'edition' => $this->isOfEdition,
-        ];
+        ] + ($this->replay === null ? [] : ['replay' => $this->replay->toArray()]);
     }
 
     public function title(): string
     {
+        if ($this->replay !== null) {
+            return $this->replay->name;
+        }
+
         return number_format($this->crowd->people).($this->crowd->people === 1 ? ' person, ' : ' people, ')
             .number_format($this->crowd->minutes).' min, '.number_format($this->crowd->lines).' lines';
     }

@@ -51,7 +51,7 @@ final readonly class Evenings
         }
         $row = $channel->rehearsals()->create([
             'user_id' => $user->id,
-            'kind' => 'crowd',
+            'kind' => $plan->replay === null ? 'crowd' : 'replay',
             'title' => $plan->title(),
             'options' => $plan->toArray(),
             'state' => RehearsalState::Waiting,
@@ -103,8 +103,13 @@ final readonly class Evenings
             $channel->profile(),
             $this->wording,
         );
-        $evening = $this->evening($run, $plan, $plan->seed, $pack, $plan->seeds > 1 ? null : $this->goesOn($row));
-        $result = EveningReport::figures($evening) + EveningPicture::of($evening);
+        $goesOn = $plan->seeds > 1 ? null : $this->goesOn($row);
+        $replay = $plan->replay === null ? null : new Replay($plan->replay, $pack);
+        $evening = $replay === null
+            ? $this->evening($run, $plan, $plan->seed, $pack, $goesOn)
+            : $run->hear($replay->events(), $plan->seed, $plan->start, null, $goesOn, $replay->take(...));
+        $result = EveningReport::figures($evening) + EveningPicture::of($evening)
+            + ($replay === null ? [] : ['replay' => $replay->told($evening)]);
         $isStopped = $this->isStopping($row);
         if ($plan->seeds > 1 && ! $isStopped) {
             [$ranges, $isStopped] = $this->ranges($row, $run, $plan, $pack, $evening);
@@ -183,7 +188,9 @@ final readonly class Evenings
     /** @return iterable<Event> */
     private function events(EveningPlan $plan, string $seed, Pack $pack): iterable
     {
-        return (new Crowd($plan->crowd, $pack, $seed))->events($plan->start);
+        return $plan->replay === null
+            ? (new Crowd($plan->crowd, $pack, $seed))->events($plan->start)
+            : (new Replay($plan->replay, $pack))->events();
     }
 
     /**

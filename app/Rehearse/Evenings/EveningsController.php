@@ -155,7 +155,7 @@ final readonly class EveningsController
     }
 
     /** @return Collection<int, RehearsalRow> without what is large */
-    private static function listed(Channel $channel): Collection
+    public static function listed(Channel $channel): Collection
     {
         return $channel
             ->rehearsals()

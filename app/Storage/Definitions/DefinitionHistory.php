@@ -30,6 +30,7 @@ final class DefinitionHistory
             new EarningRules,
             new Timers,
             new Scripts,
+            new Talkers,
             new Lookups,
             new Ladders,
             new StreamPlans,

@@ -157,8 +157,8 @@ final class ReplayTest extends TestCase
     public function test_no_text_is_an_error_of_ours_whatever_stands_in_it(): void
     {
         mt_srand(16);
-        $bits = ['18:02', '<', '>', 'odo', ':', "\t", '{"time":', '"', ',', ';', '[', ']', '2026-11-25', ' ', '*', '---',
-            '9e9', "\u{202E}", '99:99', '2026-02-31', '🦜', "\0", '1796064599'];
+        $bits = ['18:02', '<', '>', 'odo', ':', "\t", '{"time":', '"', ',', ';', '[', ']', '2026-11-25', ' ', '*',
+            '---', '9e9', "\u{202E}", '99:99', '2026-02-31', '🦜', "\0", '1796064599'];
         $strings = Outside::hostileStrings();
         for ($round = 0; $round < 4_000; $round++) {
             $line = '';

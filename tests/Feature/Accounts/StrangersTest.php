@@ -72,6 +72,7 @@ final class StrangersTest extends TestCase
         'rehearse.scripts.stand',
         'rehearse.crowd',
         'rehearse.evening',
+        'rehearse.replay',
         'rehearse.evening.picture',
         'rehearse.evening.moment',
         'rehearse.evening.report',

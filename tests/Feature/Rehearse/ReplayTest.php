@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Rehearse;
+
+use App\Models\RehearsalRow;
+use App\Rehearse\Evenings\Evenings;
+use App\Rehearse\Evenings\HearEvening;
+use App\Rehearse\Evenings\LogFiles;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
+use Illuminate\Support\Facades\Queue;
+use SilverParrot\Rehearsal\RehearsalState;
+use Tests\Feature\TestCase;
+
+/** A chat log: brought in parts, looked at, heard, and what only a log tells. */
+final class ReplayTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->actingAs($this->wren);
+        Queue::fake();
+    }
+
+    protected function tearDown(): void
+    {
+        File::deleteDirectory(dirname(LogFiles::of('x')));
+        parent::tearDown();
+    }
+
+    public function test_a_log_is_brought_in_parts_and_heard_against_the_draft(): void
+    {
+        $log = self::log();
+        $half = intdiv(strlen($log), 2);
+        $part = fn (int $from, string $text) => $this->postJson(route('rehearse.replay.part', $this->cove), [
+            'from' => $from,
+            'part' => UploadedFile::fake()->createWithContent('part.log', $text),
+        ]);
+        $part(0, substr($log, 0, $half))->assertOk()->assertJson(['there' => $half]);
+        $part(7, 'x')->assertUnprocessable();
+        $part($half, substr($log, $half))->assertOk()->assertJson(['there' => strlen($log)]);
+        $this->get(route('rehearse.replay', ['channel' => $this->cove, 'day' => '2026-11-24', 'zone' => 'UTC']))
+            ->assertOk()
+            ->assertSee('18:02:03 odo: text')
+            ->assertSee('24 Nov 2026, 20:00:00')
+            ->assertSee('and 1 cannot')
+            ->assertSee('line 2: not a line of it');
+        $this->post(route('rehearse.replay.store', $this->cove), [
+            'form' => 'plain', 'zone' => 'UTC', 'day' => '2026-11-24', 'name' => 'Tuesday', 'of' => 'draft',
+        ])->assertRedirect();
+        $row = RehearsalRow::query()->latest('id')->firstOrFail();
+        (new HearEvening($row->id))->handle(app(Evenings::class));
+        self::assertSame(RehearsalState::Done, $row->refresh()->state, (string) $row->trouble);
+        $result = $row->result ?? [];
+        self::assertSame(1, $result['replay']['unread']);
+        self::assertSame($result['lines'], $result['replay']['read']);
+        $this->get(route('rehearse.evening', [$this->cove, $row]))
+            ->assertOk()
+            ->assertSee('Tuesday')
+            ->assertSee('One line could not be read.')
+            ->assertSee('talks by itself')
+            ->assertSee('8 times')
+            ->assertSee('made .. mast', false);
+        // The other talker answers what the draft answers too.
+        [$talker] = $result['replay']['talkers'];
+        self::assertSame(['ringer', 8, true], [$talker['login'], $talker['answers'], $talker['both'] > 0]);
+        $this->from(route('rehearse.evening', [$this->cove, $row]))
+            ->post(route('rehearse.talker', $this->cove), ['login' => 'Ringer'])
+            ->assertRedirect();
+        self::assertContains('ringer', $this->cove->refresh()->talkers);
+        $change = $this->cove->definitionChanges()->latest('id')->firstOrFail();
+        $this->post(route('definitions.undo', [$this->cove, $change]))->assertRedirect();
+        self::assertNotContains('ringer', $this->cove->refresh()->talkers);
+        // A question leads to a command with its phrase.
+        $phrase = $result['replay']['questions'][0]['phrase'];
+        $this->get(route('write.new', ['channel' => $this->cove, 'phrase' => $phrase]))->assertOk()->assertSee($phrase);
+    }
+
+    public function test_a_moment_of_a_log_is_heard_again_and_names_can_be_replaced(): void
+    {
+        $row = $this->heard(['nameless' => '1']);
+        $page = $this->get(route('rehearse.evening', [$this->cove, $row]))->assertOk();
+        self::assertStringNotContainsString('tamsin', strtolower((string) $page->getContent()));
+        $mark = DB::table('rehearsal_marks')->where('kind', 'said')->value('id');
+        $this->get(route('rehearse.evening.moment', [$this->cove, $row, $mark]))->assertOk()->assertSee('was triggered');
+    }
+
+    public function test_a_table_is_read_by_the_columns_that_were_chosen(): void
+    {
+        $log = "who,said,when\ntamsin,!dry,20:00\nodo,\"a, b\",20:01\n";
+        $this->bring($log);
+        $columns = ['form' => 'table', 'time' => 2, 'who' => 0, 'text' => 1];
+        $this->get(route('rehearse.replay', ['channel' => $this->cove, ...$columns]))
+            ->assertOk()
+            ->assertSee('Of its first lines, 2 can be read, and 1 cannot')
+            ->assertSee('a, b');
+        $this->post(route('rehearse.replay.store', $this->cove), $columns)->assertSessionHasNoErrors();
+    }
+
+    public function test_what_no_form_reads_is_shown_and_not_heard(): void
+    {
+        $this->bring("what\nis\nthis\n");
+        $this->get(route('rehearse.replay', $this->cove))->assertOk()->assertSee('No form that is known reads it.');
+        $this->post(route('rehearse.replay.store', $this->cove), ['form' => 'plain'])->assertSessionHasErrors('form');
+        $this->post(route('rehearse.replay.part', $this->cove), [])->assertSessionHasErrors('part');
+        self::assertSame(0, RehearsalRow::query()->count());
+    }
+
+    /** @param  array<string, string>  $more */
+    private function heard(array $more): RehearsalRow
+    {
+        $this->bring(self::log());
+        $this->post(route('rehearse.replay.store', $this->cove), $more + ['form' => 'plain', 'day' => '2026-11-24'])
+            ->assertSessionHasNoErrors();
+        $row = RehearsalRow::query()->latest('id')->firstOrFail();
+        (new HearEvening($row->id))->handle(app(Evenings::class));
+
+        return $row->refresh();
+    }
+
+    private function bring(string $log): void
+    {
+        $this->post(route('rehearse.replay.part', $this->cove), [
+            'part' => UploadedFile::fake()->createWithContent('evening.log', $log),
+        ])->assertRedirect(route('rehearse.replay', $this->cove));
+    }
+
+    private static function log(): string
+    {
+        $log = "20:00:00 odo: evening\nnot a line of it\n";
+        for ($minute = 1; $minute <= 8; $minute++) {
+            $log .= "20:0$minute:00 tamsin: !dry\n20:0$minute:01 ringer: Ding, tamsin.\n"
+                ."20:0$minute:20 pia: what is made of the mast, tamsin?\n20:0$minute:40 odo: nice weather\n";
+        }
+
+        return $log;
+    }
+}
