@@ -300,6 +300,9 @@ Route::prefix('/channels/{channel}')
             Route::post('/rehearse/replay', [ReplayController::class, 'store'])
                 ->middleware('throttle:rehearsing')
                 ->name('rehearse.replay.store');
+            Route::post('/rehearse/night', [ReplayController::class, 'night'])
+                ->middleware('throttle:rehearsing')
+                ->name('rehearse.night');
             Route::post('/rehearse/replay/parts', [ReplayController::class, 'part'])
                 ->middleware('throttle:trying')
                 ->name('rehearse.replay.part');

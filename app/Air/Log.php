@@ -86,6 +86,16 @@ final readonly class Log
         return $this->lines('channel_id = ? AND kind = ?', [$channel, LogEntry::HEARD], $most);
     }
 
+    /** @return list<LogEntry> those before a number, oldest first */
+    public function heardBefore(int $channel, int $number, int $most): array
+    {
+        return $this->lines(
+            'channel_id = ? AND kind = ? AND number < ?',
+            [$channel, LogEntry::HEARD, $number],
+            $most,
+        );
+    }
+
     public function line(int $channel, int $number): ?LogEntry
     {
         return $this->lines('channel_id = ? AND number = ?', [$channel, $number], 1)[0] ?? null;

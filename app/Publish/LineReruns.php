@@ -11,6 +11,7 @@ use App\Models\Channel;
 use App\Models\Edition;
 use App\Storage\Assembler;
 use App\Storage\MariaDbStore;
+use Generator;
 use Illuminate\Database\Connection;
 use SilverParrot\Hearing\LineMatch;
 use SilverParrot\Hearing\Outcome;
@@ -18,6 +19,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\LineRerun;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Wording;
+use SilverParrot\Value\Moment;
 
 /** Lines of the real chat, heard again: for their why, and for what a draft would have said. */
 final readonly class LineReruns
@@ -80,6 +82,33 @@ final readonly class LineReruns
         }
 
         return [count($lines), $different];
+    }
+
+    /**
+     * Lines that were heard since a moment, the last first, through the edition on the air and through the draft.
+     *
+     * @return Generator<int, HeardTwice>
+     */
+    public function since(Channel $channel, Moment $since, Pack $air, Pack $draft): Generator
+    {
+        $again = $this->again($channel);
+        for ($number = PHP_INT_MAX; ;) {
+            $lines = $this->log->heardBefore($channel->id, $number, self::LINES);
+            foreach (array_reverse($lines) as $line) {
+                if ($line->at->millis < $since->millis) {
+                    return;
+                }
+                $number = $line->number;
+                yield new HeardTwice(
+                    $line,
+                    $again->by($air, $line->line(), $line->memory, $line->readings),
+                    $again->by($draft, $line->line(), $line->memory, $line->readings),
+                );
+            }
+            if ($lines === []) {
+                return;
+            }
+        }
     }
 
     public function twice(Channel $channel, LogEntry $line): ?HeardTwice

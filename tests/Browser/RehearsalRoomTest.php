@@ -59,11 +59,7 @@ final class RehearsalRoomTest extends BrowserTestCase
         );
         $page->go($this->url('/channels/1/rehearse/crowd?crowd=quiet'));
         $page->write('[name=lines]', '300')->write('[name=seed]', 'gull')->press('Hear it');
-        $page->waitFor(
-            static fn (): bool => str_contains($page->text('#left-page'), '% of the chat'),
-            'it is heard',
-            self::PATIENCE,
-        );
+        $this->isHeard();
         self::assertSame([], $page->barriers());
         // By keyboard, from moment to moment.
         $page->script('document.querySelector(".evening-and-why .scrolls").focus()');
@@ -101,5 +97,63 @@ final class RehearsalRoomTest extends BrowserTestCase
         $page->press('Take it into Write', '#moment')->sees('Begins with a line of a rehearsal', '#heard');
         $page->sees('no reply', '#lines');
         self::assertSame([], $page->complaints());
+    }
+
+    public function test_a_log_is_brought_and_last_night_is_heard_against_the_draft(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $log = (string) tempnam(sys_get_temp_dir(), 'log');
+        $lines = '';
+        for ($minute = 10; $minute < 40; $minute++) {
+            $lines .= "[20:$minute] tamsin: !dry\n[20:$minute] odo: what is the mast made of?\n";
+        }
+        file_put_contents($log, $lines);
+        $page->go($this->url('/channels/1/rehearse/replay'));
+        $page->find('input[type=file]')->sendKeys($log);
+        $page->press('Upload', '#left-page')->sees('60 can be read', '#left-page');
+        self::assertSame([], $page->barriers());
+        $page->press('Hear it', '#left-page');
+        $this->isHeard();
+        $page->sees('30 times: what is the mast made of?', '.replayed');
+        unlink($log);
+        // The real chat: answered as published, and in the draft otherwise.
+        $page
+            ->go($this->url('/channels/1/write/commands/new'))
+            ->write('[name=trigger]', '!brew')
+            ->write('[data-response] .cm-content', 'Tea for [caller].');
+        $page->press('Save', '.save-bar')->sees('Saved.', '#save-state');
+        $page->go($this->url('/channels/1/publish'))->press('Publish', 'main')->sees('is on the air');
+        $page->go($this->url('/channels/1/publish/chat'))->sees('live updates', '#reading-along');
+        $page->find('#air-as option[value=odo]')->click();
+        // A talker follows a new edition within two seconds.
+        $page->waitFor(static function () use ($page): bool {
+            $page->write('#air-text', '!brew')->press('Say', '#air-say');
+            usleep(1_000_000);
+
+            return str_contains($page->text('#air-lines'), 'Tea for Odo.');
+        }, 'the parrot answers', 40);
+        $page->go($this->url($this->commandPath('!brew')));
+        $page->write('[data-response] .cm-content', 'Coffee for [caller].');
+        $page->press('Save', '.save-bar')->sees('Saved.', '#save-state');
+        $page->go($this->url('/channels/1/rehearse/replay'))->write('[name=hours]', '1');
+        $page->press('Compare', '#left-page');
+        $page->waitFor(
+            static fn (): bool => str_contains($page->text('#left-page'), 'Answered differently'),
+            'the night is compared',
+            self::PATIENCE,
+        );
+        $page->sees('TeaCoffee for Odo.', '#left-page')->click('details.twice summary')->sees('on the air', '.whys');
+        self::assertSame([], $page->barriers());
+        self::assertSame([], $page->complaints());
+    }
+
+    private function isHeard(): void
+    {
+        $this->browser->waitFor(
+            fn (): bool => str_contains($this->browser->text('#left-page'), '% of the chat'),
+            'it is heard',
+            self::PATIENCE,
+        );
     }
 }

@@ -14,6 +14,7 @@ final readonly class EveningPlan
     /**
      * @param  int  $seeds  how many evenings: the first by the seed itself, the others by what is made of it
      * @param  ReplayPlan|null  $replay  null where a crowd is heard
+     * @param  int  $nightHours  how many of the air's own log are compared; 0 where something else is heard
      */
     public function __construct(
         public CrowdDescription $crowd,
@@ -22,6 +23,7 @@ final readonly class EveningPlan
         public int $seeds = 1,
         public bool $isOfEdition = false,
         public ?ReplayPlan $replay = null,
+        public int $nightHours = 0,
     ) {
     }
 
@@ -37,6 +39,7 @@ final readonly class EveningPlan
             is_int($options['seeds'] ?? null) ? $options['seeds'] : 1,
             ($options['edition'] ?? false) === true,
             is_array($options['replay'] ?? null) ? ReplayPlan::of($options['replay']) : null,
+            is_int($options['night'] ?? null) ? $options['night'] : 0,
         );
     }
 
@@ -49,11 +52,27 @@ final readonly class EveningPlan
             'start' => $this->start->iso(),
             'seeds' => $this->seeds,
             'edition' => $this->isOfEdition,
-        ] + ($this->replay === null ? [] : ['replay' => $this->replay->toArray()]);
+        ]
+            + ($this->replay === null ? [] : ['replay' => $this->replay->toArray()])
+            + ($this->nightHours === 0 ? [] : ['night' => $this->nightHours]);
+    }
+
+    public function kind(): string
+    {
+        return match (true) {
+            $this->nightHours > 0 => 'night',
+            $this->replay !== null => 'replay',
+            default => 'crowd',
+        };
     }
 
     public function title(): string
     {
+        if ($this->nightHours > 0) {
+            return $this->nightHours === 1
+                ? 'The last hour against this draft'
+                : "The last {$this->nightHours} hours against this draft";
+        }
         if ($this->replay !== null) {
             return $this->replay->name;
         }

@@ -39,6 +39,7 @@ final readonly class Evenings
         private Editions $editions,
         private MemoryRows $memory,
         private Wording $wording,
+        private LastNight $night,
     ) {
     }
 
@@ -51,7 +52,7 @@ final readonly class Evenings
         }
         $row = $channel->rehearsals()->create([
             'user_id' => $user->id,
-            'kind' => $plan->replay === null ? 'crowd' : 'replay',
+            'kind' => $plan->kind(),
             'title' => $plan->title(),
             'options' => $plan->toArray(),
             'state' => RehearsalState::Waiting,
@@ -91,6 +92,11 @@ final readonly class Evenings
             return;
         }
         $plan = EveningPlan::of($row->options);
+        if ($plan->nightHours > 0) {
+            $this->compare($channel, $row, $plan);
+
+            return;
+        }
         $pack = $plan->isOfEdition ? $this->editions->onAir($channel, true) : $this->assembler->pack($channel);
         if ($pack === null) {
             $this->fail($row, 'Nothing was published yet.');
@@ -126,6 +132,32 @@ final readonly class Evenings
                 'ended_at' => now(),
             ]);
         });
+    }
+
+    /** The air's own log against the draft. */
+    private function compare(Channel $channel, RehearsalRow $row, EveningPlan $plan): void
+    {
+        $air = $this->editions->onAir($channel, true);
+        if ($air === null) {
+            $this->fail($row, 'Nothing was published yet.');
+
+            return;
+        }
+        $result = $this->night->hear(
+            $channel,
+            $plan->start->plusMillis(-$plan->nightHours * 3_600_000),
+            $air,
+            $this->assembler->pack($channel),
+            $this->goesOn($row),
+        );
+        $isStopped = $this->isStopping($row);
+        RehearsalRow::query()->whereKey($row->id)->update([
+            'result' => json_encode($result, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
+            'state' => ($isStopped ? RehearsalState::Stopped : RehearsalState::Done)->value,
+            'done' => $result['lines'],
+            'total' => $result['lines'],
+            'ended_at' => now(),
+        ]);
     }
 
     public function fail(RehearsalRow $row, string $why): void

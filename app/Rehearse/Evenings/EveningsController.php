@@ -60,6 +60,10 @@ final readonly class EveningsController
 
     public function show(Request $request, Channel $channel, RehearsalRow $rehearsal): View
     {
+        if ($rehearsal->kind === 'night') {
+            return view('rehearse.night', ['channel' => $channel, 'row' => $rehearsal]);
+        }
+
         return view('rehearse.evening', ['channel' => $channel, 'row' => $rehearsal] + $this->drawn(
             $request,
             $channel,
@@ -70,7 +74,7 @@ final readonly class EveningsController
     /** The picture alone, as it is zoomed and filtered. */
     public function picture(Request $request, Channel $channel, RehearsalRow $rehearsal): View
     {
-        abort_if($rehearsal->result === null, 404);
+        abort_if($rehearsal->result === null || $rehearsal->kind === 'night', 404);
 
         return view('rehearse.partials.picture', ['channel' => $channel, 'row' => $rehearsal] + $this->drawn(
             $request,
@@ -126,7 +130,7 @@ final readonly class EveningsController
     /** The whole report, to keep or to print. */
     public function report(Request $request, Channel $channel, RehearsalRow $rehearsal): JsonResponse|View
     {
-        abort_if($rehearsal->result === null, 404);
+        abort_if($rehearsal->result === null || $rehearsal->kind === 'night', 404);
         $report = ['format' => EveningReport::FORMAT, 'version' => EveningReport::VERSION]
             + EveningPicture::without($rehearsal->result);
 

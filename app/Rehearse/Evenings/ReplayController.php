@@ -127,6 +127,23 @@ final readonly class ReplayController
             : redirect()->route('rehearse.evening', [$channel, $row]);
     }
 
+    /** The air's own log, answer beside answer. */
+    public function night(Request $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
+    {
+        $row = $this->evenings->begin($channel, $user, new EveningPlan(
+            new CrowdDescription(1, 1, 1),
+            $channel->seed,
+            Moment::of(now()),
+            nightHours: max(1, min(LastNight::MOST_HOURS, $request->integer('hours', 12))),
+        ));
+
+        return $row === null
+            ? redirect()->route('rehearse.replay', $channel)->withErrors([
+                'hours' => 'So many rehearsals are under way already: wait for one, or stop it.',
+            ])
+            : redirect()->route('rehearse.evening', [$channel, $row]);
+    }
+
     private static function plan(Request $request, Channel $channel, ?string $form, string $name): ReplayPlan
     {
         $zone = $request->string('zone')->value();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Rehearse;
 
 use App\Models\RehearsalRow;
+use App\Publish\Editions;
 use App\Rehearse\Evenings\Evenings;
 use App\Rehearse\Evenings\HearEvening;
 use App\Rehearse\Evenings\LogFiles;
@@ -13,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Queue;
 use SilverParrot\Rehearsal\RehearsalState;
+use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
 
 /** A chat log: brought in parts, looked at, heard, and what only a log tells. */
@@ -85,7 +87,9 @@ final class ReplayTest extends TestCase
         $page = $this->get(route('rehearse.evening', [$this->cove, $row]))->assertOk();
         self::assertStringNotContainsString('tamsin', strtolower((string) $page->getContent()));
         $mark = DB::table('rehearsal_marks')->where('kind', 'said')->value('id');
-        $this->get(route('rehearse.evening.moment', [$this->cove, $row, $mark]))->assertOk()->assertSee('was triggered');
+        $this->get(route('rehearse.evening.moment', [$this->cove, $row, $mark]))
+            ->assertOk()
+            ->assertSee('was triggered');
     }
 
     public function test_a_table_is_read_by_the_columns_that_were_chosen(): void
@@ -107,6 +111,46 @@ final class ReplayTest extends TestCase
         $this->post(route('rehearse.replay.store', $this->cove), ['form' => 'plain'])->assertSessionHasErrors('form');
         $this->post(route('rehearse.replay.part', $this->cove), [])->assertSessionHasErrors('part');
         self::assertSame(0, RehearsalRow::query()->count());
+    }
+
+    public function test_last_night_is_heard_against_the_draft_answer_beside_answer(): void
+    {
+        app(Editions::class)->publish($this->cove, 'before', $this->wren);
+        $air = OnAir::of($this->cove);
+        foreach (['!dry', '!brew', '!knot', 'hello there', '!now'] as $line) {
+            $air->hear('odo', $line);
+        }
+        $edit = function (string $trigger, string $text): void {
+            $command = $this->cove->commands()->where('trigger', $trigger)->firstOrFail();
+            $this->put(route('write.update', [$this->cove, $command]), $this->fields([
+                'trigger' => $trigger,
+                'responses' => [['text' => $text, 'weight' => '1']],
+                'revision' => (string) $command->revision,
+            ]))->assertRedirect();
+        };
+        $edit('!dry', 'As a bone.');
+        $this->delete(route('write.drop', [$this->cove, $this->cove->commands()->where('trigger', '!knot')->first()]));
+        $this->post(route('write.store', $this->cove), $this->fields([
+            'trigger' => '!brew',
+            'responses' => [['text' => 'Tea.', 'weight' => '1']],
+        ]))->assertRedirect();
+        $this->travel(1)->minutes();
+        $this->post(route('rehearse.night', $this->cove), ['hours' => '12'])->assertRedirect();
+        $row = RehearsalRow::query()->latest('id')->firstOrFail();
+        (new HearEvening($row->id))->handle(app(Evenings::class));
+        $result = $row->refresh()->result ?? [];
+        self::assertSame([5, 1, 1, 1, 1], [
+            $result['lines'],
+            $result['same'],
+            $result['different'],
+            $result['newly'],
+            $result['no_longer'],
+        ], (string) $row->trouble);
+        $this->get(route('rehearse.evening', [$this->cove, $row]))
+            ->assertOk()
+            ->assertSee('5 lines were looked at. 1 answer stays the same, 1 is different, 1 would be new')
+            ->assertSeeText('As a bone.')
+            ->assertSee('No longer answered (1)');
     }
 
     /** @param  array<string, string>  $more */

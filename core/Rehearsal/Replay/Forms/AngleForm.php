@@ -12,7 +12,7 @@ use SilverParrot\Rehearsal\Replay\LogTime;
 final class AngleForm implements LogForm
 {
     /** A time has no “<”, and is short. */
-    private const SAID = '/^([^<]{1,40}+)<\s?[@+%~&!]?([^<>\s]{1,60}+)>(?:\s(.*))?$/Dsu';
+    private const SAID = '/^([^<]+)<\s?[@+%~&!]?([^<>\s]+)>(?:\s(.*))?$/Dsu';
 
     private const DAY = '/^--- (?:Day changed|Log opened) (.{10,40})$/Du';
 
@@ -20,7 +20,7 @@ final class AngleForm implements LogForm
     private const OTHER = '/^(?:---|[^<]{1,40}?\s*(?:-!-|\*\*\*|-->|<--|-[^\s<>-]{1,60}-))/u';
 
     /** What somebody does: “18:02 * odo waves”. */
-    private const DOES = '/^([^*<]{1,40}+)\*\s([^<>\s*]{1,60}+)\s(.*)$/Dsu';
+    private const DOES = '/^([^*<]+)\*\s([^<>\s*]+)\s(.*)$/Dsu';
 
     public static function key(): string
     {

@@ -9,7 +9,7 @@
     @endforeach
     @if ($log['questions'] !== [])
         <h2>Questions that nobody answered</h2>
-        <ul class="ruled">@foreach ($log['questions'] as $group)<li><b>{{ $group['count'] }} times</b>: @foreach ($group['lines'] as $line)<span class="quoted" dir="auto">{{ $line }}</span>{{ $loop->last ? '' : ' · ' }}@endforeach
+        <ul class="ruled">@foreach ($log['questions'] as $group)<li><b>{{ $group['count'] }} times</b>: @foreach (array_unique($group['lines']) as $line)<span class="quoted" dir="auto">{{ $line }}</span>{{ $loop->last ? '' : ' · ' }}@endforeach
             <div class="small">The phrase <code dir="auto">{{ $group['phrase'] }}</code> would answer them{{ match (true) { $group['others'] === 0 => ', and nothing else', default => ', and about '.$group['others'].' other lines of '.number_format($group['tried']) } }}. @can('write', $channel)<a href="{{ route('write.new', ['channel' => $channel, 'phrase' => $group['phrase']]) }}">Write a reply</a>@endcan</div></li>@endforeach</ul>
     @endif
 </section>
