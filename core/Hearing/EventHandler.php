@@ -13,7 +13,7 @@ use SilverParrot\Hearing\Gates\Gate;
 use SilverParrot\Hearing\Gates\GateContext;
 use SilverParrot\Hearing\Gates\GateRefusal;
 use SilverParrot\Hearing\Gates\GateScope;
-use SilverParrot\Hearing\Gates\GateSettings;
+use SilverParrot\Hearing\Gates\KnownGates;
 use SilverParrot\Hearing\Gates\Open;
 use SilverParrot\Hearing\Gates\Pending;
 use SilverParrot\Hearing\Gates\PhraseGate;
@@ -54,6 +54,7 @@ final readonly class EventHandler implements Parrot
     public function __construct(
         private ResponseCache $prepared = new ResponseCache,
         private PhraseIndexes $phrases = new PhraseIndexes,
+        private KnownGates $gates = new KnownGates,
     ) {
         $this->floods = [
             new FloodGate(GateScope::Person),
@@ -173,7 +174,7 @@ final readonly class EventHandler implements Parrot
     ): Outcome|Needs {
         $needed = new PendingReads;
         $context = new GateContext($command, $event, $world, $scene);
-        $gates = [...GateSettings::gates($command->gates), ...$more, ...$this->floods];
+        $gates = [...$this->gates->of($command->gates), ...$more, ...$this->floods];
         $open = self::stand($gates, $context, $needed, $trace);
         if ($open instanceof GateRefusal) {
             return $this->refuse($open, $context, $scene, $trace);

@@ -102,6 +102,9 @@ final readonly class ResponseDraw
      */
     private function closest(array $places): array
     {
+        if (count($places) === 1) {
+            return $places;
+        }
         $closest = [];
         foreach ($places as $place) {
             $levels = $this->context->command->responses[$place]->gates->get(ForLevels::class);
@@ -113,6 +116,10 @@ final readonly class ResponseDraw
 
     private function isOpen(CommandResponse $response): bool
     {
+        // As usual, it is for everybody at any time.
+        if ($response->gates->given() === []) {
+            return true;
+        }
         foreach (GateSettings::gates($response->gates->lookingAt(...self::CONDITIONS)) as $gate) {
             $stands = $gate->stand($this->context);
             if ($stands instanceof Pending) {

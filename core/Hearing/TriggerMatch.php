@@ -26,6 +26,11 @@ final readonly class TriggerMatch
     /** The longest trigger wins, and of equals one that is spelt so before one that is meant. */
     public static function in(Pack $pack, string $line): ?self
     {
+        [$first] = self::split($line);
+        // Nearly no line is a command: none whose first word begins no trigger.
+        if (! isset($pack->firstWords[Fold::caseless($first)]) && ! isset($pack->firstWords[LooseFold::of($first)])) {
+            return null;
+        }
         foreach (self::beginnings($line, $pack->triggerWords) as [$typed, $words]) {
             $command = $pack->byTrigger[Fold::caseless($typed)] ?? $pack->byLooseTrigger[LooseFold::of($typed)] ?? null;
             if ($command !== null) {

@@ -19,6 +19,12 @@ final readonly class Pack
     /** @var array<string, Command> the same, by what is left where nothing is spelt exactly so */
     public array $byLooseTrigger;
 
+    /** @var array<string, true> folded first words of triggers, as they are spelt and as they are meant */
+    public array $firstWords;
+
+    /** @var array<string, true> folded logins of the parrot and the other talkers */
+    private array $talkerLogins;
+
     /** How many words the longest trigger has. */
     public int $triggerWords;
 
@@ -67,18 +73,25 @@ final readonly class Pack
         public array $lookups = [],
         public array $scripts = [],
     ) {
-        $byTrigger = $byLooseTrigger = [];
+        $byTrigger = $byLooseTrigger = $firstWords = $talkerLogins = [];
+        foreach ([$parrot, ...$talkers] as $login) {
+            $talkerLogins[Fold::caseless(ltrim(trim($login), '@'))] = true;
+        }
         $most = 1;
         foreach ($commands as $command) {
             foreach ($command->triggers->all() as $trigger) {
                 $byTrigger[Fold::caseless($trigger)] ??= $command;
                 $byLooseTrigger[LooseFold::of($trigger)] ??= $command;
+                $first = explode(' ', $trigger, 2)[0];
+                $firstWords[Fold::caseless($first)] = $firstWords[LooseFold::of($first)] = true;
                 $most = max($most, substr_count($trigger, ' ') + 1);
             }
         }
         $this->byTrigger = $byTrigger;
         $this->byLooseTrigger = $byLooseTrigger;
         $this->triggerWords = $most;
+        $this->firstWords = $firstWords;
+        $this->talkerLogins = $talkerLogins;
     }
 
     /** @param  string  $command  what a step runs: its id, or its trigger */
@@ -140,13 +153,7 @@ final readonly class Pack
     /** Whoever talks by itself: the parrot, and other accounts that are known to. */
     public function isTalker(Person $person): bool
     {
-        foreach ([$this->parrot, ...$this->talkers] as $login) {
-            if ($person->is($login)) {
-                return true;
-            }
-        }
-
-        return false;
+        return isset($this->talkerLogins[$person->login]);
     }
 
     /**
@@ -231,6 +238,7 @@ final readonly class Pack
     {
         $parts = get_object_vars($this);
         unset($parts['byTrigger'], $parts['byLooseTrigger'], $parts['triggerWords']);
+        unset($parts['firstWords'], $parts['talkerLogins']);
 
         // @phpstan-ignore argument.type (each part is what it was, or what the callers above give)
         return new self(...array_replace($parts, $changed));

@@ -14,6 +14,9 @@ use SilverParrot\Source\Words;
  */
 final class LineWords
 {
+    /** Emotes that are looked for one by one: of more, the words of the line are looked up. */
+    private const FEW = 12;
+
     /** Before the word of an emote, which no other word begins with. */
     private const EMOTE = "\x1F";
 
@@ -53,7 +56,14 @@ final class LineWords
      */
     private static function hasEmote(string $line, array $emotes): bool
     {
-        return $emotes !== [] && array_intersect_key($emotes, array_flip(preg_split('/\s++/', $line) ?: [])) !== [];
+        foreach (count($emotes) > self::FEW ? [] : $emotes as $word => $ignored) {
+            if (str_contains($line, (string) $word)) {
+                return true;
+            }
+        }
+
+        return count($emotes) > self::FEW
+            && array_intersect_key($emotes, array_flip(preg_split('/\s++/', $line) ?: [])) !== [];
     }
 
     /** @return list<string> */

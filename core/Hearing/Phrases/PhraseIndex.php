@@ -21,6 +21,9 @@ final class PhraseIndex
     /** Steps that one line may take: the same word over and over, and many gaps, would cost more than any answer. */
     private const STEPS = 20_000;
 
+    /** Words that are remembered with what they may mean. */
+    private const KNOWN = 5_000;
+
     /** Commands that answer a line beside the one that won it. */
     public const BESIDES = 3;
 
@@ -34,6 +37,9 @@ final class PhraseIndex
 
     /** @var array<string, string> tolerant words with spaces between them, by what is left of them */
     private array $near = [];
+
+    /** @var array<string, list<string>> tolerant words that some words are, but for one letter */
+    private array $known = [];
 
     /** @var array<int, int> by node, the one behind a gap */
     private array $gaps = [];
@@ -230,6 +236,9 @@ final class PhraseIndex
     /** @return list<string> */
     private function meantBy(string $word): array
     {
+        if (isset($this->known[$word])) {
+            return $this->known[$word];
+        }
         $meant = [];
         foreach (mb_strlen($word) >= self::LONG - 1 ? OneLetter::left($word) : [] as $left) {
             foreach (isset($this->near[$left]) ? explode(' ', $this->near[$left]) : [] as $one) {
@@ -237,7 +246,12 @@ final class PhraseIndex
             }
         }
 
-        return array_values(
+        // Most of what is said is said again.
+        if (count($this->known) >= self::KNOWN) {
+            $this->known = [];
+        }
+
+        return $this->known[$word] = array_values(
             array_filter($meant, static fn (string $one): bool => OneLetter::isAll($word, $one)),
         );
     }
