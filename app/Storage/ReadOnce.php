@@ -13,7 +13,6 @@ use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
-use SilverParrot\Pack\CastMember;
 
 /**
  * A channel's memory as rehearsals begin with it: each key is read when it is first asked for, and nothing is written.
@@ -26,11 +25,7 @@ final class ReadOnce implements Store
      */
     private const OPEN = [Kind::LastRun, Kind::Successes, Kind::RecentAnswers];
 
-    /**
-     * What is of the simulated people is not looked for: nobody real has their ids.
-     *
-     * @var array<string, null|bool|int|string|array<string, mixed>> by key id
-     */
+    /** @var array<string, null|bool|int|string|array<string, mixed>> by key id */
     private array $read = [];
 
     public function __construct(private readonly Store $store)
@@ -42,8 +37,7 @@ final class ReadOnce implements Store
         $missing = array_filter(
             $reads->keys,
             fn (Key $key): bool => ! array_key_exists($key->id(), $this->read)
-                && ! in_array($key->kind, self::OPEN, true)
-                && CastMember::loginOf($key->owner->of) === null,
+                && ! in_array($key->kind, self::OPEN, true),
         );
         if ($missing !== []) {
             $view = $this->store->snapshot(Reads::of(...array_values($missing)));

@@ -285,6 +285,11 @@ final readonly class Document
         return max($least, min($most, $number));
     }
 
+    public function isList(): bool
+    {
+        return is_array($this->value) && array_is_list($this->value);
+    }
+
     public function isFalse(): bool
     {
         return $this->value === false;

@@ -101,6 +101,15 @@ final class ExpectationFormat
         return $written;
     }
 
+    /** @return array<array-key, null|bool|int|string> a list, or numbers by their keys, as lines by minute are */
+    private static function readPart(Document $part): array
+    {
+        return array_map(
+            static fn (Document $one): null|bool|int|string => $one->scalar(),
+            $part->isList() ? $part->items(10_000) : $part->each(),
+        );
+    }
+
     /** @return null|bool|int|string|array<string, mixed> */
     private static function readValue(Document $value): null|bool|int|string|array
     {
@@ -109,9 +118,7 @@ final class ExpectationFormat
         }
         $read = [];
         foreach ($value->each() as $key => $part) {
-            $read[(string) $key] = $part->isStructured()
-                ? array_map(static fn (Document $one): null|bool|int|string => $one->scalar(), $part->items(10_000))
-                : $part->scalar();
+            $read[(string) $key] = $part->isStructured() ? self::readPart($part) : $part->scalar();
         }
 
         return $read;

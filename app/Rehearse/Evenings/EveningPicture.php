@@ -25,6 +25,9 @@ final class EveningPicture
     /** Lanes that are drawn; those below are in the table. */
     public const LANES = 60;
 
+    /** What is kept beside the figures. */
+    private const BESIDES = ['length', 'pieces', 'lanes', 'steps', 'gained', 'replay', 'advice'];
+
     /** Steps of a number that are kept. */
     private const STEPS = 400;
 
@@ -64,7 +67,7 @@ final class EveningPicture
      */
     public static function without(array $result): array
     {
-        return array_diff_key($result, array_flip(['length', 'pieces', 'lanes', 'steps', 'gained', 'replay']));
+        return array_diff_key($result, array_flip(self::BESIDES));
     }
 
     /**

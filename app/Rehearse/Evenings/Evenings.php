@@ -13,10 +13,12 @@ use App\Storage\MemoryRows;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Chat\Event;
+use SilverParrot\Figures\Advice;
 use SilverParrot\Figures\Evening;
 use SilverParrot\Figures\EveningReport;
 use SilverParrot\Figures\EveningRun;
 use SilverParrot\Figures\HeardAgain;
+use SilverParrot\Figures\Proposal;
 use SilverParrot\Figures\Ranges;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Pack;
@@ -30,6 +32,9 @@ final readonly class Evenings
 {
     /** Rehearsals of one channel that wait or are heard. */
     public const OPEN = 4;
+
+    /** Lines of an evening that is heard again for each advice. */
+    private const TRIED_LINES = 20_000;
 
     /** Between two notes of how far it is, in nanoseconds. */
     private const NOTE_EVERY = 300_000_000;
@@ -117,6 +122,9 @@ final readonly class Evenings
         $result = EveningReport::figures($evening) + EveningPicture::of($evening)
             + ($replay === null ? [] : ['replay' => $replay->told($evening)]);
         $isStopped = $this->isStopping($row);
+        if ($evening->lines <= self::TRIED_LINES && ! $isStopped) {
+            $result['advice'] = $this->advice($channel, $plan, $pack, $evening);
+        }
         if ($plan->seeds > 1 && ! $isStopped) {
             [$ranges, $isStopped] = $this->ranges($row, $run, $plan, $pack, $evening);
             $result['ranges'] = $ranges;
@@ -132,6 +140,22 @@ final readonly class Evenings
                 'ended_at' => now(),
             ]);
         });
+    }
+
+    /** @return list<array<string, int|string>> each tried by hearing the evening again */
+    private function advice(Channel $channel, EveningPlan $plan, Pack $pack, Evening $evening): array
+    {
+        return array_map(function (Proposal $proposal) use ($channel, $plan, $evening): array {
+            $situation = EveningRun::live($this->memory->copy($channel), $plan->start);
+            $run = new EveningRun($proposal->pack, $situation, $channel->profile(), $this->wording);
+
+            return $proposal->tried($evening, $run->hear(
+                $this->events($plan, $plan->seed, $proposal->pack),
+                $plan->seed,
+                $plan->start,
+                $plan->replay === null ? $plan->crowd->length() : null,
+            ));
+        }, Advice::of($evening, $pack));
     }
 
     /** The air's own log against the draft. */

@@ -16,7 +16,7 @@ use Ground\Verb;
 final readonly class Bench implements Verb
 {
     /** Of tests/Bench, in their order. */
-    private const ALL = ['run', 'cliffs', 'pages', 'latency', 'air', 'memory', 'phrases', 'lookups'];
+    private const ALL = ['run', 'cliffs', 'pages', 'latency', 'air', 'memory', 'phrases', 'lookups', 'rehearsals'];
 
     public const SENTENCE = 'print the benchmark’s ratios, how long the preview takes to follow a key, and the '
         .'talker’s figures';

@@ -40,7 +40,8 @@ final class ScriptYaml
             'told' => self::told($script),
         ], static fn (array|bool|string $one): bool => $one !== [] && $one !== false);
         $text = 'format: '.ReadScript::FORMAT."\nversion: 1\ntitle: ".self::scalar($script->title)."\n"
-            .Yaml::dump(['start' => $start], self::INLINE, 2, Yaml::DUMP_EMPTY_ARRAY_AS_SEQUENCE)."chat:\n";
+            .Yaml::dump(['start' => $start], self::INLINE, 2, Yaml::DUMP_EMPTY_ARRAY_AS_SEQUENCE)
+            .($script->parts === [] ? "chat: []\n" : "chat:\n");
         foreach ($script->parts as $part) {
             $text .= self::part($part);
         }

@@ -6,7 +6,9 @@ namespace Tests\Core\Figures;
 
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Saying;
+use SilverParrot\Figures\Advice;
 use SilverParrot\Figures\Evening;
 use SilverParrot\Figures\EveningReport;
 use SilverParrot\Figures\EveningRun;
@@ -14,6 +16,9 @@ use SilverParrot\Figures\Mark;
 use SilverParrot\Figures\MarkKind;
 use SilverParrot\Figures\Ranges;
 use SilverParrot\Format\PackFormat;
+use SilverParrot\Hearing\Gates\Cooldown;
+use SilverParrot\Hearing\Gates\ForLevels;
+use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\ChatFile;
 use SilverParrot\Rehearsal\Crowd\Crowd;
@@ -164,6 +169,40 @@ final class EveningTest extends TestCase
         );
         self::assertSame([500, 1_000, 1_500], $heard);
         self::assertSame(1_500, $evening->lines);
+    }
+
+    public function test_advice_is_tried_by_hearing_the_evening_again_and_leaves_moderators_alone(): void
+    {
+        $chat = '';
+        for ($at = 0; $at < 600; $at += 10) {
+            $chat .= "+{$at}s p".($at / 10 % 7).": !wood\n+{$at}s mo: !mod\n";
+        }
+        $mod = Say::on('!mod', 'Aye.')->gated(Cooldown::none(), ForLevels::atLeast(Level::Moderator));
+        $pack = self::pack()->withCommand($mod);
+        $hear = static function (Pack $pack) use ($chat): Evening {
+            $rehearsal = new Rehearsal($pack, new InitialState, '1', ChatProfile::stream(), false);
+            $evening = new Evening($pack, ChatProfile::stream(), self::start());
+            $file = ChatFile::read("# mo: moderator\n$chat");
+            array_map($evening->take(...), Runner::run($rehearsal, $file->lines, $file->levels, self::start())->heard);
+
+            return $evening;
+        };
+        $before = $hear($pack);
+        foreach (['!wood', '!mod'] as $trigger) {
+            self::assertSame(60, $before->lanes["command $trigger"]->answered);
+        }
+        $proposals = Advice::of($before, $pack);
+        self::assertSame(['!wood'], array_column($proposals, 'name'));
+        $tried = $proposals[0]->tried($before, $hear($proposals[0]->pack));
+        // Asked every ten seconds, answered every thirty: one of three, and whoever asks first waits twenty.
+        self::assertSame([30, 60, 20, 7, 20], [
+            $tried['seconds'],
+            $tried['before'],
+            $tried['after'],
+            $tried['waited'],
+            $tried['longest'],
+        ]);
+        self::assertSame(40, $tried['said_before'] - $tried['said_after']);
     }
 
     public function test_ranges_hold_what_an_evening_has_not_as_none(): void

@@ -10,16 +10,20 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Memory\Key;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Scripts\Checked;
 use SilverParrot\Rehearsal\Scripts\Expecting;
+use SilverParrot\Rehearsal\Scripts\ReadScript;
 use SilverParrot\Rehearsal\Scripts\SayingPattern;
 use SilverParrot\Rehearsal\Scripts\ScriptFormat;
 use SilverParrot\Rehearsal\Scripts\ScriptResult;
 use SilverParrot\Rehearsal\Scripts\ScriptRun;
 use SilverParrot\Rehearsal\Scripts\ScriptYaml;
 use SilverParrot\Source\Finding;
+use SilverParrot\Value\Moment;
 use Symfony\Component\Yaml\Yaml;
 use Tests\Core\Hearing\Fixture\TestStep;
 
@@ -171,6 +175,20 @@ final class ScriptsTest extends TestCase
             self::assertEquals($read->expected, $again->expected);
             self::assertTrue(Schemas::takes('script', self::json($written)));
         }
+    }
+
+    public function test_what_lines_found_is_read_as_it_was_whatever_its_shape(): void
+    {
+        $given = [
+            Key::peopleLines()->id() => ['lines' => 7, 'minutes' => [29_761_140 => 3, 29_761_141 => 4]],
+            Key::counter('bells')->id() => ['n' => 3, 'p' => 'stream 2'],
+            Key::listPosition('knots')->id() => ['order' => [2, 0, 1], 'at' => 1],
+            Key::lastRun('!say')->id() => 1_795_000_000_000,
+        ];
+        $script = new ReadScript('x', new Moment(0), '1', [], new InitialState($given), []);
+        [$read, $findings] = ScriptFormat::read(ScriptYaml::of($script), self::small());
+        self::assertSame([], array_map(static fn (Finding $one): string => "{$one->at} {$one->sentence()}", $findings));
+        self::assertEquals($given, $read?->situation->memory);
     }
 
     public function test_what_is_wrong_is_said_with_its_place(): void
