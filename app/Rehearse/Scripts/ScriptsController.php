@@ -15,6 +15,7 @@ use App\Rehearse\TryState;
 use App\Storage\Assembler;
 use App\Storage\Definitions\DefinitionHistory;
 use App\Storage\Definitions\Scripts;
+use App\Storage\MemoryRows;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -25,7 +26,10 @@ use SilverParrot\Pack\Script;
 use SilverParrot\Rehearsal\Scripts\ReadScript;
 use SilverParrot\Rehearsal\Scripts\ScriptFormat;
 use SilverParrot\Rehearsal\Scripts\ScriptYaml;
+use SilverParrot\Rehearsal\Scripts\Suggested;
 use SilverParrot\Source\Fold;
+use SilverParrot\Source\Wording;
+use SilverParrot\Value\Moment;
 
 /** Scripts: written, run, and mended. */
 final readonly class ScriptsController
@@ -34,19 +38,23 @@ final readonly class ScriptsController
         private ScriptRuns $runs,
         private DefinitionHistory $history,
         private Assembler $assembler,
+        private MemoryRows $memory,
+        private Wording $wording,
     ) {
     }
 
     public function index(Request $request, Channel $channel): View
     {
         $row = $channel->scripts()->whereKey($request->integer('script'))->first();
-        $text = old('text', $row === null ? self::sample($channel) : $row->text);
+        $suggested = $row === null ? $this->suggested($request, $channel) : null;
+        $text = old('text', $row->text ?? $suggested ?? self::sample($channel));
 
         return view('rehearse.scripts', [
             'channel' => $channel,
             'stand' => $this->runs->goOn($channel),
             'row' => $row,
-            'isNew' => $row === null && $request->has('new'),
+            'isNew' => $row === null && ($request->has('new') || $suggested !== null),
+            'triggers' => self::triggers($channel),
             'text' => is_string($text) ? $text : '',
             'seen' => DefinitionHistory::revision($channel, new Scripts),
         ] + ($row === null ? ['result' => null] : $this->ran($channel, $row->text)));
@@ -199,6 +207,32 @@ final readonly class ScriptsController
             'result' => $script === null || $findings !== [] ? null : $this->runs->one($channel, $script, true),
             'findings' => $findings,
         ];
+    }
+
+    /** @return array<array-key, mixed> by number */
+    private static function triggers(Channel $channel): array
+    {
+        return $channel->commands()->whereNot('trigger', '')->orderBy('trigger')->pluck('trigger', 'id')->all();
+    }
+
+    /** A script for the command that was chosen, with what it says now. */
+    private function suggested(Request $request, Channel $channel): ?string
+    {
+        $row = $channel->commands()->whereKey($request->integer('for'))->first();
+        if ($row === null) {
+            return null;
+        }
+        $pack = $this->assembler->pack($channel);
+        $command = $pack->command($row->trigger);
+        $suggested = new Suggested($pack, $this->memory->copy($channel), $channel->profile(), $this->wording);
+        $script = $command === null ? null : $suggested->of(
+            $command,
+            Moment::of(now()->startOfMinute()),
+            $channel->seed,
+            $request->boolean('down'),
+        );
+
+        return $script === null ? null : ScriptYaml::of($script);
     }
 
     /** What a new script begins with. */

@@ -103,6 +103,29 @@ final class ScriptsTest extends TestCase
         self::assertSame([], array_column(app(ScriptRuns::class)->goOn($this->cove)->broken(), 'unmet'));
     }
 
+    public function test_a_script_is_suggested_for_a_command_with_what_it_says_now_and_holds(): void
+    {
+        $all = ['!tide' => 'No port of that name', '!plank' => 'because: level', '!dry' => 'channel cooldown'];
+        foreach ($all as $trigger => $has) {
+            $command = $this->cove->commands()->where('trigger', $trigger)->firstOrFail();
+            foreach ([0, 1] as $down) {
+                $page = $this->get(route('rehearse.scripts', [
+                    'channel' => $this->cove,
+                    'for' => $command->id,
+                    'down' => $down,
+                ]))->assertOk();
+                preg_match('~<textarea[^>]*>(.*?)</textarea>~s', (string) $page->getContent(), $text);
+                $script = html_entity_decode($text[1] ?? '');
+                self::assertStringContainsString('nobody_here', $script);
+                if ($down === 0) {
+                    self::assertStringContainsString($has, $script);
+                }
+                $this->kept($script);
+            }
+        }
+        self::assertSame([], array_column(app(ScriptRuns::class)->goOn($this->cove)->broken(), 'unmet'));
+    }
+
     public function test_what_is_wrong_is_said_with_its_place_and_nothing_typed_is_lost(): void
     {
         $text = strtr(self::DRY, ['+0s tamsin:' => 'tamsin']);
