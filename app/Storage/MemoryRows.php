@@ -8,7 +8,10 @@ use App\Models\Channel;
 use App\Web\RecordedAnswers;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
+use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\InitialState;
+use SilverParrot\Source\Fold;
 
 /** What a channel remembers, as a rehearsal begins with it. */
 final class MemoryRows
@@ -16,15 +19,20 @@ final class MemoryRows
     /**
      * Nothing is copied beforehand: what a line looks at is read when it does, however many viewers the channel
      * remembers.
+     *
+     * @param  Pack|null  $simulated  whose cast alone is remembered of simulated people; null for all of them
      */
-    public function copy(Channel $channel): InitialState
+    public function copy(Channel $channel, ?Pack $simulated = null): InitialState
     {
         $connection = $channel->getConnection();
 
         return new InitialState(
             [],
             $channel->details,
-            rest: new ReadOnce(new MariaDbStore($connection, $channel->id)),
+            rest: new ReadOnce(new MariaDbStore($connection, $channel->id), $simulated === null ? null : array_map(
+                static fn (CastMember $one): string => Fold::caseless($one->login),
+                $simulated->cast,
+            )),
             quotes: new MariaDbQuotes($connection, $channel->id),
             ranking: new MariaDbRanking($connection, $channel->id),
             answers: RecordedAnswers::of($channel),

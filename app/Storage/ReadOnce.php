@@ -13,6 +13,7 @@ use SilverParrot\Memory\PartialView;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
+use SilverParrot\Pack\CastMember;
 
 /**
  * A channel's memory as rehearsals begin with it: each key is read when it is first asked for, and nothing is written.
@@ -28,8 +29,17 @@ final class ReadOnce implements Store
     /** @var array<string, null|bool|int|string|array<string, mixed>> by key id */
     private array $read = [];
 
-    public function __construct(private readonly Store $store)
+    /** @param  list<string>|null  $cast  logins of the cast; null where whoever is asked for may be remembered */
+    public function __construct(private readonly Store $store, private readonly ?array $cast = null)
     {
+    }
+
+    /** Of a crowd of thousands nobody is remembered: only the cast may be. */
+    private function isNobodys(Key $key): bool
+    {
+        $login = $this->cast === null ? null : CastMember::loginOf($key->owner->of);
+
+        return $login !== null && ! in_array($login, $this->cast ?? [], true);
     }
 
     public function snapshot(Reads $reads): View
@@ -37,7 +47,8 @@ final class ReadOnce implements Store
         $missing = array_filter(
             $reads->keys,
             fn (Key $key): bool => ! array_key_exists($key->id(), $this->read)
-                && ! in_array($key->kind, self::OPEN, true),
+                && ! in_array($key->kind, self::OPEN, true)
+                && ! $this->isNobodys($key),
         );
         if ($missing !== []) {
             $view = $this->store->snapshot(Reads::of(...array_values($missing)));

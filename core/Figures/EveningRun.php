@@ -105,6 +105,7 @@ final readonly class EveningRun
             $this->profile,
             false,
             wording: $this->wording,
+            isLong: true,
         );
     }
 }

@@ -8,8 +8,8 @@ use SilverParrot\Chat\Event;
 use SilverParrot\Lookup\MemoizedReadings;
 use SilverParrot\Lookup\NoWeb;
 use SilverParrot\Lookup\Web;
+use SilverParrot\Memory\AtHand;
 use SilverParrot\Memory\EventKey;
-use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\Store;
 use SilverParrot\Memory\View;
@@ -35,10 +35,20 @@ final readonly class Driver
         $readings = new MemoizedReadings($world->readings);
         $world = $world->reading($readings);
         for ($round = 1; ; $round++) {
-            $view = $this->store->snapshot($reads);
+            $atHand = $this->store instanceof AtHand ? $this->store->atHand() : null;
+            $view = $atHand ?? $this->store->snapshot($reads);
             $heard = $this->parrot->hear($event, $world->remembering($view));
+            // Where nobody else writes, what was heard is what is kept.
+            if ($atHand !== null && $heard instanceof Outcome && $heard->isWorthATurn()) {
+                $kept = $heard;
+                $heard = $this->store->turn(
+                    EventKey::event($event->key()),
+                    Reads::of(),
+                    static fn (): Outcome => $kept,
+                );
+            }
             // What is said is queued in the turn too, so that a line that is delivered twice is answered once.
-            if ($heard instanceof Outcome && $heard->isWorthATurn()) {
+            if ($atHand === null && $heard instanceof Outcome && $heard->isWorthATurn()) {
                 $heard = $this->store->turn(EventKey::event($event->key()), $reads, function (View $locked) use (
                     $event,
                     $world,
@@ -52,7 +62,7 @@ final readonly class Driver
             if (! $heard instanceof Needs) {
                 return new HandledEvent(
                     $heard,
-                    array_map(static fn (Key $key): null|bool|int|string|array => $view->value($key), $reads->keys),
+                    $atHand->read ?? array_map($view->value(...), $reads->keys),
                     $readings->plain(),
                     $readings->asked(),
                 );

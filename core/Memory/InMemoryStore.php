@@ -7,7 +7,7 @@ namespace SilverParrot\Memory;
 use Closure;
 
 /** Memory that lasts as long as this object: rehearsals, the command line, tests. */
-final class InMemoryStore implements Store
+final class InMemoryStore implements AtHand
 {
     /** @var array<string, true> */
     private array $taken = [];
@@ -22,11 +22,13 @@ final class InMemoryStore implements Store
      * @param  Store|null  $beneath  where what is not in here is read, and never written
      * @param  array<string, null|bool|int|string|array<string, mixed>>  $otherwise  what is remembered where neither
      *     holds anything, by key id
+     * @param  bool  $isAtHand  whether each key is read beneath by itself, when it is looked at
      */
     public function __construct(
         private array $values = [],
         private readonly ?Store $beneath = null,
         private readonly array $otherwise = [],
+        private readonly bool $isAtHand = false,
     ) {
     }
 
@@ -55,6 +57,26 @@ final class InMemoryStore implements Store
     public function beneath(): array
     {
         return $this->read;
+    }
+
+    public function atHand(): ?ViewAtHand
+    {
+        return $this->isAtHand ? new ViewAtHand($this->at(...)) : null;
+    }
+
+    /** @return null|bool|int|string|array<string, mixed> */
+    private function at(Key $key): null|bool|int|string|array
+    {
+        $id = $key->id();
+        if (array_key_exists($id, $this->values)) {
+            return $this->values[$id];
+        }
+        if (! array_key_exists($id, $this->read)) {
+            $beneath = $this->beneath?->snapshot(Reads::of($key))->value($key);
+            $this->read[$id] = $beneath ?? $this->otherwise[$id] ?? null;
+        }
+
+        return $this->read[$id];
     }
 
     public function whole(): View

@@ -79,6 +79,10 @@ final class Rehearsal
     /** Before this, in milliseconds, no timer can be due; null where that has to be looked up. */
     private ?int $quietUntil = null;
 
+    /** Before so many lines more, none that waits for lines can be. */
+    private int $linesMissing = 0;
+
+    /** @param  bool  $isLong  whether so much is heard that what is beneath is better read by single keys, once */
     public function __construct(
         private Pack $pack,
         InitialState $situation,
@@ -87,9 +91,15 @@ final class Rehearsal
         private readonly bool $traced = true,
         EventHandler $handler = new EventHandler,
         private readonly Wording $wording = new MessageKeys,
+        bool $isLong = false,
     ) {
         // What memory holds of the cast stays.
-        $this->store = new InMemoryStore($situation->memory, $situation->rest, InitialState::ofCast($pack));
+        $this->store = new InMemoryStore(
+            $situation->memory,
+            $situation->rest,
+            InitialState::ofCast($pack),
+            $isLong || $situation->rest === null,
+        );
         $this->driver = new Driver($handler, $this->store);
         $this->service = new RehearsedService($situation->outside($pack, $this->store->values(...)));
         $this->nothing = new PartialView([]);
@@ -191,12 +201,15 @@ final class Rehearsal
     /** The next timer that speaks before a moment, if nothing else happens; those that are new begin to wait. */
     public function dueBefore(Moment $until, Moment $now): ?TimerDue
     {
-        if ($this->pack->timers === [] || ($this->quietUntil !== null && $until->millis <= $this->quietUntil)) {
+        $isQuiet = $this->quietUntil !== null
+            && $until->millis <= $this->quietUntil
+            && array_sum($this->uncounted) < $this->linesMissing;
+        if ($this->pack->timers === [] || $isQuiet) {
             return null;
         }
         $this->noteLines();
         $next = null;
-        $this->quietUntil = PHP_INT_MAX;
+        $this->quietUntil = $this->linesMissing = PHP_INT_MAX;
         $isLive = $this->service->read(Request::channel('live'));
         foreach ($this->clocks() as $place => $clock) {
             $timer = $this->pack->timers[$place];
@@ -208,7 +221,11 @@ final class Rehearsal
             $memory = $this->store->snapshot($reads);
             $stand = $clock->look($memory, $this->pack, $now, is_bool($isLive) ? $isLive : null);
             // Whatever is said, asked or written from now on only puts it off; what happens is looked at anew.
-            $this->quietUntil = min($this->quietUntil, $stand->due->millis ?? PHP_INT_MAX);
+            if ($stand->due !== null && $stand->missing > 0) {
+                $this->linesMissing = min($this->linesMissing, $stand->missing);
+            } else {
+                $this->quietUntil = min($this->quietUntil, $stand->due->millis ?? PHP_INT_MAX);
+            }
             $at = $stand->due === null || $stand->missing > 0 ? null : max($stand->due->millis, $now->millis);
             // Lines that count for some minutes only may be too old by then.
             $isStill = $at !== null && $clock

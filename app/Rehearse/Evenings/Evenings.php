@@ -110,7 +110,7 @@ final readonly class Evenings
         }
         $run = new EveningRun(
             $pack,
-            EveningRun::live($this->memory->copy($channel), $plan->start),
+            EveningRun::live($this->memory->copy($channel, $pack), $plan->start),
             $channel->profile(),
             $this->wording,
         );
@@ -145,8 +145,8 @@ final readonly class Evenings
     /** @return list<array<string, int|string>> each tried by hearing the evening again */
     private function advice(Channel $channel, EveningPlan $plan, Pack $pack, Evening $evening): array
     {
-        return array_map(function (Proposal $proposal) use ($channel, $plan, $evening): array {
-            $situation = EveningRun::live($this->memory->copy($channel), $plan->start);
+        return array_map(function (Proposal $proposal) use ($channel, $plan, $pack, $evening): array {
+            $situation = EveningRun::live($this->memory->copy($channel, $pack), $plan->start);
             $run = new EveningRun($proposal->pack, $situation, $channel->profile(), $this->wording);
 
             return $proposal->tried($evening, $run->hear(

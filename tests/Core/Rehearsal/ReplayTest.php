@@ -37,9 +37,9 @@ final class ReplayTest extends TestCase
     public static function clients(): array
     {
         return [
-            ['irssi.log', 'angle', '2026-11-30T18:49:00Z', false],
-            ['weechat.log', 'tab', '2026-11-30T18:49:27Z', true],
-            ['ii.log', 'angle', '2026-11-30T18:49:59Z', true],
+            ['irssi.txt', 'angle', '2026-11-30T18:49:00Z', false],
+            ['weechat.txt', 'tab', '2026-11-30T18:49:27Z', true],
+            ['ii.txt', 'angle', '2026-11-30T18:49:59Z', true],
         ];
     }
 
