@@ -16,6 +16,7 @@ use App\Models\HandedSaying;
 use App\Models\LoggedLine;
 use App\Models\RehearsalRow;
 use App\Models\TakenEvent;
+use App\Rehearse\Evenings\LogFiles;
 use App\Web\LookAtAddresses;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Console\Scheduling\Schedule;
@@ -43,6 +44,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         ];
         $schedule->command('model:prune', ['--model' => $models, '--chunk' => 2_000])->hourly()->withoutOverlapping(30);
         $schedule->call(LookAtAddresses::all(...))->hourly();
+        $schedule->call(LogFiles::forgetOld(...))->daily();
         $schedule->command('queue:prune-failed', ['--hours' => 24 * 30])->daily();
     })
     ->withMiddleware(function (Middleware $middleware): void {

@@ -33,6 +33,9 @@ final readonly class Evenings
     /** Rehearsals of one channel that wait or are heard. */
     public const OPEN = 4;
 
+    /** Lines behind which no moment is heard again for a page: it would wait too long. */
+    public const HEARD_AGAIN = 100_000;
+
     /** Lines of an evening that is heard again for each advice. */
     private const TRIED_LINES = 20_000;
 

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\File;
 use SilverParrot\Figures\EveningReport;
 use SilverParrot\Rehearsal\Crowd\CrowdPreset;
 use SilverParrot\Source\Fold;
@@ -93,7 +94,9 @@ final readonly class EveningsController
             'channel' => $channel,
             'row' => $rehearsal,
             'mark' => $mark,
-            'heard' => $this->evenings->moment($channel, $rehearsal, $mark->event)?->heard,
+            'heard' => EveningPicture::linesBefore($rehearsal->result ?? [], $mark->millis) > Evenings::HEARD_AGAIN
+                ? null
+                : $this->evenings->moment($channel, $rehearsal, $mark->event)?->heard,
             'start' => EveningPlan::of($rehearsal->options)->start,
         ]);
     }
@@ -122,6 +125,10 @@ final readonly class EveningsController
     public function destroy(Channel $channel, RehearsalRow $rehearsal): RedirectResponse
     {
         $this->evenings->stop($rehearsal);
+        $replay = EveningPlan::of($rehearsal->options)->replay;
+        if ($replay !== null) {
+            File::delete(LogFiles::of($replay->file));
+        }
         $channel->rehearsals()->whereKey($rehearsal->id)->delete();
 
         return redirect()->route('rehearse.crowd', $channel)->with('notice', 'The rehearsal is deleted.');

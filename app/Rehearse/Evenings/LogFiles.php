@@ -91,7 +91,8 @@ final class LogFiles
         return $lines;
     }
 
-    private static function forgetOld(): void
+    /** Those of rehearsals that are gone, and those that nobody came back for. */
+    public static function forgetOld(): void
     {
         foreach (File::glob(self::folder().'/*.log') as $old) {
             $isWaiting = is_string($old) && str_starts_with(basename($old), 'waiting-');

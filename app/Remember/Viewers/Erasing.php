@@ -46,6 +46,8 @@ final readonly class Erasing
             $this->forgetIdentity($channel->id, $number);
             $this->forgetTexts($channel->id, $number, $person, $names);
             $this->forgetCredits($channel->id, $names);
+            // What rehearsals found and heard of real chats is kept for days only, and can be had again.
+            $this->connection->delete('DELETE FROM rehearsals WHERE channel_id = ?', [$channel->id]);
             // The talker knows people by numbers that it has kept: it takes the channel anew, and learns them anew.
             $this->connection->update('UPDATE channels SET lease_epoch = lease_epoch + 1 WHERE id = ?', [$channel->id]);
 
