@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rehearse\Evenings;
 
+use App\Air\Log;
 use App\Models\Channel;
 use Illuminate\Foundation\Http\FormRequest;
 use SilverParrot\Chat\HappeningKind;
@@ -19,6 +20,9 @@ final class CrowdRequest extends FormRequest
 {
     /** How many evenings can be heard at once. */
     public const SEEDS = [1, 10, 100];
+
+    /** Lines of the real chat that are looked through for words. */
+    private const WORDS = 500;
 
     /** Lines of all evenings together. */
     private const MOST_LINES = 1_000_000;
@@ -91,7 +95,21 @@ final class CrowdRequest extends FormRequest
             Moment::of(now()->startOfMinute()),
             $this->integer('seeds'),
             $this->string('of')->value() === 'edition',
+            words: $this->boolean('words') ? $this->words($channel) : [],
         );
+    }
+
+    /** @return list<string> what people wrote last in the real chat, without commands */
+    private function words(Channel $channel): array
+    {
+        $words = [];
+        foreach (app(Log::class)->lastHeard($channel->id, self::WORDS) as $line) {
+            if (preg_match('/^[\p{L}\p{N}]/u', $line->text) === 1) {
+                $words[] = mb_substr($line->text, 0, 200);
+            }
+        }
+
+        return $words;
     }
 
     /** What stands in the fields, as far as it makes sense. */

@@ -14,6 +14,7 @@ final readonly class EveningPlan
     /**
      * @param  int  $seeds  how many evenings: the first by the seed itself, the others by what is made of it
      * @param  ReplayPlan|null  $replay  null where a crowd is heard
+     * @param  list<string>  $words  lines of the real chat, from whose words a crowd takes too
      * @param  int  $nightHours  how many of the air's own log are compared; 0 where something else is heard
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class EveningPlan
         public bool $isOfEdition = false,
         public ?ReplayPlan $replay = null,
         public int $nightHours = 0,
+        public array $words = [],
     ) {
     }
 
@@ -40,6 +42,7 @@ final readonly class EveningPlan
             ($options['edition'] ?? false) === true,
             is_array($options['replay'] ?? null) ? ReplayPlan::of($options['replay']) : null,
             is_int($options['night'] ?? null) ? $options['night'] : 0,
+            array_values(array_filter(is_array($options['words'] ?? null) ? $options['words'] : [], is_string(...))),
         );
     }
 
@@ -54,7 +57,8 @@ final readonly class EveningPlan
             'edition' => $this->isOfEdition,
         ]
             + ($this->replay === null ? [] : ['replay' => $this->replay->toArray()])
-            + ($this->nightHours === 0 ? [] : ['night' => $this->nightHours]);
+            + ($this->nightHours === 0 ? [] : ['night' => $this->nightHours])
+            + ($this->words === [] ? [] : ['words' => $this->words]);
     }
 
     public function kind(): string

@@ -248,7 +248,7 @@ final readonly class Evenings
     private function events(EveningPlan $plan, string $seed, Pack $pack): iterable
     {
         return $plan->replay === null
-            ? (new Crowd($plan->crowd, $pack, $seed))->events($plan->start)
+            ? (new Crowd($plan->crowd, $pack, $seed, $plan->words))->events($plan->start)
             : (new Replay($plan->replay, $pack))->events();
     }
 

@@ -26,6 +26,7 @@
                         <ul class="shares">@foreach (Habits::labels() as $key => $label)<li><label><input name="habits[{{ $key }}]" value="{{ old("habits.$key", $crowd->habits[$key] ?? 0) }}" class="blank short" inputmode="numeric" maxlength="3">&nbsp;% {{ $label }}</label></li>@endforeach</ul>
                         <x-problem name="habits" /><x-problem name="habits.*" />
                         <p class="small">The rest is said by the way. Commands and phrases are those of the pack.</p>
+                        <p><label><input type="checkbox" name="words" value="1" @checked(old('words', ($plan->words ?? []) !== []))> take words from the last lines of the real chat too</label></p>
                     </details>
                     <details class="more" @if ($isOpen('phases.*.from', 'phases.*.to', 'phases.*.pace', 'happenings.*.at', 'happenings.*.count')) open @endif><summary>Rushes, quiet times, and what happens</summary>
                         <div>@for ($place = 0; $place < min(20, count($phases) + 2); $place++)

@@ -6,12 +6,14 @@ namespace Tests\Feature\Rehearse;
 
 use App\Accounts\Role;
 use App\Models\RehearsalRow;
+use App\Publish\Editions;
 use App\Rehearse\Evenings\Evenings;
 use App\Rehearse\Evenings\HearEvening;
 use App\Storage\Backup\Table;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use SilverParrot\Rehearsal\RehearsalState;
+use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
 
 /** A whole evening: begun on its page, heard by a worker, looked at in its picture. */
@@ -148,6 +150,20 @@ final class EveningsTest extends TestCase
         self::assertIsArray($result['ranges'] ?? null);
         self::assertLessThanOrEqual($result['ranges']['said']['most'], $result['ranges']['said']['least']);
         self::assertGreaterThan($result['ranges']['said']['least'], $result['ranges']['said']['most']);
+    }
+
+    public function test_a_crowd_takes_words_of_the_real_chat_if_wanted(): void
+    {
+        app(Editions::class)->publish($this->cove, 'first', $this->wren);
+        $air = OnAir::of($this->cove);
+        foreach (['has the varnish set?', '!dry', 'the keel is crooked again'] as $line) {
+            $air->hear('odo', $line);
+        }
+        $row = $this->heard(['words' => '1'] + self::CROWD);
+        self::assertSame(['has the varnish set?', 'the keel is crooked again'], $row->options['words']);
+        self::assertNotSame($this->heard(self::CROWD)->result, $row->result);
+        $page = route('rehearse.crowd', ['channel' => $this->cove, 'like' => $row->id]);
+        $this->get($page)->assertOk()->assertSee('name="words" value="1" checked', false);
     }
 
     public function test_what_makes_no_crowd_is_said_beside_its_field_and_nothing_typed_is_lost(): void
