@@ -65,11 +65,20 @@ final readonly class EveningsController
             return view('rehearse.night', ['channel' => $channel, 'row' => $rehearsal]);
         }
 
-        return view('rehearse.evening', ['channel' => $channel, 'row' => $rehearsal] + $this->drawn(
-            $request,
-            $channel,
-            $rehearsal,
-        ));
+        return view('rehearse.evening', [
+            'channel' => $channel,
+            'row' => $rehearsal,
+            'others' => $channel
+                ->rehearsals()
+                ->select(['id', 'title', 'options', 'created_at'])
+                ->whereNot('kind', 'night')
+                ->whereKeyNot($rehearsal->id)
+                ->whereNotNull('result')
+                ->orderByDesc('id')
+                ->limit(self::LISTED)
+                ->get(),
+            'beside' => BesideEvening::of($rehearsal, $channel->rehearsals()->find($request->integer('beside'))),
+        ] + $this->drawn($request, $channel, $rehearsal));
     }
 
     /** The picture alone, as it is zoomed and filtered. */

@@ -152,6 +152,22 @@ final class EveningsTest extends TestCase
         self::assertGreaterThan($result['ranges']['said']['least'], $result['ranges']['said']['most']);
     }
 
+    public function test_two_evenings_stand_beside_each_other_what_is_otherwise_first(): void
+    {
+        app(Editions::class)->publish($this->cove, 'first', $this->wren);
+        $edition = $this->heard(['of' => 'edition'] + self::CROWD);
+        $this->cove->commands()->where('trigger', '!dry')->delete();
+        $draft = $this->heard(self::CROWD);
+        $page = ['channel' => $this->cove, 'rehearsal' => $draft, 'beside' => $edition->id];
+        $this->get(route('rehearse.evening', $page))
+            ->assertOk()
+            ->assertSeeInOrder(['This one', 'sayings', '!dry', '–']);
+        $other = $this->harbour($this->person('Pia'))->rehearsals()->create(
+            $edition->only(['kind', 'title', 'options', 'state', 'result', 'created_at']),
+        );
+        $this->get(route('rehearse.evening', ['beside' => $other->id] + $page))->assertOk()->assertDontSee('This one');
+    }
+
     public function test_a_crowd_takes_words_of_the_real_chat_if_wanted(): void
     {
         app(Editions::class)->publish($this->cove, 'first', $this->wren);
