@@ -6,6 +6,7 @@ namespace App\Rehearse\Evenings;
 
 use App\Models\RehearsalRow;
 use DateTimeZone;
+use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Figures\Evening;
 use SilverParrot\Figures\LaneKind;
 use SilverParrot\Figures\MarkKind;
@@ -14,6 +15,9 @@ use SilverParrot\Value\Moment;
 /** Where each thing stands in the picture of an evening, in the drawing's own units. */
 final readonly class EveningDrawing
 {
+    /** The height of a line of numbers, in the drawing's own units. */
+    private const NUMBER = 40;
+
     /** Moments that are drawn with their own words; more are sums. */
     private const ONES = 600;
 
@@ -27,7 +31,7 @@ final readonly class EveningDrawing
      * @param  list<array{x: float, label: string}>  $ticks
      * @param  list<array{number: int, kind: string, name: string, y: float, marks: list<array{x: float, kind: string,
      *     count: int, id: int, label: string}>, cooldowns: list<array{x: float, width: float}>}>  $lanes
-     * @param  list<array{name: string, y: float, points: string, label: string}>  $numbers
+     * @param  list<array{name: string, y: float, points: string, label: string, limit: float|null}>  $numbers
      * @param  int  $left  lanes that are not drawn
      */
     private function __construct(
@@ -41,7 +45,7 @@ final readonly class EveningDrawing
     ) {
     }
 
-    public static function of(RehearsalRow $row, PictureView $view, DateTimeZone $zone): self
+    public static function of(RehearsalRow $row, PictureView $view, DateTimeZone $zone, ChatProfile $profile): self
     {
         $result = $row->result ?? [];
         $start = EveningPlan::of($row->options)->start;
@@ -50,14 +54,15 @@ final readonly class EveningDrawing
         [$columns, $most] = self::columns($result, $view, $start, $zone);
         [$lanes, $left] = self::lanes($row, $result, $view, $x, $start, $zone);
         $top = EveningPicture::CHAT + 34 + count($lanes) * EveningPicture::LANE;
-        $numbers = self::numbers($result, $view, $x, $top);
+        $rate = self::rate($result, $view, $x, $top, $profile);
+        $numbers = [$rate, ...self::numbers($result, $view, $x, $top + self::NUMBER)];
 
         return new self(
             $columns,
             self::ticks($view, $x, $start, $zone),
             $lanes,
             $numbers,
-            $top + count($numbers) * 40 + 10,
+            $top + count($numbers) * self::NUMBER + 10,
             $left,
             $most,
         );
@@ -224,9 +229,59 @@ final readonly class EveningDrawing
     }
 
     /**
+     * What the outbox had to say within each window of the chat, beside what the chat takes.
+     *
      * @param  array<string, mixed>  $result
      * @param  callable(int): float  $x
-     * @return list<array{name: string, y: float, points: string, label: string}>
+     * @return array{name: string, y: float, points: string, label: string, limit: float|null}
+     */
+    private static function rate(
+        array $result,
+        PictureView $view,
+        callable $x,
+        float $top,
+        ChatProfile $profile,
+    ): array {
+        $said = [];
+        foreach (is_array($result['pieces'] ?? null) ? $result['pieces'] : [] as $piece) {
+            [$number, , $count] = self::whole($piece);
+            $said[$number] = $count;
+        }
+        $window = intdiv($profile->windowSeconds * 1000, Evening::PIECE);
+        $limit = $profile->oftenForModerators;
+        $rates = [];
+        $step = max(1, intdiv($view->to - $view->from, EveningPicture::PIECES * Evening::PIECE));
+        $first = intdiv($view->from, Evening::PIECE);
+        for ($piece = $first; $piece * Evening::PIECE <= $view->to; $piece++) {
+            $sum = 0;
+            for ($back = 0; $back < $window; $back++) {
+                $sum += $said[$piece - $back] ?? 0;
+            }
+            $column = intdiv($piece - $first, $step) * $step + $first;
+            $rates[$column] = max($rates[$column] ?? 0, $sum);
+        }
+        $most = max([1, ...$rates]);
+        // A limit far above would press the line flat.
+        $scale = $limit <= 2 * $most ? max($limit, $most) : $most;
+        $points = [];
+        foreach ($rates as $piece => $rate) {
+            $at = max(EveningPicture::LEFT, min(EveningPicture::WIDTH, $x($piece * Evening::PIECE)));
+            $points[] = "$at,".round($top + 26 - $rate / $scale * 22, 1);
+        }
+
+        return [
+            'name' => "said in {$profile->windowSeconds} s",
+            'y' => $top,
+            'points' => implode(' ', $points),
+            'label' => "Said within {$profile->windowSeconds} s: $most at most; the chat takes $limit of a moderator",
+            'limit' => $limit <= $scale ? round($top + 26 - $limit / $scale * 22, 1) : null,
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $result
+     * @param  callable(int): float  $x
+     * @return list<array{name: string, y: float, points: string, label: string, limit: float|null}>
      */
     private static function numbers(array $result, PictureView $view, callable $x, float $top): array
     {
@@ -238,7 +293,7 @@ final readonly class EveningDrawing
                 continue;
             }
             [$least, $most] = [min($values), max($values)];
-            $y = $top + count($numbers) * 40;
+            $y = $top + count($numbers) * self::NUMBER;
             $height = static fn (int $value): float => round(
                 $y + 26 - ($most === $least ? 0.5 : ($value - $least) / ($most - $least)) * 22,
                 1,
@@ -265,6 +320,7 @@ final readonly class EveningDrawing
                 'y' => $y,
                 'points' => implode(' ', $points),
                 'label' => "$name: $least to $most",
+                'limit' => null,
             ];
         }
 

@@ -169,7 +169,7 @@ final readonly class EveningsController
 
         return [
             'view' => $view,
-            'drawing' => EveningDrawing::of($row, $view, new DateTimeZone($channel->zone)),
+            'drawing' => EveningDrawing::of($row, $view, new DateTimeZone($channel->zone), $channel->profile()),
             'rows' => MarkRows::all($view->filtered(MarkRows::of($row))->limit(self::ROWS)),
         ];
     }

@@ -41,6 +41,7 @@ final class EveningsTest extends TestCase
         self::assertSame($before, $this->tables(), 'a rehearsal writes into its own tables alone');
         $page = $this->get(route('rehearse.evening', [$this->cove, $row]))->assertOk();
         $page->assertSee('% of the chat')->assertSee('a raid of 15')->assertSee('held back by a gate');
+        $page->assertSee('Said within 30 s:')->assertSee('the chat takes 100 of a moderator');
         $page->assertSee('What was asked for')->assertSee('evening-picture', false);
         $result = $row->result ?? [];
         self::assertSame(615, $result['lines']);

@@ -40,7 +40,7 @@
                         @endforeach
                     </g>
                 @endforeach
-                @foreach ($drawing->numbers as $number)<g class="number"><title>{{ $number['label'] }}</title><text x="{{ EveningPicture::LEFT - 10 }}" y="{{ $number['y'] + 20 }}" text-anchor="end">{{ Str::limit($number['name'], 24) }}</text><polyline points="{{ $number['points'] }}"></polyline></g>@endforeach
+                @foreach ($drawing->numbers as $number)<g class="number"><title>{{ $number['label'] }}</title><text x="{{ EveningPicture::LEFT - 10 }}" y="{{ $number['y'] + 20 }}" text-anchor="end">{{ Str::limit($number['name'], 24) }}</text>@if ($number['limit'] !== null)<line x1="{{ EveningPicture::LEFT }}" x2="{{ EveningPicture::WIDTH }}" y1="{{ $number['limit'] }}" y2="{{ $number['limit'] }}" class="limit"></line>@endif<polyline points="{{ $number['points'] }}"></polyline></g>@endforeach
             </svg>
         </div>
         <aside id="moment" class="moment" aria-live="polite"><p class="small">Choose a moment: what was written, what came of it, and why.</p></aside>
