@@ -28,7 +28,7 @@ final readonly class TriggerMatch
     {
         [$first] = self::split($line);
         // Nearly no line is a command: none whose first word begins no trigger.
-        if (! isset($pack->firstWords[Fold::caseless($first)]) && ! isset($pack->firstWords[LooseFold::of($first)])) {
+        if (! $pack->beginsTrigger($first)) {
             return null;
         }
         foreach (self::beginnings($line, $pack->triggerWords) as [$typed, $words]) {

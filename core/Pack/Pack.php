@@ -20,7 +20,7 @@ final readonly class Pack
     public array $byLooseTrigger;
 
     /** @var array<string, true> folded first words of triggers, as they are spelt and as they are meant */
-    public array $firstWords;
+    private array $firstWords;
 
     /** @var array<string, true> folded logins of the parrot and the other talkers */
     private array $talkerLogins;
@@ -148,6 +148,12 @@ final readonly class Pack
     public function withTimers(array $timers): self
     {
         return $this->with(['timers' => $timers]);
+    }
+
+    /** Whether a word is the first of any trigger; nearly none that is written is. */
+    public function beginsTrigger(string $word): bool
+    {
+        return isset($this->firstWords[Fold::caseless($word)]) || isset($this->firstWords[LooseFold::of($word)]);
     }
 
     /** Whoever talks by itself: the parrot, and other accounts that are known to. */
