@@ -61,95 +61,159 @@ final class RehearseCommand extends CoreCommand
     public function handle(Wording $wording, Factory $views): int
     {
         $began = hrtime(true);
-        $chat = $this->argument('chat');
-        $scripts = array_values(array_filter((array) $this->option('script'), is_string(...)));
-        $ways = (is_string($chat) ? 1 : 0) + ($scripts === [] ? 0 : 1) + ($this->text('crowd') === '' ? 0 : 1);
-        if ($ways !== 1) {
-            throw BadArgument::oneWay();
-        }
-        $report = pathinfo($this->text('report'), PATHINFO_EXTENSION);
-        if ($this->text('report') !== '' && ! in_array($report, ['json', 'xml', 'html'], true)) {
-            throw BadArgument::report($this->text('report'));
-        }
-        if ($report === 'xml' && $scripts === []) {
-            throw BadArgument::reportWithoutScripts();
-        }
+        $this->isOneWay();
+        $report = $this->reportForm();
         [$pack, $flaws] = $this->pack($this->argument('pack'));
         $memory = $this->text('memory');
         [$situation, $more] = $memory === '' ? [new InitialState, []] : MemoryFormat::read($this->file($memory), $pack);
         [$situation, $unread] = $this->answered($situation, $pack);
         $findings = [...$flaws, ...$more, ...$unread];
-        $results = $heard = [];
-        $runs = null;
-        if ($scripts !== []) {
-            [$read, $found] = $this->scripts($scripts, $pack);
-            if ($this->refuses([...$findings, ...$found])) {
-                return self::INVALID;
-            }
-            $run = new ScriptRun($pack, $this->profile(), $wording);
-            $results = array_map($run->of(...), $read);
-            $evening = $this->evening($pack, array_merge([], ...array_column($results, 'heard')));
-        } elseif (is_string($chat)) {
-            $file = ChatFile::read($this->file($chat), Limits::REHEARSAL_FILE_LINES);
-            if ($this->refuses([...$findings, ...$file->findings])) {
-                return self::INVALID;
-            }
-            $heard = Runner::run(
-                new Rehearsal(
-                    $pack,
-                    $situation->withDetailsOf($pack),
-                    $this->text('seed', '1'),
-                    $this->profile(),
-                    traced: false,
-                    wording: $wording,
-                ),
-                $file->lines,
-                $file->levels,
-                $this->start(),
-                $file->names,
-            )->heard;
-            $evening = $this->evening($pack, $heard);
-        } else {
-            [$crowd, $found] = $this->crowd();
-            if ($this->refuses([...$findings, ...$found])) {
-                return self::INVALID;
-            }
-            $seeds = $this->seeds();
-            if ($seeds === null) {
-                $bar = $this->bar($crowd->lines);
-                $evening = $this->crowdEvening($pack, $situation, $wording, $crowd, $this->text('seed', '1'), function (
-                    int $lines,
-                ) use ($bar): bool {
-                    $bar?->setProgress($lines);
-
-                    return true;
-                });
-                $bar?->finish();
-            } else {
-                $evening = null;
-                $runs = $this->runs($seeds, $pack, $situation, $wording, $crowd);
-            }
+        $chat = $this->argument('chat');
+        $rehearsed = match (true) {
+            $this->scripts() !== [] => $this->ofScripts($pack, $findings, $wording),
+            is_string($chat) => $this->ofChat($chat, $pack, $situation, $findings, $wording),
+            default => $this->ofCrowd($pack, $situation, $findings, $wording),
+        };
+        if ($rehearsed === null) {
+            return self::INVALID;
         }
-        $told = $runs !== null
-            ? [
-                'runs' => array_map(static fn (string $run): mixed => json_decode($run), $runs),
-                'ranges' => Ranges::of(array_map(self::decoded(...), $runs)),
-            ]
-            : EveningReport::of($evening, $wording) + ['expectations' => $this->expectations($results, $wording)];
         if ($report !== '') {
-            $this->keep($report, $told, $results, $wording, $views);
+            $this->keep($report, $rehearsed, $wording, $views);
         }
         if ($this->option('json') === true) {
-            $this->json($runs !== null ? $told : self::short($told) + [
+            $this->json($rehearsed->isOfSeeds() ? $rehearsed->told : self::short($rehearsed->told) + [
                 'milliseconds' => intdiv(hrtime(true) - $began, 1_000_000),
             ]);
         } else {
-            $this->tellRun($heard, $results, $told, $wording);
+            $this->tellRun($rehearsed, $wording);
         }
 
-        return array_filter($results, static fn (ScriptResult $one): bool => ! $one->holds()) === []
-            ? self::SUCCESS
-            : self::FAILURE;
+        return $rehearsed->holds() ? self::SUCCESS : self::FAILURE;
+    }
+
+    private function isOneWay(): void
+    {
+        $ways = array_filter([
+            is_string($this->argument('chat')),
+            $this->scripts() !== [],
+            $this->text('crowd') !== '',
+        ]);
+        if (count($ways) !== 1) {
+            throw BadArgument::oneWay();
+        }
+    }
+
+    /** @return string what the report is written in, by the end of its file's name; empty for none */
+    private function reportForm(): string
+    {
+        $form = pathinfo($this->text('report'), PATHINFO_EXTENSION);
+        if ($this->text('report') !== '' && ! in_array($form, ['json', 'xml', 'html'], true)) {
+            throw BadArgument::report($this->text('report'));
+        }
+        if ($form === 'xml' && $this->scripts() === []) {
+            throw BadArgument::reportWithoutScripts();
+        }
+
+        return $form;
+    }
+
+    /** @return list<string> their files */
+    private function scripts(): array
+    {
+        return array_values(array_filter((array) $this->option('script'), is_string(...)));
+    }
+
+    /**
+     * @param  list<Finding>  $findings
+     * @return Rehearsed|null null where something of it makes no sense, which was told; likewise the others
+     */
+    private function ofScripts(Pack $pack, array $findings, Wording $wording): ?Rehearsed
+    {
+        $scripts = [];
+        foreach ($this->scripts() as $path) {
+            [$script, $found] = ScriptFormat::read($this->file($path), $pack);
+            array_push($findings, ...$found);
+            if ($script !== null) {
+                $scripts[] = $script;
+            }
+        }
+        if ($this->refuses($findings)) {
+            return null;
+        }
+        $run = new ScriptRun($pack, $this->profile(), $wording);
+        $results = array_map($run->of(...), $scripts);
+
+        $evening = $this->evening($pack, array_merge([], ...array_column($results, 'heard')));
+
+        return new Rehearsed($this->report($evening, $wording, $results), results: $results);
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function ofChat(
+        string $path,
+        Pack $pack,
+        InitialState $situation,
+        array $findings,
+        Wording $wording,
+    ): ?Rehearsed {
+        $file = ChatFile::read($this->file($path), Limits::REHEARSAL_FILE_LINES);
+        if ($this->refuses([...$findings, ...$file->findings])) {
+            return null;
+        }
+        $heard = Runner::run(
+            new Rehearsal(
+                $pack,
+                $situation->withDetailsOf($pack),
+                $this->text('seed', '1'),
+                $this->profile(),
+                traced: false,
+                wording: $wording,
+            ),
+            $file->lines,
+            $file->levels,
+            $this->start(),
+            $file->names,
+        )->heard;
+
+        return new Rehearsed($this->report($this->evening($pack, $heard), $wording), $heard);
+    }
+
+    /** @param  list<Finding>  $findings */
+    private function ofCrowd(Pack $pack, InitialState $situation, array $findings, Wording $wording): ?Rehearsed
+    {
+        [$crowd, $found] = $this->crowd();
+        if ($this->refuses([...$findings, ...$found])) {
+            return null;
+        }
+        $seeds = $this->seeds();
+        if ($seeds !== null) {
+            $runs = $this->runs($seeds, $pack, $situation, $wording, $crowd);
+
+            return new Rehearsed([
+                'runs' => array_map(static fn (string $run): mixed => json_decode($run), $runs),
+                'ranges' => Ranges::of(array_map(self::decoded(...), $runs)),
+            ]);
+        }
+        $bar = $this->bar($crowd->lines);
+        $evening = $this->crowdEvening($pack, $situation, $wording, $crowd, $this->text('seed', '1'), static function (
+            int $lines,
+        ) use ($bar): bool {
+            $bar?->setProgress($lines);
+
+            return true;
+        });
+        $bar?->finish();
+
+        return new Rehearsed($this->report($evening, $wording));
+    }
+
+    /**
+     * @param  list<ScriptResult>  $results
+     * @return array<string, mixed>
+     */
+    private function report(Evening $evening, Wording $wording, array $results = []): array
+    {
+        return EveningReport::of($evening, $wording) + ['expectations' => $this->expectations($results, $wording)];
     }
 
     /** @param  list<Finding>  $findings */
@@ -170,24 +234,6 @@ final class RehearseCommand extends CoreCommand
         return $this->text('now') === ''
             ? Moment::fromIso(ReadScript::START) ?? new Moment(0)
             : $this->moment();
-    }
-
-    /**
-     * @param  list<string>  $paths
-     * @return array{list<ReadScript>, list<Finding>}
-     */
-    private function scripts(array $paths, Pack $pack): array
-    {
-        $scripts = $findings = [];
-        foreach ($paths as $path) {
-            [$script, $found] = ScriptFormat::read($this->file($path), $pack);
-            array_push($findings, ...$found);
-            if ($script !== null) {
-                $scripts[] = $script;
-            }
-        }
-
-        return [$scripts, $findings];
     }
 
     /** @param  list<Heard>  $heard */
@@ -342,19 +388,15 @@ final class RehearseCommand extends CoreCommand
         return $expectations;
     }
 
-    /**
-     * @param  array<string, mixed>  $told
-     * @param  list<ScriptResult>  $results
-     */
-    private function keep(string $kind, array $told, array $results, Wording $wording, Factory $views): void
+    private function keep(string $form, Rehearsed $rehearsed, Wording $wording, Factory $views): void
     {
-        $text = match ($kind) {
-            'xml' => JUnit::of($results, $wording),
+        $text = match ($form) {
+            'xml' => JUnit::of($rehearsed->results, $wording),
             'html' => $views->make('rehearse.report', [
-                'report' => self::decoded(json_encode($told, JSON_THROW_ON_ERROR)),
+                'report' => self::decoded(json_encode($rehearsed->told, JSON_THROW_ON_ERROR)),
             ])->render(),
             default => json_encode(
-                $told,
+                $rehearsed->told,
                 JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
             )."\n",
         };
@@ -372,17 +414,12 @@ final class RehearseCommand extends CoreCommand
         return $decoded;
     }
 
-    /**
-     * @param  list<Heard>  $heard
-     * @param  list<ScriptResult>  $results
-     * @param  array<string, mixed>  $told
-     */
-    private function tellRun(array $heard, array $results, array $told, Wording $wording): void
+    private function tellRun(Rehearsed $rehearsed, Wording $wording): void
     {
-        foreach ($heard as $one) {
+        foreach ($rehearsed->heard as $one) {
             $this->tellLine($one, $wording);
         }
-        foreach ($results as $result) {
+        foreach ($rehearsed->results as $result) {
             $this->say(($result->holds() ? 'holds  ' : 'FAILS  ').$result->script->title);
             foreach (array_filter($result->checked, static fn (Checked $one): bool => ! $one->holds()) as $one) {
                 $place = $one->part === null ? 'all of it' : '+'.intdiv($one->millis, 1000).'s';
@@ -392,8 +429,9 @@ final class RehearseCommand extends CoreCommand
                 }
             }
         }
-        if ($heard === [] && $results === []) {
-            $this->json(isset($told['runs']) ? ['ranges' => $told['ranges']] : self::short($told));
+        if ($rehearsed->heard === [] && $rehearsed->results === []) {
+            $told = $rehearsed->told;
+            $this->json($rehearsed->isOfSeeds() ? ['ranges' => $told['ranges']] : self::short($told));
         }
     }
 

@@ -14,9 +14,9 @@ use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\EventQueue;
 use SilverParrot\Source\Limits;
 use SilverParrot\Value\Moment;
-use SplMinHeap;
 
 /** Generated chat: the same for the same description, pack, log and seed. */
 final class Crowd
@@ -60,7 +60,7 @@ final class Crowd
         $habits = [null, ...$this->habits()];
         $habitSums = $this->habitSums();
         $sums = self::sums(CrowdDescription::weights(count($people), $this->description->busiestTenth));
-        $more = $this->happenings($luck, $people);
+        $more = $this->happenings($luck, $people, $start);
         $end = (float) $this->description->length();
         $total = $this->passed($end);
         $passed = 0.0;
@@ -69,24 +69,25 @@ final class Crowd
             // The next of so many moments that lie anywhere in what is left (order statistics of equal chances).
             $passed += ($total - $passed) * (1 - $luck->part() ** (1 / $left));
             $millis = (int) min($end, $this->momentOf($passed));
-            while (! $more->isEmpty() && $more->top()[0] <= $millis) {
-                [$at, , $event] = $more->extract();
-                yield $number++ => $this->event($event, $number, $start->plusMillis($at));
+            while (($event = $more->before($start->plusMillis($millis + 1))) !== null) {
+                yield $number++ => self::numbered($event, $number);
             }
             $by = $this->whoWrites($people, $sums, $millis, $luck);
             $habit = $habits[$luck->place($habitSums)];
             $said = $habit === null ? '' : $habit->line($talk, $by);
             $said = $said === '' ? $talk->chatter() : $said;
             $by->last = $said;
-            yield $number++ => $this->line($by->person, $said, $number, $start->plusMillis($millis));
-            foreach ($talk->next as $place => [$after, $text]) {
-                $more->insert([$millis + $after, $number + $place, self::later($by->person, $text)]);
+            yield $number++ => self::numbered(
+                self::line($by->person, $said, $start->plusMillis($millis)),
+                $number,
+            );
+            foreach ($talk->next as [$after, $text]) {
+                $more->add(self::line($by->person, $text, $start->plusMillis($millis + $after)));
             }
             $talk->next = [];
         }
-        while (! $more->isEmpty()) {
-            [$at, , $event] = $more->extract();
-            yield $number++ => $this->event($event, $number, $start->plusMillis($at));
+        while (($event = $more->before(new Moment(PHP_INT_MAX))) !== null) {
+            yield $number++ => self::numbered($event, $number);
         }
     }
 
@@ -185,65 +186,57 @@ final class Crowd
         }
     }
 
-    /**
-     * @param  non-empty-list<CrowdPerson>  $people
-     * @return SplMinHeap<array{int, int, ChatLine|Happening}>
-     */
-    private function happenings(Luck $luck, array $people): SplMinHeap
+    /** @param  non-empty-list<CrowdPerson>  $people */
+    private function happenings(Luck $luck, array $people, Moment $start): EventQueue
     {
-        /** @var SplMinHeap<array{int, int, ChatLine|Happening}> $heap */
-        $heap = new SplMinHeap;
-        // Numbers below those of lines, so that two are never compared further than that.
-        $number = PHP_INT_MIN;
+        $queue = new EventQueue;
         foreach ($this->description->happenings as $place => $happening) {
-            $at = $happening->minute * 60_000;
-            $add = static function (int $after, ChatLine|Happening $event) use ($heap, $at, &$number): void {
-                $heap->insert([$at + $after, $number++, $event]);
-            };
+            $at = $start->plusMillis($happening->minute * 60_000);
             if ($happening->kind === HappeningKind::Follow) {
                 for ($one = 0; $one < $happening->count; $one++) {
                     $who = $luck->one($people)->person;
-                    $add($one * 2_000, new Happening("follow $place $one", $happening->kind, new Moment(0), $who));
+                    $queue->add(new Happening(
+                        "follow $place $one",
+                        $happening->kind,
+                        $at->plusMillis($one * 2_000),
+                        $who,
+                    ));
                 }
 
                 continue;
             }
-            $add(0, new Happening(
+            $queue->add(new Happening(
                 "happening $place",
                 $happening->kind,
-                new Moment(0),
+                $at,
                 count: $happening->count,
                 text: $happening->text,
             ));
             for ($one = 0; $happening->kind === HappeningKind::Raid && $one < $happening->count; $one++) {
                 $name = self::name($this->description->people + $place * CrowdDescription::LARGEST_RAID + $one);
                 $said = strtr($luck->one(CrowdWords::RAID), ['{place}' => $luck->one(CrowdWords::KINDS['place'])]);
-                $add($luck->whole(0, self::RAID_SHOUTS), self::later(
+                $queue->add(self::line(
                     Person::known(CastMember::idOf($name), $name, $name, Levels::of()),
                     $said,
+                    $at->plusMillis($luck->whole(0, self::RAID_SHOUTS)),
                 ));
             }
         }
 
-        return $heap;
+        return $queue;
     }
 
-    private function event(ChatLine|Happening $event, int $number, Moment $at): Event
+    /** A line has its key once it is its turn: the number that it has among all. */
+    private static function numbered(Event $event, int $number): Event
     {
         return $event instanceof ChatLine
-            ? $this->line($event->by, $event->text, $number, $at)
-            : $event->taking($at);
+            ? new ChatLine("line $number", $event->by, $event->text, $event->at)
+            : $event;
     }
 
-    /** A line whose moment has not come yet. */
-    private static function later(Person $by, string $text): ChatLine
+    private static function line(Person $by, string $text, Moment $at): ChatLine
     {
-        return new ChatLine('', $by, $text, new Moment(0));
-    }
-
-    private function line(Person $by, string $text, int $number, Moment $at): ChatLine
-    {
-        return new ChatLine("line $number", $by, mb_substr($text, 0, Limits::LINE), $at);
+        return new ChatLine('', $by, mb_substr($text, 0, Limits::LINE), $at);
     }
 
     /** How much would be written up to a moment, as milliseconds of an hour as ever. */
