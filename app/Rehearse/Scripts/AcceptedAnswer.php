@@ -47,6 +47,12 @@ final class AcceptedAnswer
         );
     }
 
+    /** Whether comments stand further down, which do not stay: its parts are written anew. */
+    public static function losesComments(string $text): bool
+    {
+        return preg_match('/^\s*#/m', mb_substr($text, mb_strlen(self::heading($text)))) === 1;
+    }
+
     /** The comments that stand above all of it. */
     public static function heading(string $text): string
     {

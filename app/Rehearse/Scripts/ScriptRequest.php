@@ -18,9 +18,6 @@ use SilverParrot\Source\Finding;
 /** A script, as it was typed. */
 final class ScriptRequest extends FormRequest
 {
-    /** Characters of all scripts of a channel together: they are in each export of its pack. */
-    private const ALL = 1_500_000;
-
     private const SHOWN = 8;
 
     private ?ReadScript $read = null;
@@ -36,7 +33,7 @@ final class ScriptRequest extends FormRequest
     {
         return [
             'text.required' => 'Write the script: a title, and lines with what is expected of them.',
-            'text.max' => 'A script has at most '.number_format(Script::LONGEST).' characters: divide it.',
+            'text.max' => ScriptRoom::tooLong(),
         ];
     }
 
@@ -54,16 +51,9 @@ final class ScriptRequest extends FormRequest
             if ($this->read === null || $findings !== []) {
                 return;
             }
-            $others = $this->channel()->scripts()->when(
-                $this->row() !== null,
-                fn ($query) => $query->whereKeyNot($this->row()?->id),
-            );
-            $length = $others->clone()->reorder()->selectRaw('SUM(CHAR_LENGTH(text)) AS length')->value('length');
-            if ((is_numeric($length) ? (int) $length : 0) + mb_strlen($this->text()) > self::ALL) {
-                $validator->errors()->add('text', 'All scripts together are too long: delete some.');
-            }
-            if ($others->count() >= Script::MOST) {
-                $validator->errors()->add('text', 'There are '.Script::MOST.' scripts already: delete some.');
+            $problem = ScriptRoom::problem($this->channel(), $this->script($this->row()->stable_id ?? ''));
+            if ($problem !== null) {
+                $validator->errors()->add('text', $problem);
             }
         }];
     }

@@ -107,27 +107,23 @@ final readonly class ScriptsController
     }
 
     /** A tried chat, kept as a script. */
-    public function fromChat(Request $request, Channel $channel, TryChat $try, #[CurrentUser] User $user): Response
-    {
+    public function fromChat(
+        Request $request,
+        Channel $channel,
+        TryChat $try,
+        #[CurrentUser] User $user,
+    ): Response|View {
         $state = TryState::read($request, $channel->seed);
         [$draft, $row] = TryController::draft($request, $channel);
-        abort_if($state->lines === [] || $channel->scripts()->count() >= Script::MOST, 422);
+        abort_if($state->lines === [], 422);
         $title = mb_substr($state->lines[0]->text, 0, 60).', '.now($channel->zone)->format('j M H:i');
         $script = $try->script($channel, $state, $title, $draft?->command, $row?->trigger);
         $kept = new Script((string) Str::ulid(), $title, ScriptYaml::of($script));
-        $this->history->change(
-            $channel,
-            new Scripts,
-            $kept->id,
-            $user,
-            null,
-            static fn () => $channel->scripts()->create(ScriptRow::columns($kept)),
-        );
-        $number = $channel->scripts()->where('stable_id', $kept->id)->value('id');
+        $problem = ScriptRoom::problem($channel, $kept);
 
-        return response('', headers: [
-            'HX-Redirect' => route('rehearse.scripts', ['channel' => $channel, 'script' => $number]),
-        ]);
+        return $problem !== null
+            ? view('rehearse.partials.refused', ['problem' => $problem])
+            : response('', headers: ['HX-Redirect' => $this->keep($channel, $kept, $user, null)->getTargetUrl()]);
     }
 
     /** What is said now to one of its lines is right from now on. */
@@ -144,8 +140,14 @@ final readonly class ScriptsController
         }
         $accepted = AcceptedAnswer::in($read, $part, $this->runs->one($channel, $read));
         $text = AcceptedAnswer::heading($script->text).ScriptYaml::of($accepted);
+        $kept = new Script($script->stable_id, $script->title, $text);
+        $problem = ScriptRoom::problem($channel, $kept);
 
-        return $this->keep($channel, new Script($script->stable_id, $script->title, $text), $user, null);
+        return $problem !== null
+            ? redirect()
+                ->route('rehearse.scripts', ['channel' => $channel, 'script' => $script])
+                ->withErrors(['text' => $problem])
+            : $this->keep($channel, $kept, $user, null);
     }
 
     /** One of its lines into Write, with its command: the chat there begins with it, as it was heard. */

@@ -9,6 +9,7 @@ use App\Rehearse\Scripts\ScriptRuns;
 use App\Storage\Assembler;
 use App\Storage\PackRepository;
 use SilverParrot\Format\PackFormat;
+use SilverParrot\Pack\Script;
 use SilverParrot\Rehearsal\Scripts\ScriptFormat;
 use Tests\Feature\TestCase;
 
@@ -101,6 +102,24 @@ final class ScriptsTest extends TestCase
         ])->assertSessionHas('notice', 'counter.splinters is 90.');
         ScriptRow::query()->update(['ran_against' => null]);
         self::assertSame([], array_column(app(ScriptRuns::class)->goOn($this->cove)->broken(), 'unmet'));
+    }
+
+    public function test_what_does_not_fit_is_refused_however_it_comes(): void
+    {
+        $row = $this->kept(self::DRY);
+        $this->cove->scripts()->create(ScriptRow::columns(new Script('large', 'Large', str_repeat('a', 1_499_900))));
+        $chat = json_encode([
+            'start' => '2026-11-25T20:00:00Z', 'from' => 0, 'clock' => 0, 'lines' => [[0, 'odo', '!dry']],
+        ], JSON_THROW_ON_ERROR);
+        $this->post(route('rehearse.scripts.from-chat', $this->cove), ['chat' => $chat, 'seed' => 'gull'])
+            ->assertOk()
+            ->assertHeaderMissing('HX-Redirect')
+            ->assertSee('All scripts together are too long: delete some.');
+        $this->post(route('rehearse.scripts.accept', [$this->cove, $row]), ['part' => 0])
+            ->assertSessionHasErrors(['text' => 'All scripts together are too long: delete some.']);
+        self::assertSame(self::DRY, $row->refresh()->text);
+        $this->post(route('rehearse.scripts.store', $this->cove), ['text' => self::DRY])
+            ->assertSessionHasErrors(['text' => 'All scripts together are too long: delete some.']);
     }
 
     public function test_a_script_is_suggested_for_a_command_with_what_it_says_now_and_holds(): void

@@ -51,6 +51,6 @@
             @if ($tried->changes() !== [] && auth()->user()->can('write', $channel))<div id="keep-changes"><button type="button" class="plain small" hx-post="{{ route('rehearse.keep', $channel) }}" hx-target="#keep-changes" hx-swap="innerHTML">Keep these changes …</button></div>@endif
         </div>
     @endif
-    @if (($isLarge ?? false) && $tried->heard !== [] && auth()->user()->can('write', $channel))<p><button type="button" class="plain small" hx-post="{{ route('rehearse.scripts.from-chat', $channel) }}" hx-swap="none">Save this chat as a script</button></p>@endif
+    @if (($isLarge ?? false) && $tried->heard !== [] && auth()->user()->can('write', $channel))<div id="save-script"><button type="button" class="plain small" hx-post="{{ route('rehearse.scripts.from-chat', $channel) }}" hx-target="#save-script" hx-swap="innerHTML">Save this chat as a script</button></div>@endif
     @if ($state->isFull())<p class="problem" role="status">The chat is full: start over to say more.</p>@endif
 </div>

@@ -28,7 +28,7 @@
                     @if ($unmet !== [])
                         <details class="small"><summary>why</summary><ol class="why-list">@foreach ($heard as $one)@foreach ($one->outcome->trace?->entries() ?? [] as $entry)@if ($entry->kind->value !== 'heard')<li>@told($entry->message())</li>@endif @endforeach @endforeach</ol></details>
                         @if ($row !== null && auth()->user()->can('write', $channel))
-                            <form method="post" action="{{ route('rehearse.scripts.accept', [$channel, $row]) }}" class="inline">@csrf<input type="hidden" name="part" value="{{ $place }}"><button class="plain small">Accept what it says now</button></form>
+                            <form method="post" action="{{ route('rehearse.scripts.accept', [$channel, $row]) }}" class="inline">@csrf<input type="hidden" name="part" value="{{ $place }}"><button class="plain small">Accept what it says now</button>@if (App\Rehearse\Scripts\AcceptedAnswer::losesComments($row->text)) <span class="small">Comments between the lines go with it; undo brings them back.</span>@endif</form>
                             @if ($part->what instanceof TimedLine)<form method="post" action="{{ route('rehearse.scripts.take', [$channel, $row]) }}" class="inline">@csrf<input type="hidden" name="part" value="{{ $place }}"><button class="plain small">Take it into Write</button></form>@endif
                         @endif
                     @endif
