@@ -8,13 +8,14 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\MassPrunable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
+use SilverParrot\Rehearsal\RehearsalKind;
 use SilverParrot\Rehearsal\RehearsalState;
 
 /**
  * @property int $id
  * @property int $channel_id
  * @property int|null $user_id
- * @property string $kind
+ * @property RehearsalKind $kind
  * @property string $title
  * @property array<string, mixed> $options
  * @property RehearsalState $state
@@ -44,10 +45,17 @@ final class RehearsalRow extends Model
         'options' => 'array',
         'result' => 'array',
         'found' => 'array',
+        'kind' => RehearsalKind::class,
         'state' => RehearsalState::class,
         'created_at' => 'datetime',
         'ended_at' => 'datetime',
     ];
+
+    /** Whether there is a picture of it, and a report. */
+    public function isDrawn(): bool
+    {
+        return $this->result !== null && $this->kind !== RehearsalKind::Night;
+    }
 
     /** @return Builder<static> */
     public function prunable(): Builder

@@ -25,6 +25,19 @@ enum RehearsalState: string
     /** Something unforeseen ended it. */
     case Failed = 'failed';
 
+    /** As a list has it. */
+    public function label(): string
+    {
+        return match ($this) {
+            self::Waiting => 'waiting',
+            self::Running => 'under way',
+            self::Stopping => 'stopping',
+            self::Done => 'heard',
+            self::Stopped => 'stopped',
+            self::Failed => 'failed',
+        };
+    }
+
     public function isOpen(): bool
     {
         return in_array($this, [self::Waiting, self::Running, self::Stopping], true);

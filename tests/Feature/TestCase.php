@@ -49,6 +49,8 @@ abstract class TestCase extends Base
         parent::setUp();
         // A test is one transaction, in which much may be reckoned on a busy machine.
         DB::statement('SET SESSION idle_transaction_timeout = 0');
+        // Of their own: what somebody brought to the instance beside them is not theirs to forget.
+        config(['rehearsals.logs' => storage_path('framework/testing/logs-of-chats')]);
         $this->travelTo(self::NOW);
         $this->wren = User::query()->where('name', 'Wren')->firstOrFail();
         $this->cove = Channel::query()->where('login', 'lantern_cove')->firstOrFail();

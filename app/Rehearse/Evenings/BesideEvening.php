@@ -19,10 +19,10 @@ final readonly class BesideEvening
     /** @return self|null null where there is none beside it */
     public static function of(RehearsalRow $row, ?RehearsalRow $other): ?self
     {
-        if ($row->result === null || $other === null || $other->result === null || $other->kind === 'night') {
+        if ($other === null || ! $row->isDrawn() || ! $other->isDrawn()) {
             return null;
         }
-        [$these, $those] = [self::figures($row->result), self::figures($other->result)];
+        [$these, $those] = [self::figures($row->result ?? []), self::figures($other->result ?? [])];
         $rows = [];
         foreach (array_keys($these + $those) as $name) {
             $rows[] = ['name' => $name, 'this' => $these[$name] ?? '–', 'other' => $those[$name] ?? '–'];

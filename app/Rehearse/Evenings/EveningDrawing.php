@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Rehearse\Evenings;
 
 use App\Models\RehearsalRow;
-use DateTimeZone;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Figures\Evening;
 use SilverParrot\Figures\LaneKind;
 use SilverParrot\Figures\MarkKind;
-use SilverParrot\Value\Moment;
 
 /** Where each thing stands in the picture of an evening, in the drawing's own units. */
 final readonly class EveningDrawing
@@ -22,7 +20,7 @@ final readonly class EveningDrawing
     private const ONES = 600;
 
     /** Minutes between two times at the edge: the first that leaves room for its words. */
-    private const TICKS = [1, 2, 5, 10, 15, 30, 60, 120, 240];
+    private const TICKS = [1, 2, 5, 10, 15, 30, 60, 120, 240, 480, 1_440, 2_880, 4_320, 10_080];
 
     private const MOST_TICKS = 12;
 
@@ -45,21 +43,20 @@ final readonly class EveningDrawing
     ) {
     }
 
-    public static function of(RehearsalRow $row, PictureView $view, DateTimeZone $zone, ChatProfile $profile): self
+    public static function of(RehearsalRow $row, PictureView $view, EveningClock $clock, ChatProfile $profile): self
     {
         $result = $row->result ?? [];
-        $start = EveningPlan::of($row->options)->start;
         $scale = (EveningPicture::WIDTH - EveningPicture::LEFT) / ($view->to - $view->from);
         $x = static fn (int $millis): float => round(EveningPicture::LEFT + ($millis - $view->from) * $scale, 1);
-        [$columns, $most] = self::columns($result, $view, $start, $zone);
-        [$lanes, $left] = self::lanes($row, $result, $view, $x, $start, $zone);
+        [$columns, $most] = self::columns($result, $view, $clock);
+        [$lanes, $left] = self::lanes($row, $result, $view, $x, $clock);
         $top = EveningPicture::CHAT + 34 + count($lanes) * EveningPicture::LANE;
         $rate = self::rate($result, $view, $x, $top, $profile);
         $numbers = [$rate, ...self::numbers($result, $view, $x, $top + self::NUMBER)];
 
         return new self(
             $columns,
-            self::ticks($view, $x, $start, $zone),
+            self::ticks($view, $x, $clock),
             $lanes,
             $numbers,
             $top + count($numbers) * self::NUMBER + 10,
@@ -72,7 +69,7 @@ final readonly class EveningDrawing
      * @param  array<string, mixed>  $result
      * @return array{list<array{x: float, width: float, lines: float, said: float, label: string}>, int}
      */
-    private static function columns(array $result, PictureView $view, Moment $start, DateTimeZone $zone): array
+    private static function columns(array $result, PictureView $view, EveningClock $clock): array
     {
         $pieces = EveningPicture::PIECES;
         $step = max(Evening::PIECE, (int) ceil(($view->to - $view->from) / $pieces / Evening::PIECE) * Evening::PIECE);
@@ -93,13 +90,12 @@ final readonly class EveningDrawing
         $columns = [];
         foreach ($sums as $column => [$lines, $said]) {
             $at = $view->from + $column * $step;
-            $time = $start->plusMillis($at)->in($zone)->format('H:i:s');
             $columns[] = [
                 'x' => round(EveningPicture::LEFT + $column * $step * $scale, 1),
                 'width' => max(0.6, round($step * $scale - 0.4, 1)),
                 'lines' => round($lines / $most * EveningPicture::CHAT, 1),
                 'said' => round($said / $most * EveningPicture::CHAT, 1),
-                'label' => "$time: $lines lines, $said by the parrot",
+                'label' => "{$clock->at($at)}: $lines lines, $said by the parrot",
             ];
         }
 
@@ -117,8 +113,7 @@ final readonly class EveningDrawing
         array $result,
         PictureView $view,
         callable $x,
-        Moment $start,
-        DateTimeZone $zone,
+        EveningClock $clock,
     ): array {
         $known = is_array($result['lanes'] ?? null) ? $result['lanes'] : [];
         $sums = MarkRows::sums($row, $view, EveningPicture::PIECES);
@@ -130,7 +125,7 @@ final readonly class EveningDrawing
             $at = $one !== null && $sum->count === 1
                 ? $one->millis
                 : $view->from + $sum->piece * $step + intdiv($step, 2);
-            $time = $start->plusMillis($at)->in($zone)->format('H:i:s');
+            $time = $clock->at($at);
             $kind = MarkKind::from($sum->kind);
             $marks[$sum->lane][] = [
                 'x' => $x($at),
@@ -210,19 +205,18 @@ final readonly class EveningDrawing
      * @param  callable(int): float  $x
      * @return list<array{x: float, label: string}>
      */
-    private static function ticks(PictureView $view, callable $x, Moment $start, DateTimeZone $zone): array
+    private static function ticks(PictureView $view, callable $x, EveningClock $clock): array
     {
         $every = 60_000 * (array_values(array_filter(
             self::TICKS,
             static fn (int $minutes): bool => ($view->to - $view->from) / 60_000 / $minutes <= self::MOST_TICKS,
-        ))[0] ?? 480);
+        ))[0] ?? 43_200);
         if ($view->to - $view->from < 3 * 60_000) {
             $every = 15_000;
         }
         $ticks = [];
-        $seconds = $every < 60_000 ? ':s' : '';
         for ($at = (int) ceil($view->from / $every) * $every; $at <= $view->to; $at += $every) {
-            $ticks[] = ['x' => $x($at), 'label' => $start->plusMillis($at)->in($zone)->format("H:i$seconds")];
+            $ticks[] = ['x' => $x($at), 'label' => $clock->tick($at, $every)];
         }
 
         return $ticks;

@@ -6,6 +6,7 @@ namespace App\Rehearse\Evenings;
 
 use SilverParrot\Rehearsal\Crowd\CrowdDescription;
 use SilverParrot\Rehearsal\Crowd\CrowdFormat;
+use SilverParrot\Rehearsal\RehearsalKind;
 use SilverParrot\Value\Moment;
 
 /** What an evening is to be heard with. */
@@ -61,12 +62,12 @@ final readonly class EveningPlan
             + ($this->words === [] ? [] : ['words' => $this->words]);
     }
 
-    public function kind(): string
+    public function kind(): RehearsalKind
     {
         return match (true) {
-            $this->nightHours > 0 => 'night',
-            $this->replay !== null => 'replay',
-            default => 'crowd',
+            $this->nightHours > 0 => RehearsalKind::Night,
+            $this->replay !== null => RehearsalKind::Replay,
+            default => RehearsalKind::Crowd,
         };
     }
 

@@ -33,6 +33,9 @@ final readonly class Evenings
     /** Rehearsals of one channel that wait or are heard. */
     public const OPEN = 4;
 
+    /** Rehearsals of one channel that are kept: an older one goes for one more. */
+    public const KEPT = 40;
+
     /** Lines behind which no moment is heard again for a page: it would wait too long. */
     public const HEARD_AGAIN = 100_000;
 
@@ -58,6 +61,7 @@ final readonly class Evenings
         if ($open >= self::OPEN) {
             return null;
         }
+        $this->makeRoom($channel);
         $row = $channel->rehearsals()->create([
             'user_id' => $user->id,
             'kind' => $plan->kind(),
@@ -81,6 +85,29 @@ final readonly class Evenings
         $of()->where('state', RehearsalState::Waiting->value)
             ->update(['state' => RehearsalState::Stopped->value, 'ended_at' => now()]);
         $of()->where('state', RehearsalState::Running->value)->update(['state' => RehearsalState::Stopping->value]);
+    }
+
+    /** With its log; one that is heard ends. */
+    public function forget(RehearsalRow $row): void
+    {
+        $replay = EveningPlan::of($row->options)->replay;
+        if ($replay !== null) {
+            LogFiles::forget($row->channel_id, $replay->file);
+        }
+        RehearsalRow::query()->whereKey($row->id)->where('channel_id', $row->channel_id)->delete();
+    }
+
+    private function makeRoom(Channel $channel): void
+    {
+        $channel
+            ->rehearsals()
+            ->select(['id', 'channel_id', 'options'])
+            ->whereNotIn('state', self::openStates())
+            ->orderByDesc('id')
+            ->skip(self::KEPT - 1)
+            ->limit(self::KEPT)
+            ->get()
+            ->each($this->forget(...));
     }
 
     /** By a worker. One that was begun and never ended, since its worker died, is heard anew. */
@@ -118,9 +145,9 @@ final readonly class Evenings
             $this->wording,
         );
         $goesOn = $plan->seeds > 1 ? null : $this->goesOn($row);
-        $replay = $plan->replay === null ? null : new Replay($plan->replay, $pack);
+        $replay = $plan->replay === null ? null : new Replay($channel->id, $plan->replay, $pack);
         $evening = $replay === null
-            ? $this->evening($run, $plan, $plan->seed, $pack, $goesOn)
+            ? $this->evening($channel, $run, $plan, $plan->seed, $pack, $goesOn)
             : $run->hear($replay->events(), $plan->seed, $plan->start, null, $goesOn, $replay->take(...));
         $result = EveningReport::figures($evening) + EveningPicture::of($evening)
             + ($replay === null ? [] : ['replay' => $replay->told($evening)]);
@@ -129,10 +156,14 @@ final readonly class Evenings
             $result['advice'] = $this->advice($channel, $plan, $pack, $evening);
         }
         if ($plan->seeds > 1 && ! $isStopped) {
-            [$ranges, $isStopped] = $this->ranges($row, $run, $plan, $pack, $evening);
+            [$ranges, $isStopped] = $this->ranges($channel, $row, $run, $plan, $pack, $evening);
             $result['ranges'] = $ranges;
         }
         DB::transaction(static function () use ($row, $evening, $result, $pack, $isStopped): void {
+            // Whoever deleted it meanwhile wants nothing of it.
+            if (RehearsalRow::query()->whereKey($row->id)->lockForUpdate()->doesntExist()) {
+                return;
+            }
             MarkRows::keep($row, $evening);
             RehearsalRow::query()->whereKey($row->id)->update([
                 'result' => json_encode($result, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
@@ -153,7 +184,7 @@ final readonly class Evenings
             $run = new EveningRun($proposal->pack, $situation, $channel->profile(), $this->wording);
 
             return $proposal->tried($evening, $run->hear(
-                $this->events($plan, $plan->seed, $proposal->pack),
+                $this->events($channel, $plan, $plan->seed, $proposal->pack),
                 $plan->seed,
                 $plan->start,
                 $plan->replay === null ? $plan->crowd->length() : null,
@@ -215,7 +246,7 @@ final readonly class Evenings
         );
 
         return (new EveningRun($pack, EveningRun::live($then, $plan->start), $channel->profile(), $this->wording))
-            ->moment($this->events($plan, $plan->seed, $pack), $plan->seed, $plan->start, $event);
+            ->moment($this->events($channel, $plan, $plan->seed, $pack), $plan->seed, $plan->start, $event);
     }
 
     /** @return list<string> */
@@ -229,6 +260,7 @@ final readonly class Evenings
 
     /** @param  Closure(int): bool|null  $goesOn */
     private function evening(
+        Channel $channel,
         EveningRun $run,
         EveningPlan $plan,
         string $seed,
@@ -236,7 +268,7 @@ final readonly class Evenings
         ?Closure $goesOn = null,
     ): Evening {
         return $run->hear(
-            $this->events($plan, $seed, $pack),
+            $this->events($channel, $plan, $seed, $pack),
             $seed,
             $plan->start,
             $plan->crowd->length(),
@@ -245,26 +277,34 @@ final readonly class Evenings
     }
 
     /** @return iterable<Event> */
-    private function events(EveningPlan $plan, string $seed, Pack $pack): iterable
+    private function events(Channel $channel, EveningPlan $plan, string $seed, Pack $pack): iterable
     {
         return $plan->replay === null
             ? (new Crowd($plan->crowd, $pack, $seed, $plan->words))->events($plan->start)
-            : (new Replay($plan->replay, $pack))->events();
+            : (new Replay($channel->id, $plan->replay, $pack))->events();
     }
 
     /**
      * @return array{array<string, array{least: float|int, middle: float|int, most: float|int}>, bool} and whether it
      *     was stopped
      */
-    private function ranges(RehearsalRow $row, EveningRun $run, EveningPlan $plan, Pack $pack, Evening $first): array
-    {
+    private function ranges(
+        Channel $channel,
+        RehearsalRow $row,
+        EveningRun $run,
+        EveningPlan $plan,
+        Pack $pack,
+        Evening $first,
+    ): array {
         $runs = [EveningReport::figures($first)];
         for ($more = 1; $more < $plan->seeds; $more++) {
             RehearsalRow::query()->whereKey($row->id)->update(['done' => $more]);
             if ($this->isStopping($row)) {
                 return [Ranges::of(self::decoded($runs)), true];
             }
-            $runs[] = EveningReport::figures($this->evening($run, $plan, "{$plan->seed} $more", $pack));
+            $runs[] = EveningReport::figures(
+                $this->evening($channel, $run, $plan, "{$plan->seed} $more", $pack),
+            );
         }
 
         return [Ranges::of(self::decoded($runs)), false];

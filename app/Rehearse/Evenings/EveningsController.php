@@ -8,16 +8,15 @@ use App\Models\Channel;
 use App\Models\RehearsalRow;
 use App\Models\User;
 use App\Publish\Editions;
-use DateTimeZone;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\File;
 use SilverParrot\Figures\EveningReport;
 use SilverParrot\Rehearsal\Crowd\CrowdPreset;
+use SilverParrot\Rehearsal\RehearsalKind;
 use SilverParrot\Source\Fold;
 
 /** Evenings with a crowd: what it is like, how far it is, and the picture of what it came to. */
@@ -61,7 +60,7 @@ final readonly class EveningsController
 
     public function show(Request $request, Channel $channel, RehearsalRow $rehearsal): View
     {
-        if ($rehearsal->kind === 'night') {
+        if ($rehearsal->kind === RehearsalKind::Night) {
             return view('rehearse.night', ['channel' => $channel, 'row' => $rehearsal]);
         }
 
@@ -71,7 +70,7 @@ final readonly class EveningsController
             'others' => $channel
                 ->rehearsals()
                 ->select(['id', 'title', 'options', 'created_at'])
-                ->whereNot('kind', 'night')
+                ->whereNot('kind', RehearsalKind::Night)
                 ->whereKeyNot($rehearsal->id)
                 ->whereNotNull('result')
                 ->orderByDesc('id')
@@ -84,7 +83,7 @@ final readonly class EveningsController
     /** The picture alone, as it is zoomed and filtered. */
     public function picture(Request $request, Channel $channel, RehearsalRow $rehearsal): View
     {
-        abort_if($rehearsal->result === null || $rehearsal->kind === 'night', 404);
+        abort_unless($rehearsal->isDrawn(), 404);
 
         return view('rehearse.partials.picture', ['channel' => $channel, 'row' => $rehearsal] + $this->drawn(
             $request,
@@ -106,7 +105,7 @@ final readonly class EveningsController
             'heard' => EveningPicture::linesBefore($rehearsal->result ?? [], $mark->millis) > Evenings::HEARD_AGAIN
                 ? null
                 : $this->evenings->moment($channel, $rehearsal, $mark->event)?->heard,
-            'start' => EveningPlan::of($rehearsal->options)->start,
+            'clock' => EveningClock::of($rehearsal, $channel->zone),
         ]);
     }
 
@@ -133,12 +132,7 @@ final readonly class EveningsController
 
     public function destroy(Channel $channel, RehearsalRow $rehearsal): RedirectResponse
     {
-        $this->evenings->stop($rehearsal);
-        $replay = EveningPlan::of($rehearsal->options)->replay;
-        if ($replay !== null) {
-            File::delete(LogFiles::of($replay->file));
-        }
-        $channel->rehearsals()->whereKey($rehearsal->id)->delete();
+        $this->evenings->forget($rehearsal);
 
         return redirect()->route('rehearse.crowd', $channel)->with('notice', 'The rehearsal is deleted.');
     }
@@ -146,9 +140,9 @@ final readonly class EveningsController
     /** The whole report, to keep or to print. */
     public function report(Request $request, Channel $channel, RehearsalRow $rehearsal): JsonResponse|View
     {
-        abort_if($rehearsal->result === null || $rehearsal->kind === 'night', 404);
+        abort_unless($rehearsal->isDrawn(), 404);
         $report = ['format' => EveningReport::FORMAT, 'version' => EveningReport::VERSION]
-            + EveningPicture::without($rehearsal->result);
+            + EveningPicture::without($rehearsal->result ?? []);
 
         return $request->query('as') === 'page'
             ? view('rehearse.report', ['report' => $report, 'title' => $rehearsal->title])
@@ -162,14 +156,16 @@ final readonly class EveningsController
     private function drawn(Request $request, Channel $channel, RehearsalRow $row): array
     {
         if ($row->result === null) {
-            return ['view' => null, 'drawing' => null, 'rows' => []];
+            return ['view' => null, 'drawing' => null, 'rows' => [], 'clock' => null];
         }
         $length = is_int($row->result['length'] ?? null) ? $row->result['length'] : 1;
         $view = PictureView::read($request, $length);
+        $clock = EveningClock::of($row, $channel->zone);
 
         return [
             'view' => $view,
-            'drawing' => EveningDrawing::of($row, $view, new DateTimeZone($channel->zone), $channel->profile()),
+            'drawing' => EveningDrawing::of($row, $view, $clock, $channel->profile()),
+            'clock' => $clock,
             'rows' => MarkRows::all($view->filtered(MarkRows::of($row))->limit(self::ROWS)),
         ];
     }

@@ -9,12 +9,19 @@ use App\Models\RehearsalRow;
 use App\Models\User;
 use Generator;
 use Illuminate\Support\Facades\File;
+use Illuminate\Support\Str;
 
-/** Chat logs that were brought: one that waits for each person, and those of rehearsals as long as these are kept. */
+/**
+ * Chat logs that were brought, in a folder for each channel: one that waits for each person, and those of rehearsals as
+ * long as these are kept.
+ */
 final class LogFiles
 {
     /** Bytes of one. */
     public const LARGEST = 200_000_000;
+
+    /** Bytes of all that are kept for the rehearsals of a channel. */
+    public const TOGETHER = 1_000_000_000;
 
     /** Bytes of one part that a page sends. */
     public const PART = 4_000_000;
@@ -27,7 +34,7 @@ final class LogFiles
 
     public static function waiting(Channel $channel, User $user): string
     {
-        return self::folder()."/waiting-{$channel->id}-{$user->id}.log";
+        return self::folder($channel->id)."/waiting-{$user->id}.log";
     }
 
     /**
@@ -53,9 +60,46 @@ final class LogFiles
         return $there + strlen($part);
     }
 
-    public static function of(string $name): string
+    public static function of(int $channel, string $name): string
     {
-        return self::folder().'/'.basename($name);
+        return self::folder($channel).'/'.basename($name);
+    }
+
+    /** One that waits is one of a rehearsal from here on. @return string its name */
+    public static function take(Channel $channel, User $user): string
+    {
+        $name = Str::ulid().'.log';
+        File::move(self::waiting($channel, $user), self::of($channel->id, $name));
+
+        return $name;
+    }
+
+    /** Its rehearsal came to nothing: it waits again. */
+    public static function giveBack(Channel $channel, User $user, string $name): void
+    {
+        File::move(self::of($channel->id, $name), self::waiting($channel, $user));
+    }
+
+    /** Whether one more of so many bytes can be kept. */
+    public static function hasRoom(Channel $channel, int $bytes): bool
+    {
+        $kept = array_filter(
+            File::glob(self::folder($channel->id).'/*.log'),
+            static fn (mixed $one): bool => is_string($one) && ! self::isWaiting($one),
+        );
+
+        return array_sum(array_map(filesize(...), $kept)) + $bytes <= self::TOGETHER;
+    }
+
+    public static function forget(int $channel, string $name): void
+    {
+        File::delete(self::of($channel, $name));
+    }
+
+    /** Those that wait too. */
+    public static function forgetAll(int $channel): void
+    {
+        File::deleteDirectory(self::folder($channel));
     }
 
     /** @return Generator<int, string> UTF-8, each bounded */
@@ -94,17 +138,26 @@ final class LogFiles
     /** Those of rehearsals that are gone, and those that nobody came back for. */
     public static function forgetOld(): void
     {
-        foreach (File::glob(self::folder().'/*.log') as $old) {
-            $isWaiting = is_string($old) && str_starts_with(basename($old), 'waiting-');
-            $keeps = $isWaiting ? self::WAITS : (RehearsalRow::DAYS + 1) * 86_400;
+        foreach (File::glob(self::all().'/*/*.log') as $old) {
+            $keeps = is_string($old) && self::isWaiting($old) ? self::WAITS : (RehearsalRow::DAYS + 1) * 86_400;
             if (is_string($old) && (int) filemtime($old) < time() - $keeps) {
                 File::delete($old);
             }
         }
     }
 
-    private static function folder(): string
+    private static function isWaiting(string $file): bool
     {
-        return storage_path('app/private/logs-of-chats');
+        return str_starts_with(basename($file), 'waiting-');
+    }
+
+    private static function folder(int $channel): string
+    {
+        return self::all()."/$channel";
+    }
+
+    private static function all(): string
+    {
+        return config()->string('rehearsals.logs');
     }
 }

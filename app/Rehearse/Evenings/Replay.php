@@ -25,8 +25,11 @@ final class Replay
 
     private readonly OpenQuestions $questions;
 
-    public function __construct(private readonly ReplayPlan $plan, private readonly Pack $pack)
-    {
+    public function __construct(
+        private readonly int $channel,
+        private readonly ReplayPlan $plan,
+        private readonly Pack $pack,
+    ) {
         $this->reader = $plan->reader(array_map(static fn (CastMember $one): Person => $one->person(), $pack->cast));
         $this->guess = new TalkerGuess;
         $this->questions = new OpenQuestions;
@@ -35,7 +38,7 @@ final class Replay
     /** @return Generator<int, ChatLine> */
     public function events(): Generator
     {
-        foreach ($this->reader->lines(LogFiles::lines(LogFiles::of($this->plan->file))) as $line) {
+        foreach ($this->reader->lines(LogFiles::lines(LogFiles::of($this->channel, $this->plan->file))) as $line) {
             $this->guess->take($line);
             yield $line;
         }
@@ -71,6 +74,7 @@ final class Replay
             'read' => $this->reader->read,
             'unread' => $this->reader->unread,
             'shown' => $this->reader->shown,
+            'beyond' => $this->reader->beyond,
             'backwards' => $this->reader->backwards,
             'talkers' => $talkers,
             'questions' => $this->questions->groups($this->pack),

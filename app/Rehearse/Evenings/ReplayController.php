@@ -8,14 +8,13 @@ use App\Models\Channel;
 use App\Models\User;
 use App\Publish\Editions;
 use DateTimeImmutable;
+use DateTimeZone;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\File;
-use Illuminate\Support\Str;
 use SilverParrot\Chat\Zones;
 use SilverParrot\Rehearsal\Crowd\CrowdDescription;
 use SilverParrot\Rehearsal\Replay\Forms\TableForm;
@@ -98,10 +97,15 @@ final readonly class ReplayController
                 'form' => 'No line of it can be read so: choose another form.',
             ]);
         }
-        $bytes = max(1, array_sum(array_map(strlen(...), $lines)) + count($lines));
-        $kept = Str::ulid().'.log';
-        File::move($waiting, LogFiles::of($kept));
-        $about = (int) round(filesize(LogFiles::of($kept)) / ($bytes / count($lines)));
+        $bytes = (int) filesize($waiting);
+        if (! LogFiles::hasRoom($channel, $bytes)) {
+            return redirect()->route('rehearse.replay', $channel)->withErrors([
+                'form' => 'The logs of this channel fill 1 GB: delete a rehearsal of one first.',
+            ]);
+        }
+        $looked = max(1, array_sum(array_map(strlen(...), $lines)) + count($lines));
+        $about = (int) round($bytes / ($looked / count($lines)));
+        $kept = LogFiles::take($channel, $user);
         $row = $this->evenings->begin($channel, $user, new EveningPlan(
             new CrowdDescription(1, 1, max(1, $about)),
             $channel->seed,
@@ -120,11 +124,15 @@ final readonly class ReplayController
             ),
         ));
 
-        return $row === null
-            ? redirect()->route('rehearse.replay', $channel)->withErrors([
+        if ($row === null) {
+            LogFiles::giveBack($channel, $user, $kept);
+
+            return redirect()->route('rehearse.replay', $channel)->withErrors([
                 'form' => 'So many rehearsals are under way already: wait for one, or stop it.',
-            ])
-            : redirect()->route('rehearse.evening', [$channel, $row]);
+            ]);
+        }
+
+        return redirect()->route('rehearse.evening', [$channel, $row]);
     }
 
     /** The air's own log, answer beside answer. */
@@ -175,7 +183,7 @@ final readonly class ReplayController
         foreach ($reader->lines($lines) as $line) {
             if (count($read) < self::SHOWN) {
                 $read[] = [
-                    $line->at->in(new \DateTimeZone($plan->zone))->format('j M Y, H:i:s'),
+                    $line->at->in(new DateTimeZone($plan->zone))->format('j M Y, H:i:s'),
                     $line->by->name,
                     $line->text,
                 ];

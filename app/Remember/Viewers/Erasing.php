@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Remember\Viewers;
 
 use App\Models\Channel;
+use App\Rehearse\Evenings\LogFiles;
 use App\Storage\Viewers;
 use Illuminate\Database\Connection;
 use SilverParrot\Memory\QuoteSearch;
@@ -27,7 +28,7 @@ final readonly class Erasing
 
     public function of(Channel $channel, int $number): bool
     {
-        return $this->connection->transaction(function () use ($channel, $number): bool {
+        $isGone = $this->connection->transaction(function () use ($channel, $number): bool {
             $this->connection->selectOne('SELECT id FROM channels WHERE id = ? FOR UPDATE', [$channel->id]);
             /** @var object{service: string, service_id: string, login: string, name: string}|null $row */
             $row = $this->connection->selectOne(
@@ -53,6 +54,11 @@ final readonly class Erasing
 
             return true;
         });
+        if ($isGone) {
+            LogFiles::forgetAll($channel->id);
+        }
+
+        return $isGone;
     }
 
     /** Whoever was erased before and came back with a backup goes again. */

@@ -28,6 +28,9 @@ final class LogReader
     /** How far a time without a day goes back until it is of the next day: in milliseconds. */
     private const MIDNIGHT = 6 * 3_600_000;
 
+    /** What is written longer than this after the first line is left out: a month, in milliseconds. */
+    public const LONGEST = 31 * 86_400_000;
+
     private const MARKS = '/\x01(?:ACTION )?|[\x00-\x08\x0B-\x1F\x7F]/';
 
     /** Names that are replaced; those behind have none of their own. */
@@ -36,6 +39,9 @@ final class LogReader
     public int $read = 0;
 
     public int $unread = 0;
+
+    /** Lines that were left out, since they lie too far behind the first. */
+    public int $beyond = 0;
 
     /** Lines that went back in time, and were set to the line before them. */
     public int $backwards = 0;
@@ -50,6 +56,8 @@ final class LogReader
     private array $day;
 
     private ?int $last = null;
+
+    private ?int $first = null;
 
     /**
      * @param  array{int, int, int}  $day  of times that have none, at the beginning
@@ -98,13 +106,20 @@ final class LogReader
             if (! $read->isSaid) {
                 continue;
             }
+            $millis = $this->moment($read->at);
+            $this->first ??= $millis;
+            if ($millis - $this->first > self::LONGEST) {
+                $this->beyond++;
+
+                continue;
+            }
             $this->read++;
 
             yield new ChatLine(
                 "line $number",
                 $this->person($read->name),
                 $this->text($read->text),
-                new Moment($this->moment($read->at)),
+                new Moment($millis),
             );
         }
     }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature\Rehearse;
 
 use App\Models\RehearsalRow;
+use App\Models\Viewer;
 use App\Publish\Editions;
 use App\Rehearse\Evenings\Evenings;
 use App\Rehearse\Evenings\HearEvening;
 use App\Rehearse\Evenings\LogFiles;
+use App\Remember\Viewers\Erasing;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
@@ -29,7 +32,7 @@ final class ReplayTest extends TestCase
 
     protected function tearDown(): void
     {
-        File::deleteDirectory(dirname(LogFiles::of('x')));
+        File::deleteDirectory(config()->string('rehearsals.logs'));
         parent::tearDown();
     }
 
@@ -90,6 +93,87 @@ final class ReplayTest extends TestCase
         $this->get(route('rehearse.evening.moment', [$this->cove, $row, $mark]))
             ->assertOk()
             ->assertSee('was triggered');
+    }
+
+    public function test_a_log_that_cannot_be_heard_now_waits_on(): void
+    {
+        $this->bring(self::log());
+        $waiting = LogFiles::waiting($this->cove, $this->wren);
+        foreach (range(1, Evenings::OPEN) as $hours) {
+            $this->post(route('rehearse.night', $this->cove), ['hours' => $hours])->assertSessionHasNoErrors();
+        }
+        $hear = fn () => $this->post(route('rehearse.replay.store', $this->cove), ['form' => 'plain']);
+        $hear()->assertSessionHasErrors([
+            'form' => 'So many rehearsals are under way already: wait for one, or stop it.',
+        ]);
+        self::assertStringEqualsFile($waiting, self::log());
+        RehearsalRow::query()->update(['state' => RehearsalState::Done]);
+        // A file with a hole: it has its size, and takes no room.
+        $large = fopen(LogFiles::of($this->cove->id, 'large.log'), 'wb');
+        self::assertNotFalse($large);
+        ftruncate($large, LogFiles::TOGETHER);
+        fclose($large);
+        $hear()->assertSessionHasErrors([
+            'form' => 'The logs of this channel fill 1 GB: delete a rehearsal of one first.',
+        ]);
+        self::assertStringEqualsFile($waiting, self::log());
+        LogFiles::forget($this->cove->id, 'large.log');
+        $hear()->assertSessionHasNoErrors();
+        self::assertFileDoesNotExist($waiting);
+    }
+
+    public function test_logs_go_with_their_rehearsals_and_with_whoever_is_forgotten(): void
+    {
+        $row = $this->heard([]);
+        $file = LogFiles::of($this->cove->id, $row->options['replay']['file']);
+        self::assertFileExists($file);
+        $this->delete(route('rehearse.evening.destroy', [$this->cove, $row]))->assertRedirect();
+        self::assertFileDoesNotExist($file);
+        $row = $this->heard([]);
+        $this->bring(self::log());
+        $viewer = Viewer::query()->where('channel_id', $this->cove->id)->firstOrFail();
+        self::assertTrue(app(Erasing::class)->of($this->cove, $viewer->id));
+        self::assertNull($row->fresh());
+        self::assertSame([], File::allFiles(config()->string('rehearsals.logs')));
+    }
+
+    public function test_the_oldest_gives_way_and_one_that_was_deleted_meanwhile_leaves_nothing(): void
+    {
+        $first = $this->heard([]);
+        $file = LogFiles::of($this->cove->id, $first->options['replay']['file']);
+        $columns = ['options' => '{}'] + array_diff_key($first->getAttributes(), ['id' => true]);
+        RehearsalRow::query()->insert(array_fill(0, Evenings::KEPT - 1, $columns));
+        $this->post(route('rehearse.night', $this->cove), ['hours' => '1'])->assertSessionHasNoErrors();
+        self::assertNull($first->fresh());
+        self::assertFileDoesNotExist($file);
+        self::assertSame(Evenings::KEPT, $this->cove->rehearsals()->count());
+        $this->bring(self::log());
+        $this->post(route('rehearse.replay.store', $this->cove), ['form' => 'plain'])->assertSessionHasNoErrors();
+        $row = RehearsalRow::query()->latest('id')->firstOrFail();
+        DB::listen(static function (QueryExecuted $query) use ($row): void {
+            $begins = in_array(RehearsalState::Running->value, $query->bindings, true);
+            if ($begins && str_contains($query->sql, 'rehearsals')) {
+                RehearsalRow::query()->whereKey($row->id)->delete();
+            }
+        });
+        app(Evenings::class)->hear($row);
+        self::assertNull($row->fresh());
+        self::assertSame(0, DB::table('rehearsal_marks')->where('rehearsal_id', $row->id)->count());
+    }
+
+    public function test_a_log_of_weeks_says_which_day_it_is_and_what_was_left_out(): void
+    {
+        $this->bring("2026-11-01 20:00 odo: !dry\n2026-11-28 20:00 odo: !dry\n2027-03-01 20:00 odo: !dry\n");
+        $this->post(route('rehearse.replay.store', $this->cove), ['form' => 'plain', 'zone' => 'UTC'])
+            ->assertSessionHasNoErrors();
+        $row = RehearsalRow::query()->latest('id')->firstOrFail();
+        app(Evenings::class)->hear($row);
+        self::assertSame(RehearsalState::Done, $row->refresh()->state, (string) $row->trouble);
+        $this->get(route('rehearse.evening', [$this->cove, $row]))
+            ->assertOk()
+            ->assertSee('One line was written more than 31 days after the first, and left out.')
+            ->assertSee('28 Nov, 20:00:00')
+            ->assertSeeInOrder(['>1 Nov<', '>4 Nov<', '>28 Nov<'], false);
     }
 
     public function test_a_table_is_read_by_the_columns_that_were_chosen(): void

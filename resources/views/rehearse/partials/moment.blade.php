@@ -1,6 +1,5 @@
-@php($zone = new DateTimeZone($channel->zone))
 <h2>Why</h2>
-<p><time>{{ $start->plusMillis($mark->millis)->in($zone)->format('H:i:s') }}</time> <b dir="auto">{{ $mark->person }}</b> <span dir="auto">{{ $mark->text }}</span></p>
+<p><time>{{ $clock->at($mark->millis) }}</time> <b dir="auto">{{ $mark->person }}</b> <span dir="auto">{{ $mark->text }}</span></p>
 @foreach ($heard?->outcome->texts() ?? [] as $text)<div class="saying-line"><x-saying :$text :$channel/></div>@endforeach
 @if ($heard === null)
     @foreach (array_filter(explode("\n", $mark->said)) as $text)<div class="saying-line"><x-saying :$text :$channel/></div>@endforeach

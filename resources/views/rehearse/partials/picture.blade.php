@@ -12,7 +12,7 @@
         <span class="zoom" role="group" aria-label="Zoom">
             @foreach (['nearer' => ['closer', $view->nearer(), '+'], 'farther' => ['farther', $view->farther(), '−'], 'earlier' => ['earlier', $view->moved(-0.5), '‹'], 'later' => ['later', $view->moved(0.5), '›'], 'whole' => ['all', $view->whole(), '⤢']] as $key => [$label, $at, $sign])<a class="plain" data-zoom="{{ $key }}" href="{{ $to($at) }}" hx-get="{{ $get($at) }}" hx-target="#evening" hx-swap="outerHTML"><span aria-hidden="true">{{ $sign }}</span> {{ $label }}</a> @endforeach
         </span>
-        <label>of <input dir="auto" name="person" value="{{ $view->person }}" class="blank" size="10" maxlength="60" placeholder="everybody" list="nobody"></label>
+        <label>of <input dir="auto" name="person" value="{{ $view->person }}" class="blank" size="10" maxlength="60" placeholder="everybody"></label>
         <label>what <select name="lane" class="blank"><option value="">everything</option>@foreach ($lanesKnown as $number => $lane)<option value="{{ $number }}" @selected($view->lane === (string) $number)>{{ Str::limit($lane['name'], 30) }}</option>@endforeach</select></label>
         <label>that was <select name="kind" class="blank"><option value="">anything</option>@foreach (MarkKind::cases() as $kind)<option value="{{ $kind->value }}" @selected($view->kind === $kind)>{{ $kind->label() }}</option>@endforeach</select></label>
         <noscript><button class="plain">Show</button></noscript>
@@ -48,7 +48,7 @@
     <p class="small legend"><svg width="14" height="14" aria-hidden="true"><circle cx="7" cy="7" r="4" class="said"></circle></svg> said <svg width="14" height="14" aria-hidden="true"><rect x="5" y="2" width="4" height="10" class="held"></rect></svg> held back by a gate <svg width="14" height="14" aria-hidden="true"><path d="M3 3 l8 8 m0 -8 l-8 8" class="failed"></path></svg> failed <svg width="14" height="14" aria-hidden="true"><path d="M7 1 l6 6 l-6 6 l-6 -6 z" class="happened"></path></svg> happened <svg width="20" height="14" aria-hidden="true"><rect x="1" y="4" width="18" height="6" class="cooldown"></rect></svg> cooldown of the channel{{ $drawing->left > 0 ? ". {$drawing->left} more had little to do, and stand in the table." : '' }}</p>
     <details class="small"><summary>The same as a table</summary>
         <div class="scrolls" tabindex="0" role="group" aria-label="Moments"><table class="moments"><thead><tr><th>Time</th><th>What</th><th>Who</th><th>Line</th><th>What came of it</th></tr></thead>
-            <tbody>@foreach ($rows as $one)<tr><td>{{ App\Rehearse\Evenings\EveningPlan::of($row->options)->start->plusMillis($one->millis)->in(new DateTimeZone($channel->zone))->format('H:i:s') }}</td><td>{{ $lanesKnown[$one->lane]['name'] ?? '' }}</td><td dir="auto">{{ $one->person }}</td><td dir="auto">{{ $one->text }}</td><td dir="auto">{{ $one->kind->label() }}{{ $one->said !== '' ? ': '.$one->said : '' }}{{ $one->why !== '' ? ': '.$one->why : '' }}</td></tr>@endforeach</tbody></table></div>
+            <tbody>@foreach ($rows as $one)<tr><td>{{ $clock->at($one->millis) }}</td><td>{{ $lanesKnown[$one->lane]['name'] ?? '' }}</td><td dir="auto">{{ $one->person }}</td><td dir="auto">{{ $one->text }}</td><td dir="auto">{{ $one->kind->label() }}{{ $one->said !== '' ? ': '.$one->said : '' }}{{ $one->why !== '' ? ': '.$one->why : '' }}</td></tr>@endforeach</tbody></table></div>
         @if (count($rows) >= 50)<p>The first 50 of what is looked at: zoom to see others.</p>@endif
     </details>
 </div>
