@@ -23,7 +23,9 @@ use App\Rehearse\Evenings\TalkersController;
 use App\Rehearse\ExpectationController;
 use App\Rehearse\KeepChangesController;
 use App\Rehearse\RehearseController;
+use App\Rehearse\Scripts\CoverageController;
 use App\Rehearse\Scripts\ScriptsController;
+use App\Rehearse\Scripts\SuggestedController;
 use App\Rehearse\TryController;
 use App\Remember\Counters\CounterController;
 use App\Remember\EmotesController;
@@ -214,12 +216,18 @@ Route::prefix('/channels/{channel}')
             Route::post('/publish/chat/stream', [ChatController::class, 'stream'])
                 ->middleware('throttle:streaming')
                 ->name('publish.stream');
+            Route::get('/write/commands/{command}/coverage', CoverageController::class)
+                ->middleware('throttle:trying')
+                ->name('write.coverage');
             Route::get('/write/from-chat', [FromChatController::class, 'index'])->name('write.from-chat');
             Route::get('/rehearse', RehearseController::class)->name('rehearse');
             Route::get('/rehearse/scripts', [ScriptsController::class, 'index'])->name('rehearse.scripts');
             Route::get('/rehearse/scripts/stand', [ScriptsController::class, 'stand'])
                 ->middleware('throttle:trying')
                 ->name('rehearse.scripts.stand');
+            Route::get('/rehearse/scripts/suggest/{command}', [ScriptsController::class, 'suggest'])
+                ->middleware(['throttle:trying', 'one-at-a-time:suggest'])
+                ->name('rehearse.scripts.suggest');
             Route::get('/rehearse/crowd', [EveningsController::class, 'index'])->name('rehearse.crowd');
             Route::get('/rehearse/replay', [ReplayController::class, 'index'])->name('rehearse.replay');
             Route::prefix('/rehearse/evenings/{rehearsal}')->name('rehearse.evening')->group(function (): void {
@@ -288,6 +296,7 @@ Route::prefix('/channels/{channel}')
                     ->middleware(['throttle:trying', 'one-at-a-time:script'])
                     ->name('run');
                 Route::post('/from-chat', [ScriptsController::class, 'fromChat'])->name('from-chat');
+                Route::post('/suggested', SuggestedController::class)->name('suggested');
                 Route::put('/{script}', [ScriptsController::class, 'update'])->name('update');
                 Route::delete('/{script}', [ScriptsController::class, 'destroy'])->name('destroy');
                 Route::post('/{script}/accept', [ScriptsController::class, 'accept'])->name('accept');

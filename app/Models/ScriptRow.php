@@ -16,6 +16,7 @@ use SilverParrot\Pack\Script;
  * @property bool|null $holds  how it ended last; null where it never ran, or was changed since
  * @property string|null $unmet  what did not hold first
  * @property string|null $ran_against  which state of the draft that was
+ * @property list<string>|null $reached  what it came to, as Reach calls it
  */
 final class ScriptRow extends Model
 {
@@ -25,7 +26,7 @@ final class ScriptRow extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['holds' => 'boolean'];
+    protected $casts = ['holds' => 'boolean', 'reached' => 'array'];
 
     public function script(): Script
     {
@@ -42,6 +43,7 @@ final class ScriptRow extends Model
             'holds' => null,
             'unmet' => null,
             'ran_against' => null,
+            'reached' => null,
         ];
     }
 }

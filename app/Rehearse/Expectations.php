@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Collection;
 use SilverParrot\Hearing\TriggerMatch;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Expectation;
+use SilverParrot\Rehearsal\Coverage\Reached;
 use SilverParrot\Rehearsal\ExpectationResult;
 use SilverParrot\Rehearsal\Expected;
 use SilverParrot\Rehearsal\Heard;
@@ -28,10 +29,15 @@ final readonly class Expectations
 
     /**
      * @param  Command|null  $draft  as it is being written; null for as it is saved
+     * @param  Reached|null  $reached  told of what they come to
      * @return array<int, ExpectationResult> by the row's number
      */
-    public function check(Channel $channel, CommandRow $command, ?Command $draft = null): array
-    {
+    public function check(
+        Channel $channel,
+        CommandRow $command,
+        ?Command $draft = null,
+        ?Reached $reached = null,
+    ): array {
         $rows = $command->expectations()->get();
         if ($rows->isEmpty()) {
             return [];
@@ -56,6 +62,7 @@ final readonly class Expectations
                 $one,
                 $channel->profile(),
                 $this->wording,
+                $reached,
             ),
             $asked,
         );

@@ -9,6 +9,7 @@ use App\Models\CommandResponseRow;
 use App\Models\CommandRow;
 use App\Models\EffectRow;
 use App\Rehearse\Expectations;
+use App\Rehearse\Scripts\CommandCoverage;
 use App\Rehearse\TryChat;
 use App\Storage\Assembler;
 use App\Storage\CommandRepository;
@@ -18,6 +19,7 @@ use SilverParrot\Format\CommandFormat;
 use SilverParrot\Format\Differences;
 use SilverParrot\Hearing\CommandSummary;
 use SilverParrot\Pack\Command;
+use SilverParrot\Rehearsal\Coverage\Reached;
 
 /** Everything that stands on a command's page. */
 final readonly class CommandPage
@@ -27,6 +29,7 @@ final readonly class CommandPage
         private Preview $preview,
         private Expectations $expectations,
         private Sentences $sentences,
+        private CommandCoverage $coverage,
     ) {
     }
 
@@ -44,6 +47,10 @@ final readonly class CommandPage
         ?int $revision = null,
         int $line = 0,
     ): View {
+        $reached = new Reached;
+        $holdings = $row === null ? [] : $this->expectations->check($channel, $row, null, $reached);
+        $saved = $row === null ? null : CommandRepository::toCore($row);
+
         return view('write.command', [
             'channel' => $channel,
             'row' => $row,
@@ -67,8 +74,8 @@ final readonly class CommandPage
             'tonight' => now($channel->zone)->subHours(6)->addDay()->setTime(6, 0)->format('Y-m-d\TH:i'),
             'preview' => $this->preview->of($channel, $command, 0, '', ''),
             'tried' => $this->try->run($channel, $this->try->begin($channel, $line), $command, $row?->trigger),
-            'holdings' => $row === null ? [] : $this->expectations->check($channel, $row),
-        ]);
+            'holdings' => $holdings,
+        ] + ($saved === null ? ['marks' => []] : $this->coverage->of($channel, $saved, $reached)));
     }
 
     /** @return array<string, string> the triggers of commands that it runs, by id */

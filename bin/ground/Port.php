@@ -26,6 +26,18 @@ final class Port
         return true;
     }
 
+    /** Whether somebody listens: asked without taking the port, even for a moment, from whoever is about to. */
+    public static function answers(int $port): bool
+    {
+        $socket = @stream_socket_client("tcp://127.0.0.1:$port", $code, $message, 1);
+        if ($socket === false) {
+            return false;
+        }
+        fclose($socket);
+
+        return true;
+    }
+
     /**
      * A free one near a base. Suites that run side by side each have bases of their own (PARROT_PORTS says how far from
      * the usual ones), so that a server which starts again finds the port that it had.

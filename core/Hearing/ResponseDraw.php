@@ -63,7 +63,7 @@ final readonly class ResponseDraw
         $places = $this->closest($this->withWords($places));
         $place = $places[count($places) === 1 ? 0 : $this->drawn($places)];
         if ($this->needed->isEmpty()) {
-            $trace?->drew($place, count($command->responses));
+            $trace?->drew($command, $place);
         }
 
         return $command->responses[$place];

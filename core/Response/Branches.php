@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace SilverParrot\Response;
 
+use SilverParrot\Source\Span;
+
 /** A response as it would be if one branch of a choice were taken, for each branch there is. */
 final class Branches
 {
@@ -35,6 +37,32 @@ final class Branches
         }
 
         return $branches;
+    }
+
+    /**
+     * Where the plain [else] of a choice stands.
+     *
+     * @param  int  $from  characters up to behind its last condition
+     * @return Span|null null where it has none
+     */
+    public static function elseBehind(string $text, int $from): ?Span
+    {
+        $at = $deep = 0;
+        foreach (Segments::of($text) as [$written, $isSlot]) {
+            $begins = $at;
+            $at += mb_strlen($written);
+            $head = $isSlot && $begins >= $from ? self::head($written) : '';
+            if ($deep === 0 && ($head === 'end' || $head === 'else')) {
+                return $head === 'else' ? new Span($begins, $at) : null;
+            }
+            $deep += match ($head) {
+                'when' => 1,
+                'end' => -1,
+                default => 0,
+            };
+        }
+
+        return null;
     }
 
     /**

@@ -2,6 +2,7 @@ import htmx from 'htmx.org';
 import { hearAgain } from './chat.js';
 import { completion } from './complete.js';
 import { Conditions } from './conditions.js';
+import { showCoverage } from './coverage.js';
 import { choiceMatching } from './choices.js';
 import { editorFor } from './editor.js';
 import { openMaker, saveOpenMaker } from './maker.js';
@@ -63,7 +64,11 @@ class CommandPage {
             if (event.target.closest('[data-take-up]')) {
                 this.takeUp();
             }
+            if (event.target.closest('[data-stop-scripts]')) {
+                this.stopScripts();
+            }
         });
+        document.body.addEventListener('htmx:afterSwap', () => this.showCoverage());
         // Readers look at what there is, and change nothing.
         document.addEventListener('parrot:open', ({ detail }) => this.make(detail));
         this.grow();
@@ -169,6 +174,16 @@ class CommandPage {
         }
     }
 
+    /** They go on when the command is saved again, or on their own page. */
+    stopScripts() {
+        const running = document.getElementById('coverage');
+        const stopped = running.cloneNode(true);
+        stopped.setAttribute('hx-trigger', 'parrot:saved from:body');
+        stopped.querySelector('[role="status"]').textContent = 'Stopped.';
+        running.replaceWith(stopped);
+        htmx.process(stopped);
+    }
+
     tell(notice) {
         document.getElementById('notice').replaceChildren(Object.assign(document.createElement('p'), { className: 'notice', textContent: notice }));
     }
@@ -246,8 +261,7 @@ class CommandPage {
         document.getElementById('sentence').textContent = answer.sentence;
         const notes = [];
         for (const [place, editor] of this.editors) {
-            const area = this.form.querySelector(`[data-editor="${place}"]`);
-            const counted = area?.dataset.focus === undefined ? place : `responses/${filled.indexOf(area)}/text`;
+            const counted = this.placeOf(place, filled);
             const found = answer.findings[counted] ?? saidIn(answer.findings, counted) ?? [];
             const findings = [...found].sort((a, b) => Number(a.from) - Number(b.from));
             editor.show(findings);
@@ -266,8 +280,20 @@ class CommandPage {
             jump.hidden = notes.length === 0;
             jump.textContent = notes.length === 1 ? '1 finding' : `${notes.length} findings`;
         }
+        this.showCoverage();
         layNotes();
         this.hearAnew();
+    }
+
+    /** The place of an editor as the command calls it. */
+    placeOf(place, filled) {
+        const area = this.form.querySelector(`[data-editor="${place}"]`);
+        return area?.dataset.focus === undefined ? place : `responses/${filled.indexOf(area)}/text`;
+    }
+
+    showCoverage() {
+        const filled = this.filled();
+        showCoverage([...this.editors].map(([place, editor]) => [place, editor, this.placeOf(place, filled)]));
     }
 
     /** What was tried, and what is expected, follows the text: once nothing more is typed for a moment. */

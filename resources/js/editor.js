@@ -5,6 +5,7 @@ import { setDiagnostics } from '@codemirror/lint';
 import { EditorState } from '@codemirror/state';
 import { EditorView, keymap, placeholder } from '@codemirror/view';
 import { closing } from './closing.js';
+import { unreached } from './coverage.js';
 import { responseLanguage, tags } from './response-language.js';
 
 const nonce = document.querySelector('meta[name=style-nonce]').content;
@@ -38,6 +39,7 @@ export function editorFor(area, extensions = []) {
                 ...extensions,
                 bracketMatching(),
                 closing,
+                unreached,
                 StreamLanguage.define(responseLanguage),
                 syntaxHighlighting(highlight),
                 keymap.of([...completionKeymap, ...defaultKeymap.filter((one) => one.key !== 'Mod-Enter'), ...historyKeymap]),
@@ -70,6 +72,10 @@ export function editorFor(area, extensions = []) {
         view,
         set(text) {
             view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: text } });
+        },
+        /** Where a character stands in the editor's own count. */
+        unit(character) {
+            return Math.min(unit(view.state.doc.toString(), character), view.state.doc.length);
         },
         /** Where on the screen a character stands. */
         heightAt(character) {

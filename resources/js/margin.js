@@ -18,11 +18,11 @@ function heightOf(note, margin) {
     return Math.max(page.top + 8, Math.min(page.bottom - 24, middle)) - margin.getBoundingClientRect().top;
 }
 
-function rule(svg, from, to, side, width) {
+function rule(svg, from, to, side, width, isQuiet) {
     const line = document.createElementNS('http://www.w3.org/2000/svg', 'path');
     const [a, b] = side === 'left' ? [0, 12] : [width, width - 12];
     line.setAttribute('d', `M${a} ${to} L${b} ${from}`);
-    line.setAttribute('class', `rule rule-${side}`);
+    line.setAttribute('class', isQuiet ? 'rule' : `rule rule-${side}`);
     svg.append(line);
 }
 
@@ -60,7 +60,7 @@ export function layNotes() {
         one.note.style.top = `${one.top}px`;
         free = one.top + one.note.offsetHeight + GAP;
         const side = one.note.closest('[data-notes]').dataset.notes;
-        rule(svg, one.top + 14, one.at, side, margin.clientWidth);
+        rule(svg, one.top + 14, one.at, side, margin.clientWidth, one.note.classList.contains('unreached'));
     }
     margin.append(svg);
 }

@@ -15,6 +15,11 @@ final class HarbourProcess
 
     public const PARROT_KEY = 'the-key-of-the-parrot';
 
+    /** In microseconds. */
+    private const LONGEST_START = 60_000_000;
+
+    private const LOOK_EVERY = 25_000;
+
     /** @param  resource  $process */
     private function __construct(private $process, public readonly int $chat, public readonly int $details)
     {
@@ -27,6 +32,19 @@ final class HarbourProcess
 
     /** @param  int  $port  suites that run side by side have ports of their own */
     public static function startNear(int $port, string ...$options): self
+    {
+        // Somebody else may take a port between our look and its own.
+        for ($tries = 0; $tries < 5; $tries++) {
+            $harbour = self::begin($port + 10 * $tries, ...$options);
+            if ($harbour->listens()) {
+                return $harbour;
+            }
+            $harbour->end();
+        }
+        Assert::fail('The harbour does not listen.');
+    }
+
+    private static function begin(int $port, string ...$options): self
     {
         $chat = Port::near($port);
         $details = Port::firstFreeFrom($chat + 1);
@@ -45,11 +63,24 @@ final class HarbourProcess
             ['HARBOUR_KEY' => self::KEY, 'HARBOUR_PARROT_KEY' => self::PARROT_KEY] + getenv(),
         );
         Assert::assertIsResource($process);
-        for ($tries = 0; $tries < 200 && (Port::isFree($chat) || Port::isFree($details)); $tries++) {
-            usleep(25_000);
-        }
 
         return new self($process, $chat, $details);
+    }
+
+    /** As long as it lives it is waited for: a busy machine takes its time. */
+    private function listens(): bool
+    {
+        for ($waited = 0; $waited < self::LONGEST_START; $waited += self::LOOK_EVERY) {
+            if (Port::answers($this->chat) && Port::answers($this->details)) {
+                return proc_get_status($this->process)['running'];
+            }
+            if (! proc_get_status($this->process)['running']) {
+                return false;
+            }
+            usleep(self::LOOK_EVERY);
+        }
+
+        return false;
     }
 
     public function end(): void

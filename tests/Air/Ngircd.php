@@ -89,10 +89,10 @@ final class Ngircd
         );
         Assert::assertIsResource($process);
         $this->process = $process;
-        for ($tries = 0; $tries < 200 && Port::isFree($this->port); $tries++) {
+        for ($tries = 0; $tries < 2_400 && ! Port::answers($this->port); $tries++) {
             usleep(25_000);
         }
-        Assert::assertFalse(Port::isFree($this->port), $this->log());
+        Assert::assertTrue(Port::answers($this->port), $this->log());
     }
 
     public function kill(): void

@@ -85,7 +85,7 @@ try {
         [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['redirect', 1]],
         $pipes,
     );
-    for ($tries = 0; $tries < 200 && Port::isFree($echoPort); $tries++) {
+    for ($tries = 0; $tries < 200 && ! Port::answers($echoPort); $tries++) {
         usleep(25_000);
     }
     sleep(4);

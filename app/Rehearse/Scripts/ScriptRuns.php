@@ -11,6 +11,7 @@ use App\Rehearse\Expectations;
 use App\Storage\Assembler;
 use Illuminate\Support\Facades\DB;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Coverage\Reached;
 use SilverParrot\Rehearsal\Scripts\ReadScript;
 use SilverParrot\Rehearsal\Scripts\ScriptFormat;
 use SilverParrot\Rehearsal\Scripts\ScriptResult;
@@ -33,9 +34,16 @@ final readonly class ScriptRuns
     /** Goes on with those that did not run against the draft as it is. */
     public function goOn(Channel $channel): ScriptsStand
     {
+        $this->advance($channel);
+
+        return $this->stand($channel);
+    }
+
+    public function advance(Channel $channel): void
+    {
         $state = self::state($channel);
         $until = hrtime(true) + self::AT_ONCE;
-        $pack = null;
+        $pack = $run = null;
         foreach ($channel->scripts()->whereNot(
             static fn ($of) => $of->where('ran_against', $state)->whereNotNull('ran_against'),
         )->get() as $row) {
@@ -43,22 +51,36 @@ final readonly class ScriptRuns
                 break;
             }
             $pack ??= $this->assembler->pack($channel);
-            $this->run($channel, $row, $pack, $state);
+            $run ??= new ScriptRun($pack, $channel->profile(), $this->wording);
+            $this->run($channel, $row, $pack, $run, $state);
         }
-
-        return $this->stand($channel);
     }
 
-    /** How all stand, as far as they have run. */
+    /** How all stand, as far as they have run, with the replies that are kept as expected. */
     public function stand(Channel $channel): ScriptsStand
+    {
+        $scripts = $this->scripts($channel);
+        $reached = new Reached;
+        $reached->keys = $scripts->reached;
+        $replies = $this->replies($channel, $reached);
+
+        return new ScriptsStand($scripts->scripts, $scripts->left, $replies, $reached->keys);
+    }
+
+    /** How scripts stand, as far as they have run. */
+    public function scripts(Channel $channel): ScriptsStand
     {
         $state = self::state($channel);
         $all = $channel->scripts()->get();
+        $reached = [];
+        foreach ($all as $row) {
+            $reached += array_fill_keys($row->reached ?? [], true);
+        }
 
         return new ScriptsStand(
             $all->all(),
             $all->filter(static fn (ScriptRow $row): bool => $row->ran_against !== $state)->count(),
-            $this->replies($channel),
+            reached: $reached,
         );
     }
 
@@ -70,23 +92,29 @@ final readonly class ScriptRuns
         );
     }
 
-    private function run(Channel $channel, ScriptRow $row, Pack $pack, string $state): void
+    private function run(Channel $channel, ScriptRow $row, Pack $pack, ScriptRun $run, string $state): void
     {
         [$script, $findings] = ScriptFormat::read($row->text, $pack);
-        $unmet = $findings === [] ? null : $findings[0]->sentence();
-        if ($unmet === null && $script !== null) {
-            $first = (new ScriptRun($pack, $channel->profile(), $this->wording))->of($script)->firstUnmet()?->unmet;
-            $unmet = $first === null ? null : $this->wording->of($first);
-        }
+        $result = $findings === [] && $script !== null ? $run->of($script, true) : null;
+        $first = $result?->firstUnmet()?->unmet;
+        $unmet = match (true) {
+            $findings !== [] => $findings[0]->sentence(),
+            $first !== null => $this->wording->of($first),
+            default => null,
+        };
         ScriptRow::query()->whereKey($row->id)->where('channel_id', $channel->id)->update([
             'holds' => $unmet === null,
             'unmet' => $unmet === null ? null : mb_substr($unmet, 0, 300),
             'ran_against' => $state,
+            'reached' => json_encode(
+                $result === null ? [] : array_keys(Reached::in($result->heard)->keys),
+                JSON_THROW_ON_ERROR,
+            ),
         ]);
     }
 
     /** @return array<int, array{command: CommandRow, kept: int, broken: int}> replies that were kept as expected */
-    private function replies(Channel $channel): array
+    private function replies(Channel $channel, Reached $reached): array
     {
         $replies = [];
         $until = hrtime(true) + self::AT_ONCE;
@@ -94,7 +122,7 @@ final readonly class ScriptRuns
             if (hrtime(true) > $until) {
                 break;
             }
-            $checked = $this->expectations->check($channel, $command);
+            $checked = $this->expectations->check($channel, $command, null, $reached);
             $replies[$command->id] = [
                 'command' => $command,
                 'kept' => count($checked),

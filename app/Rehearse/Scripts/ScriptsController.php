@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Rehearse\Scripts;
 
 use App\Models\Channel;
+use App\Models\CommandRow;
 use App\Models\ScriptRow;
 use App\Models\User;
 use App\Rehearse\TakenLine;
@@ -13,6 +14,7 @@ use App\Rehearse\TryChat;
 use App\Rehearse\TryController;
 use App\Rehearse\TryState;
 use App\Storage\Assembler;
+use App\Storage\CommandRepository;
 use App\Storage\Definitions\DefinitionHistory;
 use App\Storage\Definitions\Scripts;
 use App\Storage\MemoryRows;
@@ -23,10 +25,14 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use SilverParrot\Pack\Script;
+use SilverParrot\Rehearsal\Coverage\Coverable;
+use SilverParrot\Rehearsal\Coverage\PackCoverage;
 use SilverParrot\Rehearsal\Scripts\ReadScript;
 use SilverParrot\Rehearsal\Scripts\ScriptFormat;
 use SilverParrot\Rehearsal\Scripts\ScriptYaml;
-use SilverParrot\Rehearsal\Scripts\Suggested;
+use SilverParrot\Rehearsal\Suggest\Suggestion;
+use SilverParrot\Rehearsal\Suggest\Suggestions;
+use SilverParrot\Response\ResponseCache;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
@@ -40,24 +46,34 @@ final readonly class ScriptsController
         private Assembler $assembler,
         private MemoryRows $memory,
         private Wording $wording,
+        private ResponseCache $prepared,
     ) {
     }
 
     public function index(Request $request, Channel $channel): View
     {
         $row = $channel->scripts()->whereKey($request->integer('script'))->first();
-        $suggested = $row === null ? $this->suggested($request, $channel) : null;
-        $text = old('text', $row->text ?? $suggested ?? self::sample($channel));
+        $text = old('text', $row->text ?? self::sample($channel));
+        $stand = $this->runs->goOn($channel);
 
         return view('rehearse.scripts', [
             'channel' => $channel,
-            'stand' => $this->runs->goOn($channel),
+            'stand' => $stand,
+            'coverage' => PackCoverage::of($this->assembler->pack($channel), $stand->reached, $this->prepared),
             'row' => $row,
-            'isNew' => $row === null && ($request->has('new') || $suggested !== null),
-            'triggers' => self::triggers($channel),
+            'isNew' => $row === null && $request->has('new'),
+            'for' => $row === null ? $channel->commands()->whereKey($request->integer('for'))->first() : null,
+            'triggers' => $triggers = self::triggers($channel),
+            'numbers' => array_flip($triggers),
             'text' => is_string($text) ? $text : '',
             'seen' => DefinitionHistory::revision($channel, new Scripts),
         ] + ($row === null ? ['result' => null] : $this->ran($channel, $row->text)));
+    }
+
+    /** What could be kept for one command: a part of a page, as it takes a while to find. */
+    public function suggest(Channel $channel, CommandRow $command): View
+    {
+        return view('rehearse.partials.suggested', ['channel' => $channel] + $this->suggested($channel, $command));
     }
 
     /** What all came to, as far as they ran: a part of a page that goes on by itself. */
@@ -211,30 +227,31 @@ final readonly class ScriptsController
         ];
     }
 
-    /** @return array<array-key, mixed> by number */
+    /** @return array<int, string> by number */
     private static function triggers(Channel $channel): array
     {
-        return $channel->commands()->whereNot('trigger', '')->orderBy('trigger')->pluck('trigger', 'id')->all();
+        /** @var array<int, string> $triggers */
+        $triggers = $channel->commands()->whereNot('trigger', '')->orderBy('trigger')->pluck('trigger', 'id')->all();
+
+        return $triggers;
     }
 
-    /** A script for the command that was chosen, with what it says now. */
-    private function suggested(Request $request, Channel $channel): ?string
+    /** @return array{trigger: string, list: list<Suggestion>, missing: list<Coverable>} */
+    private function suggested(Channel $channel, CommandRow $row): array
     {
-        $row = $channel->commands()->whereKey($request->integer('for'))->first();
-        if ($row === null) {
-            return null;
-        }
         $pack = $this->assembler->pack($channel);
-        $command = $pack->command($row->trigger);
-        $suggested = new Suggested($pack, $this->memory->copy($channel), $channel->profile(), $this->wording);
-        $script = $command === null ? null : $suggested->of(
+        $command = $pack->command($row->trigger) ?? CommandRepository::toCore($row);
+        $suggestions = new Suggestions(
+            $pack,
+            $this->memory->copy($channel),
+            $channel->profile(),
+            $this->wording,
             $command,
             Moment::of(now()->startOfMinute()),
             $channel->seed,
-            $request->boolean('down'),
         );
 
-        return $script === null ? null : ScriptYaml::of($script);
+        return ['trigger' => $row->trigger, 'list' => $suggestions->all(), 'missing' => $suggestions->missing()];
     }
 
     /** What a new script begins with. */

@@ -54,6 +54,6 @@ final readonly class Harbour implements Server
 
     public function isReady(): bool
     {
-        return ! Port::isFree($this->settings->port('HARBOUR_CHAT_PORT'));
+        return Port::answers($this->settings->port('HARBOUR_CHAT_PORT'));
     }
 }

@@ -8,6 +8,7 @@ use SilverParrot\Chat\Level;
 use SilverParrot\Checks\NoCooldown;
 use SilverParrot\Document\Document;
 use SilverParrot\Document\LevelFormat;
+use SilverParrot\Pack\Gates;
 use SilverParrot\Pack\LevelRule;
 use SilverParrot\Pack\Refusal;
 use SilverParrot\Source\Message;
@@ -156,6 +157,28 @@ final readonly class Cooldown extends GateSetting
                 ? [new CooldownGate(GateScope::Person, $this->person, $this->levels, $this->passes)]
                 : []),
         ];
+    }
+
+    public function closable(Gates $among): array
+    {
+        $rule = $among->get(ForLevels::class)->rule;
+        $levels = $rule->atLeast === null ? $rule->anyOf : [$rule->atLeast];
+        $passes = $this->passes;
+        $isHeld = $passes === null || $levels === [] || array_filter(
+            $levels,
+            static fn (Level $level): bool => $level->value < $passes->value,
+        ) !== [];
+        // One's own is over before everybody's is.
+        $isOwnSeen = $this->person > $this->channel || $this->channel === 0 || array_filter(
+            $this->levels->numbers,
+            fn (int $seconds): bool => $seconds > $this->channel,
+        ) !== [];
+
+        return match (true) {
+            ! $isHeld => [],
+            $isOwnSeen => $this->gates(),
+            default => array_slice($this->gates(), 0, 1),
+        };
     }
 
     public static function checks(): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Document\Document;
+use SilverParrot\Pack\Gates;
 
 /** Whether the command is switched on at all, and not silenced since it was published. */
 final readonly class Enabled extends GateSetting implements Gate
@@ -62,6 +63,11 @@ final readonly class Enabled extends GateSetting implements Gate
     public function gates(): array
     {
         return [$this];
+    }
+
+    public function closable(Gates $among): array
+    {
+        return $this->isOn() ? [] : $this->gates();
     }
 
     public static function checks(): array

@@ -6,6 +6,7 @@ namespace SilverParrot\Hearing\Gates;
 
 use SilverParrot\Checks\Check;
 use SilverParrot\Document\Document;
+use SilverParrot\Pack\Gates;
 use SilverParrot\Pack\GateSetting as PackGateSetting;
 use SilverParrot\Pack\Refusal;
 use SilverParrot\Source\Message;
@@ -61,5 +62,16 @@ abstract readonly class GateSetting extends PackGateSetting
     public function neverCloses(): bool
     {
         return $this->gates() === [];
+    }
+
+    /**
+     * Those of its gates that somebody can find closed.
+     *
+     * @param  Gates  $among  what else is set
+     * @return list<Gate>
+     */
+    public function closable(Gates $among): array
+    {
+        return $this->neverCloses() ? [] : $this->gates();
     }
 }

@@ -78,7 +78,7 @@ final readonly class WhereTyped extends GateSetting implements Gate
 
     public function name(): string
     {
-        return 'typed_in';
+        return 'where it was typed';
     }
 
     public function stand(GateContext $context): Open|GateRefusal

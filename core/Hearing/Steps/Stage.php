@@ -144,7 +144,7 @@ final readonly class Stage
 
     private function filled(string $text): RenderedResponse|EvaluationFailure|null
     {
-        $this->trace?->saysFrom($text);
+        $this->trace?->saysFrom($text, $this->command->id);
         $run = new EvaluationContext(
             $this->world,
             $this->scene,

@@ -12,6 +12,7 @@ use SilverParrot\Lookup\Lookup;
 use SilverParrot\Lookup\ReadingOrigin;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
+use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\SlotTrace;
@@ -30,8 +31,16 @@ final class Trace implements SlotTrace
      */
     private array $entries = [];
 
-    /** The text that is said now. */
+    /** The text that is said now, and the id of the command that says it. */
     private string $source = '';
+
+    private string $command = '';
+
+    /** @var list<array{string, string, Span, bool}> the command, its text, a place in that, and whether it held */
+    private array $places = [];
+
+    /** @var array<string, true> */
+    private array $reached = [];
 
     /** @return list<Entry> */
     public function entries(): array
@@ -50,10 +59,23 @@ final class Trace implements SlotTrace
         return $entries;
     }
 
+    /** @return list<string> what was come to, as Reach calls it */
+    public function reached(): array
+    {
+        $reached = $this->reached;
+        foreach ($this->places as [$command, $text, $span, $holds]) {
+            $reached[Reach::place($command, $text, $span, $holds)] = true;
+        }
+
+        return array_keys($reached);
+    }
+
     /** What came of it later is told with it. */
     public function goesOnWith(self $later): void
     {
         array_push($this->entries, ...$later->entries);
+        array_push($this->places, ...$later->places);
+        $this->reached += $later->reached;
     }
 
     public function heard(ChatLine $line): void
@@ -129,17 +151,24 @@ final class Trace implements SlotTrace
         $this->add(EntryKind::ReplyHeldBack, []);
     }
 
-    public function drew(int $index, int $of): void
+    public function drew(Command $command, int $index): void
     {
+        $of = count($command->responses);
         if ($of > 1) {
             $this->add(EntryKind::Drew, ['number' => (string) ($index + 1), 'of' => (string) $of]);
         }
+        $this->reached[Reach::reply($command->id, $command->responses[$index]->id)] = true;
     }
 
-    /** The text whose slots are told of from here on. */
-    public function saysFrom(string $source): void
+    /**
+     * The text whose slots are told of from here on.
+     *
+     * @param  string  $command  the id of whose it is
+     */
+    public function saysFrom(string $source, string $command): void
     {
         $this->source = $source;
+        $this->command = $command;
     }
 
     public function slot(Span $span, ?string $text, null|bool|int|string|Value $value): void
@@ -163,11 +192,20 @@ final class Trace implements SlotTrace
         ?ReadingOrigin $origin,
     ): void {
         $this->entries[] = new LookedUp($lookup, $request, $value, $origin);
+        if ($value instanceof Gap) {
+            $this->reached[Reach::unanswered($this->command, $lookup->name)] = true;
+        }
     }
 
     public function choice(Span $span, bool $holds): void
     {
         $this->entries[] = [$this->source, $span, $holds];
+        $this->places[] = [$this->command, $this->source, $span, $holds];
+    }
+
+    public function took(Span $span): void
+    {
+        $this->places[] = [$this->command, $this->source, $span, true];
     }
 
     private static function ofChoice(string $source, Span $span, bool $holds): Entry

@@ -10,6 +10,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Levels;
 use SilverParrot\Chat\Person;
+use SilverParrot\Hearing\EventHandler;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Flood;
@@ -24,11 +25,15 @@ use SilverParrot\Source\Wording;
 /** Runs a script against a pack, and looks at what it expects. */
 final readonly class ScriptRun
 {
+    /** What it has read of the pack is read once, however many scripts run. */
+    private EventHandler $handler;
+
     public function __construct(
         private Pack $pack,
-        private ChatProfile $profile,
+        public ChatProfile $profile,
         private Wording $wording = new MessageKeys,
     ) {
+        $this->handler = new EventHandler;
     }
 
     /** @param  bool  $isTraced  whether the whys are wanted too */
@@ -80,7 +85,8 @@ final readonly class ScriptRun
             $script->seed,
             $this->profile,
             $isTraced,
-            wording: $this->wording,
+            $this->handler,
+            $this->wording,
         );
         foreach ($script->cast as $member) {
             $rehearsal->enter($member->person());

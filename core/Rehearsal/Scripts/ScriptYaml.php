@@ -20,7 +20,12 @@ final class ScriptYaml
     /** Nothing that shows nothing, and no blank at the beginning. */
     private const PLAIN = '/^[^\s\p{C}\p{Zl}\p{Zp}][^\p{C}\p{Zl}\p{Zp}]*$/Du';
 
-    public static function of(ReadScript $script): string
+    /**
+     * @param  array<string, mixed>|null  $memory  as MemoryFormat reads it, and beside it $given by key id, in place
+     *     of all that the script begins with in memory: what its cast has stands there already
+     * @param  array<string, null|bool|int|string|array<string, mixed>>  $given
+     */
+    public static function of(ReadScript $script, ?array $memory = null, array $given = []): string
     {
         $situation = $script->situation;
         $start = array_filter([
@@ -36,7 +41,8 @@ final class ScriptYaml
                 ),
                 $situation->answers,
             ),
-            'given' => ExpectationFormat::writeGiven($situation->memory),
+            'memory' => $memory ?? [],
+            'given' => ExpectationFormat::writeGiven($memory === null ? $situation->memory : $given),
             'told' => self::told($script),
         ], static fn (array|bool|string $one): bool => $one !== [] && $one !== false);
         $text = 'format: '.ReadScript::FORMAT."\nversion: 1\ntitle: ".self::scalar($script->title)."\n"

@@ -25,4 +25,7 @@ interface SlotTrace
     ): void;
 
     public function choice(Span $span, bool $holds): void;
+
+    /** One of several was taken: what stands behind an `or`, or one of those to be drawn. */
+    public function took(Span $span): void;
 }

@@ -33,19 +33,18 @@ final readonly class Coalesce extends Expression
     public function prepared(): Closure
     {
         $left = $this->left->prepared();
-        if ($this->right instanceof Literal) {
-            $else = $this->right->value;
-
-            return static fn (EvaluationContext $run): null|bool|int|string|Value => ($value = $left($run)) !== null
-            && self::stands($value)
-                ? $value
-                : $else;
-        }
         $right = $this->right->prepared();
+        $span = $this->right->span();
 
-        return static fn (EvaluationContext $run): null|bool|int|string|Value => self::stands($value = $left($run))
-            ? $value
-            : $right($run);
+        return static function (EvaluationContext $run) use ($left, $right, $span): null|bool|int|string|Value {
+            $value = $left($run);
+            if ($value !== null && self::stands($value)) {
+                return $value;
+            }
+            $run->trace?->took($span);
+
+            return $right($run);
+        };
     }
 
     public function estimate(EstimateContext $in): ValueEstimate

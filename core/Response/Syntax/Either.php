@@ -33,19 +33,20 @@ final readonly class Either extends Expression
     {
         $last = count($this->options) - 1;
         $span = $this->span;
-        $written = array_filter($this->options, static fn (Expression $one): bool => $one instanceof Literal);
-        if (count($written) === count($this->options)) {
-            $values = array_column($written, 'value');
-
-            return static fn (EvaluationContext $run): null|bool|int|string|Value => $values[
-                $run->draw($span)->getInt(0, $last)
-            ];
-        }
+        $spans = array_map(static fn (Expression $one): Span => $one->span(), $this->options);
         $options = array_map(static fn (Expression $one): Closure => $one->prepared(), $this->options);
 
-        return static fn (EvaluationContext $run): null|bool|int|string|Value => $options[
-            $run->draw($span)->getInt(0, $last)
-        ]($run);
+        return static function (EvaluationContext $run) use (
+            $last,
+            $span,
+            $spans,
+            $options,
+        ): null|bool|int|string|Value {
+            $place = $run->draw($span)->getInt(0, $last);
+            $run->trace?->took($spans[$place]);
+
+            return $options[$place]($run);
+        };
     }
 
     public function estimate(EstimateContext $in): ValueEstimate

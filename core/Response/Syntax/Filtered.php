@@ -79,6 +79,7 @@ final readonly class Filtered extends Expression
         }
         $prepared = static fn (Expression $one): Closure => $one->prepared();
         [$arguments, $named] = [array_map($prepared, $this->arguments), array_map($prepared, $this->named)];
+        $spans = array_map(static fn (Expression $one): Span => $one->span(), $this->arguments);
 
         return static function (EvaluationContext $run) use (
             $filter,
@@ -86,6 +87,7 @@ final readonly class Filtered extends Expression
             $standIn,
             $arguments,
             $named,
+            $spans,
         ): null|bool|int|string|Value {
             $value = $before($run);
             if ($value instanceof Gap && ($value->isPending() || $standIn === null)) {
@@ -93,6 +95,9 @@ final readonly class Filtered extends Expression
             }
             if ($standIn?->isNeededFor($value) === false) {
                 return $value;
+            }
+            if ($standIn !== null && $spans !== []) {
+                $run->trace?->took($spans[0]);
             }
             $run->work(Work::steps($filter, $value));
             $given = $givenByName = [];

@@ -5,11 +5,15 @@
             <div class="page-head"><h1>Scripts</h1> @if ($mayWrite)<a class="plain" href="{{ route('rehearse.scripts', ['channel' => $channel, 'new' => 1]) }}#right-page">New script</a>@endif @include('rehearse.partials.pages')</div>
             <p>What must stay true: lines by people at times, and what is expected of them. They run against the draft whenever it changes, and before it is published.</p>
             @include('rehearse.partials.scripts-stand', ['chosen' => $row?->id])
-            @if ($mayWrite && $triggers !== [])<form method="get" action="{{ route('rehearse.scripts', $channel) }}#right-page" class="sentences"><h2 class="group">Suggest a script</h2><p>for <select name="for" class="blank" aria-label="Command">@foreach ($triggers as $number => $trigger)<option value="{{ $number }}" @selected((int) request('for') === $number)>{{ $trigger }}</option>@endforeach</select>, <label><input type="checkbox" name="down" value="1" @checked(request()->boolean('down'))> with its sources down</label> <button class="plain">Suggest</button></p><p class="small">With and without words, with somebody unknown, too soon again, by who may least and who may most. What it says now stands as expected: look whether that is right.</p></form>@endif
+            @if ($mayWrite && $triggers !== [])<form method="get" action="{{ route('rehearse.scripts', $channel) }}#right-page" class="sentences"><h2 class="group">Suggest scripts</h2><p>for <select name="for" class="blank" aria-label="Command">@foreach ($triggers as $number => $trigger)<option value="{{ $number }}" @selected((int) request('for') === $number)>{{ $trigger }}</option>@endforeach</select> <button class="plain">Suggest</button></p><p class="small">Lines that reach each of its branches, closed gates and failing look-ups, found by trying.</p></form>@endif
+            @include('rehearse.partials.coverage')
             @include('partials.changes', ['kind' => 'scripts'])
         </section>
         <section class="page facing" id="right-page" aria-label="One of them">
-            @if ($row !== null || $isNew)
+            @if ($for !== null)
+                <div class="page-head"><h2>Scripts for {{ $for->trigger }}</h2></div>
+                <div hx-get="{{ route('rehearse.scripts.suggest', [$channel, $for]) }}" hx-trigger="load" hx-swap="outerHTML"><p role="status">Trying lines …</p></div>
+            @elseif ($row !== null || $isNew)
                 <div class="page-head"><h2>{{ $row->title ?? 'A new script' }}</h2></div>
                 <form method="post" action="{{ $row === null ? route('rehearse.scripts.store', $channel) : route('rehearse.scripts.update', [$channel, $row]) }}" id="script-form">@csrf @if ($row !== null)@method('put')<input type="hidden" name="seen" value="{{ $seen }}">@endif
                     <label class="visually-hidden" for="script-text">The script</label>

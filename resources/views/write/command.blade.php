@@ -12,7 +12,7 @@
     $responses = $command->responses === [] ? [SilverParrot\Hearing\Steps\Say::response('')] : $command->responses;
 @endphp
 <x-book :title="($isNew ? 'New command' : $command->trigger).' · '.$channel->name" :channel="$channel" room="write" :address="$isNew ? route('write.new', $channel) : route('write.command', [$channel, $row])">
-    <main class="book">
+    <main @class(['book', 'has-notes' => $marks !== []])>
         <section class="page" id="left-page" aria-label="Command">
             @if ($conflict)
                 <div class="conflict" role="alert">
@@ -115,6 +115,7 @@
             </form>
             @if ($mayWrite)<form method="post" action="{{ route('publish.store', $channel) }}" id="publish-this-form">@csrf<input type="hidden" name="chosen" value="1"><input type="hidden" name="back" value="1"><input type="hidden" name="changes[]" value="{{ $row?->stable_id }}"></form>@endif
             @include('rehearse.partials.expectations')
+            @unless ($isNew) @include('write.partials.coverage') @endunless
         </section>
         <aside class="margin" id="margin" aria-label="Findings and whys">
             <div id="findings" class="notes" data-notes="left">
@@ -127,6 +128,7 @@
                     @endforeach
                 </noscript>
             </div>
+            <div id="unreached" class="notes" data-notes="left"></div>
             @include('rehearse.partials.whys', ['heard' => $tried->heard])
         </aside>
         <section class="page facing" id="right-page" aria-label="Reference and simulated chat">

@@ -70,6 +70,8 @@ final class StrangersTest extends TestCase
         'rehearse',
         'rehearse.scripts',
         'rehearse.scripts.stand',
+        'rehearse.scripts.suggest',
+        'write.coverage',
         'rehearse.crowd',
         'rehearse.evening',
         'rehearse.replay',

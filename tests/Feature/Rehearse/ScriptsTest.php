@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Rehearse;
 
+use App\Models\CommandRow;
 use App\Models\ScriptRow;
 use App\Rehearse\Scripts\ScriptRuns;
 use App\Storage\Assembler;
@@ -122,27 +123,98 @@ final class ScriptsTest extends TestCase
             ->assertSessionHasErrors(['text' => 'All scripts together are too long: delete some.']);
     }
 
-    public function test_a_script_is_suggested_for_a_command_with_what_it_says_now_and_holds(): void
+    public function test_scripts_are_suggested_for_a_command_with_what_it_says_now_kept_and_hold(): void
     {
-        $all = ['!tide' => 'No port of that name', '!plank' => 'because: level', '!dry' => 'channel cooldown'];
-        foreach ($all as $trigger => $has) {
+        $command = $this->cove->commands()->where('trigger', '!splinter')->firstOrFail();
+        $this->get(route('rehearse.scripts', ['channel' => $this->cove, 'for' => $command->id]))
+            ->assertOk()
+            ->assertSee(route('rehearse.scripts.suggest', [$this->cove, $command]), false);
+        $texts = $this->suggestedFor($command, 'the closed gate “level”', '[when counter.splinters &gt; 10]');
+        $this->get(route('write.coverage', [$this->cove, $command]))->assertSee('None reaches !splinter yet.');
+        $this->post(route('rehearse.scripts.suggested', $this->cove), ['texts' => $texts])
+            ->assertSessionHasErrors(['chosen' => 'Choose at least one of them.']);
+        $this->post(route('rehearse.scripts.suggested', $this->cove), ['texts' => $texts, 'chosen' => [0]])
+            ->assertSessionHas('notice', 'The script is kept.');
+        $coverage = $this->get(route('write.coverage', [$this->cove, $command]))
+            ->assertSee('The one script holds.')
+            ->assertSee('They reach 3 of 6 in !splinter.')
+            ->assertSee('[when counter.splinters &gt; 10] never holds', false);
+        preg_match('~data-marks="([^"]*)"~', (string) $coverage->getContent(), $marks);
+        $marked = json_decode(html_entity_decode($marks[1] ?? ''), true);
+        self::assertIsArray($marked);
+        [$from, $to] = $marked['responses/0/text']['spans'][0];
+        self::assertSame('[when counter.splinters > 10]', mb_substr(
+            $marked['responses/0/text']['text'],
+            $from,
+            $to - $from,
+        ));
+        $rest = array_keys($texts);
+        $this->post(route('rehearse.scripts.suggested', $this->cove), ['texts' => $texts, 'chosen' => $rest])
+            ->assertSessionHas('notice', count($rest).' scripts are kept.');
+        $this->get(route('write.coverage', [$this->cove, $command]))
+            ->assertSee('hold.')
+            ->assertSee('They reach all of !splinter.')
+            ->assertSee('data-marks="[]"', false);
+        $this->get(route('rehearse.scripts', $this->cove))
+            ->assertSee('What scripts reach')
+            ->assertSee('% of this pack: 6 of');
+        self::assertSame([], array_column(app(ScriptRuns::class)->goOn($this->cove)->broken(), 'unmet'));
+    }
+
+    public function test_what_is_suggested_holds_with_sources_that_are_down_too(): void
+    {
+        foreach (['!tide' => 'the look-up tide down', '!weather' => 'the look-up weather down'] as $trigger => $has) {
             $command = $this->cove->commands()->where('trigger', $trigger)->firstOrFail();
-            foreach ([0, 1] as $down) {
-                $page = $this->get(route('rehearse.scripts', [
-                    'channel' => $this->cove,
-                    'for' => $command->id,
-                    'down' => $down,
-                ]))->assertOk();
-                preg_match('~<textarea[^>]*>(.*?)</textarea>~s', (string) $page->getContent(), $text);
-                $script = html_entity_decode($text[1] ?? '');
-                self::assertStringContainsString('nobody_here', $script);
-                if ($down === 0) {
-                    self::assertStringContainsString($has, $script);
-                }
-                $this->kept($script);
-            }
+            $texts = $this->suggestedFor($command, $has);
+            $this->post(route('rehearse.scripts.suggested', $this->cove), [
+                'texts' => $texts,
+                'chosen' => array_keys($texts),
+            ])->assertSessionHasNoErrors();
         }
         self::assertSame([], array_column(app(ScriptRuns::class)->goOn($this->cove)->broken(), 'unmet'));
+    }
+
+    public function test_what_is_sent_as_suggested_is_read_as_any_script(): void
+    {
+        $this->post(route('rehearse.scripts.suggested', $this->cove), [
+            'texts' => [self::DRY, 'nonsense: true'],
+            'chosen' => [0, 1, 7],
+        ])->assertSessionHasErrors('chosen');
+        self::assertSame(['Dry'], ScriptRow::query()->pluck('title')->all());
+        $this->actingAs($this->person('Bystander'))
+            ->post(route('rehearse.scripts.suggested', $this->cove), ['texts' => [self::DRY], 'chosen' => [0]])
+            ->assertNotFound();
+    }
+
+    public function test_replies_kept_as_expected_reach_too(): void
+    {
+        $command = $this->cove->commands()->where('trigger', '!dry')->firstOrFail();
+        $said = $this->post(route('rehearse.try', $this->cove), [
+            'do' => 'say',
+            'speaker' => 'tamsin',
+            'line' => '!dry',
+            'chat' => '',
+        ])->assertOk();
+        preg_match('/name="chat" value="([^"]*)"/', (string) $said->getContent(), $found);
+        $chat = html_entity_decode($found[1] ?? '', ENT_QUOTES);
+        $this->post(route('rehearse.expect', $this->cove), ['chat' => $chat, 'index' => '0'])->assertOk();
+        $this->get(route('write.command', [$this->cove, $command]))
+            ->assertSee('has-notes')
+            ->assertSee('in !dry.')
+            ->assertSee('[when occasion.leak] always holds');
+    }
+
+    /** @return list<string> */
+    private function suggestedFor(CommandRow $command, string ...$has): array
+    {
+        $page = $this->get(route('rehearse.scripts.suggest', [$this->cove, $command]))->assertOk();
+        foreach ($has as $one) {
+            $page->assertSee($one, false);
+        }
+        preg_match_all('~<textarea name="texts[^>]*>(.*?)</textarea>~s', (string) $page->getContent(), $found);
+        self::assertNotSame([], $found[1]);
+
+        return array_map(html_entity_decode(...), $found[1]);
     }
 
     public function test_what_is_wrong_is_said_with_its_place_and_nothing_typed_is_lost(): void

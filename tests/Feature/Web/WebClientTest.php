@@ -36,7 +36,7 @@ final class WebClientTest extends TestCase
         );
         self::assertIsResource($server);
         self::$server = $server;
-        for ($tries = 0; $tries < 200 && Port::isFree(self::$port); $tries++) {
+        for ($tries = 0; $tries < 2_400 && ! Port::answers(self::$port); $tries++) {
             usleep(25_000);
         }
     }
