@@ -175,7 +175,8 @@ final class CoverageTest extends TestCase
             'responses' => [[
                 'text' => '[add 1 to counter.bells][roll 1 to 50 as luck][when luck > 48]![end]'
                     .'[when words is "aye"]aye[else when counter.bells > 90]late'
-                    .'[else when channel.category is "Varnish"]shiny[else][target or "nobody"][end] [when occasion.leak]wet[end] [list.knots]',
+                    .'[else when channel.category is "Varnish"]shiny[else]'
+                    .'[target or "nobody"][end] [when occasion.leak]wet[end] [list.knots]',
             ]],
             'held' => [['goods' => 'lantern']],
             'hours' => ['from' => '06:00', 'to' => '11:00', 'days' => ['sat', 'sun']],

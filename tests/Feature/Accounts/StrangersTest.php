@@ -164,13 +164,13 @@ final class StrangersTest extends TestCase
         $this->actingAs($own->memberships()->with('user')->firstOrFail()->user);
         $looked = 0;
         foreach ($this->channelRoutes($own) as $name => [$method, $url]) {
-            $kinds = 'commands|undo|cast|members|invitations|editions|lines|evenings|scripts';
+            $kinds = 'commands|undo|cast|members|invitations|editions|lines|evenings|scripts|suggest';
             if (preg_match("~/($kinds)/\\d+~", $url) === 1) {
                 $this->call($method, $url, $this->fields())->assertNotFound();
                 $looked++;
             }
         }
-        self::assertSame(27, $looked);
+        self::assertSame(29, $looked);
         self::assertSame(Demo::commands(), $this->cove->commands()->count());
     }
 
