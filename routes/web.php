@@ -238,7 +238,9 @@ Route::prefix('/channels/{channel}')
                 Route::get('/moment/{mark}', [EveningsController::class, 'moment'])
                     ->middleware(['throttle:trying', 'one-at-a-time:moment'])
                     ->name('.moment');
-                Route::get('/report', [EveningsController::class, 'report'])->name('.report');
+                Route::get('/report', [EveningsController::class, 'report'])
+                    ->middleware('throttle:trying')
+                    ->name('.report');
             });
             Route::post('/rehearse/try', TryController::class)
                 ->middleware(['throttle:trying', 'one-at-a-time:try'])

@@ -81,7 +81,7 @@ final class RehearseCommand extends CoreCommand
             $this->keep($report, $rehearsed, $wording, $views);
         }
         if ($this->option('json') === true) {
-            $this->json($rehearsed->isOfSeeds() ? $rehearsed->told : self::short($rehearsed->told) + [
+            $this->json($rehearsed->isOfSeeds() ? $rehearsed->told : EveningReport::short($rehearsed->told) + [
                 'milliseconds' => intdiv(hrtime(true) - $began, 1_000_000),
             ]);
         } else {
@@ -328,7 +328,7 @@ final class RehearseCommand extends CoreCommand
         $bar = $this->bar(count($seeds));
         $runs = InParallel::map(
             $seeds,
-            fn (string $seed): string => json_encode(['seed' => $seed] + self::short(EveningReport::figures(
+            fn (string $seed): string => json_encode(['seed' => $seed] + EveningReport::short(EveningReport::figures(
                 $this->crowdEvening($pack, $situation, $wording, $crowd, $seed),
             )), JSON_THROW_ON_ERROR),
             static function (int $done) use ($bar): void {
@@ -347,23 +347,6 @@ final class RehearseCommand extends CoreCommand
         $errors = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
 
         return stream_isatty(STDERR) && $this->isTold() ? new ProgressBar($errors, $most) : null;
-    }
-
-    /**
-     * @param  array<string, mixed>  $figures
-     * @return array<string, mixed>
-     */
-    private static function short(array $figures): array
-    {
-        return array_intersect_key($figures, array_flip([
-            'lines',
-            'said',
-            'closed',
-            'failed',
-            'share',
-            'commands',
-            'expectations',
-        ]));
     }
 
     /**
@@ -395,10 +378,7 @@ final class RehearseCommand extends CoreCommand
             'html' => $views->make('rehearse.report', [
                 'report' => self::decoded(json_encode($rehearsed->told, JSON_THROW_ON_ERROR)),
             ])->render(),
-            default => json_encode(
-                $rehearsed->told,
-                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
-            )."\n",
+            default => EveningReport::written($rehearsed->told),
         };
         if (@file_put_contents($this->text('report'), $text) === false) {
             throw BadArgument::unwritable($this->text('report'));
@@ -431,7 +411,7 @@ final class RehearseCommand extends CoreCommand
         }
         if ($rehearsed->heard === [] && $rehearsed->results === []) {
             $told = $rehearsed->told;
-            $this->json($rehearsed->isOfSeeds() ? ['ranges' => $told['ranges']] : self::short($told));
+            $this->json($rehearsed->isOfSeeds() ? ['ranges' => $told['ranges']] : EveningReport::short($told));
         }
     }
 

@@ -79,8 +79,8 @@ final readonly class TakenLines
     private function heardAgain(Channel $channel, int $mark): ?TakenLine
     {
         $row = MarkRows::row($channel, $mark);
-        $event = $row === null ? null : MarkRows::find($row, $mark)?->event;
-        $again = $row === null || $event === null ? null : $this->evenings->moment($channel, $row, $event);
+        $kept = $row === null ? null : MarkRows::find($row, $mark);
+        $again = $row === null || $kept === null ? null : $this->evenings->moment($channel, $row, $kept);
         $heard = $again?->heard->event;
         $by = $heard?->person();
         if ($again === null || $heard === null || $by === null) {

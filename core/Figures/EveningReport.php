@@ -77,6 +77,34 @@ final class EveningReport
         ];
     }
 
+    /** @param  array<string, mixed>  $report */
+    public static function written(array $report): string
+    {
+        return json_encode(
+            $report,
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+        )."\n";
+    }
+
+    /**
+     * Those that are told where nobody wants all of them.
+     *
+     * @param  array<string, mixed>  $figures
+     * @return array<string, mixed>
+     */
+    public static function short(array $figures): array
+    {
+        return array_intersect_key($figures, array_flip([
+            'lines',
+            'said',
+            'closed',
+            'failed',
+            'share',
+            'commands',
+            'expectations',
+        ]));
+    }
+
     /** @return array<string, mixed> with each moment at which the pack had something to do */
     public static function of(Evening $evening, Wording $wording): array
     {

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Figures;
 
 use Closure;
-use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Checkpoint;
 use SilverParrot\Rehearsal\Heard;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
@@ -20,8 +20,11 @@ use SilverParrot\Value\Moment;
 /** A whole evening, heard on a copy of memory. */
 final readonly class EveningRun
 {
-    /** Lines between two looks at whether it is to go on. */
+    /** Events between two looks at whether it is to go on. */
     private const LOOK_EVERY = 500;
+
+    /** Events between two checkpoints: so many are heard again for one moment, at most. */
+    public const CHECKPOINT_EVERY = 5_000;
 
     public function __construct(
         private Pack $pack,
@@ -44,6 +47,7 @@ final readonly class EveningRun
      * @param  int|null  $length  in milliseconds; null up to the last event
      * @param  Closure(int): bool|null  $goesOn  asked now and then with how many lines were heard
      * @param  Closure(Heard): void|null  $each  told of each
+     * @param  Closure(Checkpoint): void|null  $keep  told of each checkpoint; null where none is wanted
      * @return Evening as far as it came
      */
     public function hear(
@@ -53,19 +57,30 @@ final readonly class EveningRun
         ?int $length = null,
         ?Closure $goesOn = null,
         ?Closure $each = null,
+        ?Closure $keep = null,
     ): Evening {
         $rehearsal = $this->rehearsal($seed);
         $evening = new Evening($this->pack, $this->profile, $start);
         $end = $length === null ? null : $start->plusMillis($length);
-        foreach (Runner::each($rehearsal, $events, $start, $end) as $heard) {
+        $last = $number = 0;
+        $between = $keep === null ? null : static function (int $events, Moment $clock) use (
+            $rehearsal,
+            $keep,
+            &$last,
+        ): void {
+            if ($events - $last >= self::CHECKPOINT_EVERY) {
+                $last = $events;
+                $keep($rehearsal->checkpoint($events, $clock->millis));
+            }
+        };
+        foreach (Runner::each($rehearsal, $events, $start, $end, $between) as $heard) {
             $evening->take($heard);
             if ($each !== null) {
                 $each($heard);
             }
             if (
                 $goesOn !== null
-                && $heard->event instanceof ChatLine
-                && $evening->lines % self::LOOK_EVERY === 0
+                && ++$number % self::LOOK_EVERY === 0
                 && ! $goesOn($evening->lines)
             ) {
                 break;
@@ -78,16 +93,29 @@ final readonly class EveningRun
     }
 
     /**
-     * One moment of the same evening with its why: all before it is heard on the way there.
+     * One moment of the same evening with its why: what lies between the nearest checkpoint and it is heard on the way.
      *
      * @param  iterable<Event>  $events  the same as before
      * @param  string  $key  of the event
+     * @param  int|null  $length  in milliseconds, as it was heard
+     * @param  list<Checkpoint>  $before  of the same evening, all from its start up to the one that is nearest
      */
-    public function moment(iterable $events, string $seed, Moment $start, string $key): ?HeardAgain
-    {
+    public function moment(
+        iterable $events,
+        string $seed,
+        Moment $start,
+        string $key,
+        ?int $length = null,
+        array $before = [],
+    ): ?HeardAgain {
         $rehearsal = $this->rehearsal($seed);
         $rehearsal->traceOnly($key);
-        foreach (Runner::each($rehearsal, $events, $start) as $heard) {
+        $from = $before === [] ? null : Checkpoint::joined($before);
+        if ($from !== null) {
+            $rehearsal->resume($from);
+        }
+        $end = $length === null ? null : $start->plusMillis($length);
+        foreach (Runner::each($rehearsal, $events, $start, $end, from: $from) as $heard) {
             if ($heard->event?->key() === $key) {
                 return new HeardAgain($heard, $seed, $rehearsal->given(), $rehearsal->told());
             }

@@ -14,6 +14,9 @@ final class InMemoryStore implements AtHand
 
     private int $tally = 0;
 
+    /** @var array<string, true> what was changed since somebody asked last, by key id */
+    private array $changed = [];
+
     /** @var array<string, null|bool|int|string|array<string, mixed>> what was read beneath, by key id */
     private array $read = [];
 
@@ -59,6 +62,24 @@ final class InMemoryStore implements AtHand
         return $this->read;
     }
 
+    /**
+     * @return array<string, null|bool|int|string|array<string, mixed>> what was changed since this was asked last, by
+     *     key id
+     */
+    public function changed(): array
+    {
+        $changed = array_intersect_key($this->values, $this->changed);
+        $this->changed = [];
+
+        return $changed;
+    }
+
+    /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values  over what is here, by key id */
+    public function put(array $values): void
+    {
+        $this->values = $values + $this->values;
+    }
+
     public function atHand(): ?ViewAtHand
     {
         return $this->isAtHand ? new ViewAtHand($this->at(...)) : null;
@@ -99,6 +120,7 @@ final class InMemoryStore implements AtHand
             foreach ($changes as $change) {
                 // What was cleared is kept as nothing, so that it is not read beneath again.
                 $id = $change->key->id();
+                $this->changed[$id] = true;
                 $before = $this->values[$id] ?? 0;
                 $this->values[$id] = $change->key->kind->isTally() && is_int($before)
                     ? $before + ($change->added ?? 0)

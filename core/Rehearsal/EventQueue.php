@@ -27,6 +27,11 @@ final class EventQueue
         $this->heap->insert([$event->at()->millis, $this->added++, $event]);
     }
 
+    public function isEmpty(): bool
+    {
+        return $this->heap->isEmpty();
+    }
+
     public function at(): ?Moment
     {
         return $this->heap->isEmpty() ? null : $this->heap->top()[2]->at();

@@ -11,6 +11,7 @@ use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Happening;
 use SilverParrot\Chat\Person;
+use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Deeds\PackEdit;
 use SilverParrot\Hearing\Deeds\PackEdits;
 use SilverParrot\Hearing\Driver;
@@ -76,6 +77,9 @@ final class Rehearsal
 
     private ?string $tracedKey = null;
 
+    /** Whether its pack was changed from the chat. */
+    private bool $isEdited = false;
+
     /** Before this, in milliseconds, no timer can be due; null where that has to be looked up. */
     private ?int $quietUntil = null;
 
@@ -118,6 +122,35 @@ final class Rehearsal
     public function found(): array
     {
         return $this->store->beneath();
+    }
+
+    /**
+     * How it stands, beside what the checkpoint before this one holds.
+     *
+     * @param  int  $events  that were heard
+     * @param  int  $clock  the moment of the last of them, in milliseconds since 1970
+     */
+    public function checkpoint(int $events, int $clock): Checkpoint
+    {
+        return new Checkpoint(
+            $events,
+            $clock,
+            $this->store->changed(),
+            $this->service->set,
+            $this->uncounted,
+            $this->isEdited ? PackFormat::write($this->pack) : null,
+        );
+    }
+
+    /** It stands as another stood that was made alike. */
+    public function resume(Checkpoint $at): void
+    {
+        $this->store->put($at->memory);
+        $this->service->set = $at->service;
+        $this->uncounted = $at->uncounted;
+        $this->pack = $at->pack === null ? $this->pack : PackFormat::read($at->pack)[0];
+        $this->isEdited = $at->pack !== null;
+        $this->quietUntil = null;
     }
 
     /** Somebody joins, or comes back with other levels. */
@@ -193,6 +226,7 @@ final class Rehearsal
             return $edited;
         }
         $this->pack = $edited->pack;
+        $this->isEdited = true;
         $this->quietUntil = null;
 
         return ActionDone::with([], $edited->outcome);

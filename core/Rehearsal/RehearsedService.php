@@ -22,7 +22,7 @@ use SilverParrot\Value\Value;
 final class RehearsedService implements Readings, TellsOrigins
 {
     /** @var array<string, bool|string|null> by name of the channel's detail */
-    private array $set = [];
+    public array $set = [];
 
     public function __construct(private readonly Readings $given)
     {

@@ -78,6 +78,9 @@ final class Runner
      *
      * @param  iterable<Event>  $events  in the order of their moments
      * @param  Moment|null  $end  up to when timers speak and what is still to come is heard; null for the last event
+     * @param  Closure(int, Moment): void|null  $between  told how many events were heard up to which moment, where
+     *     nothing is still to come of them
+     * @param  Checkpoint|null  $from  where it goes on; null for the start
      * @return Generator<int, Heard>
      */
     public static function each(
@@ -85,13 +88,22 @@ final class Runner
         iterable $events,
         Moment $start,
         ?Moment $end = null,
+        ?Closure $between = null,
+        ?Checkpoint $from = null,
     ): Generator {
         $later = new EventQueue;
-        $clock = $start;
+        $clock = $from === null ? $start : new Moment($from->clock);
+        $number = 0;
         foreach ($events as $event) {
+            if (++$number <= ($from->events ?? 0)) {
+                continue;
+            }
             yield from self::until($rehearsal, $later, $event->at(), $start, $clock);
             $clock = $event->at();
             yield self::heard($rehearsal, $event, $start, $later);
+            if ($between !== null && $later->isEmpty()) {
+                $between($number, $clock);
+            }
         }
         yield from self::until($rehearsal, $later, $end ?? new Moment(PHP_INT_MAX), $start, $clock, $end !== null);
     }

@@ -71,22 +71,6 @@ final class EveningPicture
     }
 
     /**
-     * @param  array<string, mixed>  $result  as it is kept
-     * @return int lines by people before a moment, about
-     */
-    public static function linesBefore(array $result, int $millis): int
-    {
-        $lines = 0;
-        foreach (is_array($result['pieces'] ?? null) ? $result['pieces'] : [] as $piece) {
-            if (is_array($piece) && is_int($piece[0] ?? null) && $millis >= $piece[0] * Evening::PIECE) {
-                $lines += is_int($piece[1] ?? null) ? $piece[1] : 0;
-            }
-        }
-
-        return $lines;
-    }
-
-    /**
      * @param  list<array{int, int}>  $steps
      * @return list<array{int, int}>
      */

@@ -62,6 +62,22 @@ final readonly class EveningPlan
             + ($this->words === [] ? [] : ['words' => $this->words]);
     }
 
+    /** @return string of one of several evenings, counted from 0: numbers follow each other */
+    public function seedOf(int $evening): string
+    {
+        return match (true) {
+            $evening === 0 => $this->seed,
+            strlen($this->seed) < 10 && ctype_digit($this->seed) => (string) ((int) $this->seed + $evening),
+            default => "{$this->seed} $evening",
+        };
+    }
+
+    /** @return int|null milliseconds; null up to the last line of a log */
+    public function length(): ?int
+    {
+        return $this->replay === null ? $this->crowd->length() : null;
+    }
+
     public function kind(): RehearsalKind
     {
         return match (true) {

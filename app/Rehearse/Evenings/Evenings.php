@@ -18,10 +18,9 @@ use SilverParrot\Figures\Evening;
 use SilverParrot\Figures\EveningReport;
 use SilverParrot\Figures\EveningRun;
 use SilverParrot\Figures\HeardAgain;
-use SilverParrot\Figures\Proposal;
-use SilverParrot\Figures\Ranges;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Checkpoint;
 use SilverParrot\Rehearsal\Crowd\Crowd;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\RehearsalState;
@@ -36,8 +35,8 @@ final readonly class Evenings
     /** Rehearsals of one channel that are kept: an older one goes for one more. */
     public const KEPT = 40;
 
-    /** Lines behind which no moment is heard again for a page: it would wait too long. */
-    public const HEARD_AGAIN = 100_000;
+    /** Lines of an evening that is heard again for its whole report. */
+    private const REPORTED_LINES = 200_000;
 
     /** Lines of an evening that is heard again for each advice. */
     private const TRIED_LINES = 20_000;
@@ -51,6 +50,7 @@ final readonly class Evenings
         private MemoryRows $memory,
         private Wording $wording,
         private LastNight $night,
+        private SeveralEvenings $several,
     ) {
     }
 
@@ -144,52 +144,97 @@ final readonly class Evenings
             $channel->profile(),
             $this->wording,
         );
-        $goesOn = $plan->seeds > 1 ? null : $this->goesOn($row);
+        if ($plan->seeds > 1) {
+            // The others may be heard before this one is: with the same pack.
+            RehearsalRow::query()->whereKey($row->id)->update(['pack' => PackFormat::write($pack)]);
+            $this->several->dispatch($row, $plan);
+        }
+        $goesOn = $this->goesOn($row, $plan->seeds === 1);
         $replay = $plan->replay === null ? null : new Replay($channel->id, $plan->replay, $pack);
-        $evening = $replay === null
-            ? $this->evening($channel, $run, $plan, $plan->seed, $pack, $goesOn)
-            : $run->hear($replay->events(), $plan->seed, $plan->start, null, $goesOn, $replay->take(...));
+        $checkpoints = [];
+        $evening = $run->hear(
+            $replay === null ? $this->events($channel, $plan, $plan->seed, $pack) : $replay->events(),
+            $plan->seed,
+            $plan->start,
+            $plan->length(),
+            $goesOn,
+            $replay === null ? null : $replay->take(...),
+            static function (Checkpoint $one) use (&$checkpoints): void {
+                $checkpoints[] = $one;
+            },
+        );
         $result = EveningReport::figures($evening) + EveningPicture::of($evening)
             + ($replay === null ? [] : ['replay' => $replay->told($evening)]);
         $isStopped = $this->isStopping($row);
         if ($evening->lines <= self::TRIED_LINES && ! $isStopped) {
-            $result['advice'] = $this->advice($channel, $plan, $pack, $evening);
+            $result['advice'] = $this->advice($channel, $row, $plan, $pack, $evening);
+            $isStopped = $this->isStopping($row);
         }
-        if ($plan->seeds > 1 && ! $isStopped) {
-            [$ranges, $isStopped] = $this->ranges($channel, $row, $run, $plan, $pack, $evening);
-            $result['ranges'] = $ranges;
-        }
-        DB::transaction(static function () use ($row, $evening, $result, $pack, $isStopped): void {
+        DB::transaction(static function () use (
+            $row,
+            $plan,
+            $evening,
+            $checkpoints,
+            $result,
+            $pack,
+            $isStopped,
+        ): void {
             // Whoever deleted it meanwhile wants nothing of it.
             if (RehearsalRow::query()->whereKey($row->id)->lockForUpdate()->doesntExist()) {
                 return;
             }
             MarkRows::keep($row, $evening);
+            CheckpointRows::keep($row, $plan->start, $checkpoints);
             RehearsalRow::query()->whereKey($row->id)->update([
                 'result' => json_encode($result, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
                 'pack' => PackFormat::write($pack),
                 'found' => json_encode($evening->found, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                'state' => ($isStopped ? RehearsalState::Stopped : RehearsalState::Done)->value,
-                'done' => $isStopped ? DB::raw('done') : DB::raw('total'),
-                'ended_at' => now(),
+                'state' => match (true) {
+                    $isStopped => RehearsalState::Stopped,
+                    $plan->seeds > 1 => RehearsalState::Running,
+                    default => RehearsalState::Done,
+                },
+                'done' => $isStopped || $plan->seeds > 1 ? DB::raw('done') : DB::raw('total'),
+                'ended_at' => $isStopped || $plan->seeds === 1 ? now() : null,
             ]);
         });
+        if ($plan->seeds > 1) {
+            $this->several->keep($row, 0, $evening);
+            $this->several->finish($row);
+        }
     }
 
     /** @return list<array<string, int|string>> each tried by hearing the evening again */
-    private function advice(Channel $channel, EveningPlan $plan, Pack $pack, Evening $evening): array
-    {
-        return array_map(function (Proposal $proposal) use ($channel, $plan, $pack, $evening): array {
+    private function advice(
+        Channel $channel,
+        RehearsalRow $row,
+        EveningPlan $plan,
+        Pack $pack,
+        Evening $evening,
+    ): array {
+        // All is heard by now: what is left is to try what would be better.
+        if ($plan->seeds === 1) {
+            RehearsalRow::query()->whereKey($row->id)->update(['done' => DB::raw('total')]);
+        }
+        $advice = [];
+        foreach (Advice::of($evening, $pack) as $proposal) {
             $situation = EveningRun::live($this->memory->copy($channel, $pack), $plan->start);
             $run = new EveningRun($proposal->pack, $situation, $channel->profile(), $this->wording);
-
-            return $proposal->tried($evening, $run->hear(
+            $again = $run->hear(
                 $this->events($channel, $plan, $plan->seed, $proposal->pack),
                 $plan->seed,
                 $plan->start,
-                $plan->replay === null ? $plan->crowd->length() : null,
-            ));
-        }, Advice::of($evening, $pack));
+                $plan->length(),
+                fn (): bool => ! $this->isStopping($row),
+            );
+            // What was not heard to its end says nothing.
+            if ($this->isStopping($row)) {
+                break;
+            }
+            $advice[] = $proposal->tried($evening, $again);
+        }
+
+        return $advice;
     }
 
     /** The air's own log against the draft. */
@@ -228,7 +273,45 @@ final readonly class Evenings
     }
 
     /** One of its moments, heard again as it was, with its why. */
-    public function moment(Channel $channel, RehearsalRow $row, string $event): ?HeardAgain
+    public function moment(Channel $channel, RehearsalRow $row, KeptMark $mark): ?HeardAgain
+    {
+        $again = $this->again($channel, $row);
+        if ($again === null) {
+            return null;
+        }
+        [$run, $plan, $pack] = $again;
+
+        return $run->moment(
+            $this->events($channel, $plan, $plan->seed, $pack),
+            $plan->seed,
+            $plan->start,
+            $mark->event,
+            $plan->length(),
+            CheckpointRows::before($row, $mark->millis),
+        );
+    }
+
+    /** @return array<string, mixed>|null the report as the command line writes it; null where too much would be heard */
+    public function report(Channel $channel, RehearsalRow $row): ?array
+    {
+        $again = $this->again($channel, $row);
+        $lines = $row->result['lines'] ?? 0;
+        if ($again === null || ! is_int($lines) || $lines > self::REPORTED_LINES) {
+            return null;
+        }
+        [$run, $plan, $pack] = $again;
+        $evening = $run->hear(
+            $this->events($channel, $plan, $plan->seed, $pack),
+            $plan->seed,
+            $plan->start,
+            $plan->length(),
+        );
+
+        return EveningReport::of($evening, $this->wording) + ['expectations' => []];
+    }
+
+    /** @return array{EveningRun, EveningPlan, Pack}|null with what it was heard with; null where it never was */
+    private function again(Channel $channel, RehearsalRow $row): ?array
     {
         if ($row->pack === null) {
             return null;
@@ -245,8 +328,11 @@ final readonly class Evenings
             answers: $now->answers,
         );
 
-        return (new EveningRun($pack, EveningRun::live($then, $plan->start), $channel->profile(), $this->wording))
-            ->moment($this->events($channel, $plan, $plan->seed, $pack), $plan->seed, $plan->start, $event);
+        return [
+            new EveningRun($pack, EveningRun::live($then, $plan->start), $channel->profile(), $this->wording),
+            $plan,
+            $pack,
+        ];
     }
 
     /** @return list<string> */
@@ -258,24 +344,6 @@ final readonly class Evenings
         ));
     }
 
-    /** @param  Closure(int): bool|null  $goesOn */
-    private function evening(
-        Channel $channel,
-        EveningRun $run,
-        EveningPlan $plan,
-        string $seed,
-        Pack $pack,
-        ?Closure $goesOn = null,
-    ): Evening {
-        return $run->hear(
-            $this->events($channel, $plan, $seed, $pack),
-            $seed,
-            $plan->start,
-            $plan->crowd->length(),
-            $goesOn,
-        );
-    }
-
     /** @return iterable<Event> */
     private function events(Channel $channel, EveningPlan $plan, string $seed, Pack $pack): iterable
     {
@@ -285,54 +353,21 @@ final readonly class Evenings
     }
 
     /**
-     * @return array{array<string, array{least: float|int, middle: float|int, most: float|int}>, bool} and whether it
-     *     was stopped
+     * @param  bool  $isCounted  whether its lines are what is noted as done
+     * @return Closure(int): bool
      */
-    private function ranges(
-        Channel $channel,
-        RehearsalRow $row,
-        EveningRun $run,
-        EveningPlan $plan,
-        Pack $pack,
-        Evening $first,
-    ): array {
-        $runs = [EveningReport::figures($first)];
-        for ($more = 1; $more < $plan->seeds; $more++) {
-            RehearsalRow::query()->whereKey($row->id)->update(['done' => $more]);
-            if ($this->isStopping($row)) {
-                return [Ranges::of(self::decoded($runs)), true];
-            }
-            $runs[] = EveningReport::figures(
-                $this->evening($channel, $run, $plan, "{$plan->seed} $more", $pack),
-            );
-        }
-
-        return [Ranges::of(self::decoded($runs)), false];
-    }
-
-    /**
-     * @param  non-empty-list<array<string, mixed>>  $runs
-     * @return non-empty-list<array<string, mixed>>
-     */
-    private static function decoded(array $runs): array
-    {
-        /** @var non-empty-list<array<string, mixed>> $decoded */
-        $decoded = json_decode(json_encode($runs, JSON_THROW_ON_ERROR), true);
-
-        return $decoded;
-    }
-
-    /** @return Closure(int): bool */
-    private function goesOn(RehearsalRow $row): Closure
+    private function goesOn(RehearsalRow $row, bool $isCounted = true): Closure
     {
         $last = hrtime(true);
 
-        return function (int $lines) use ($row, &$last): bool {
+        return function (int $lines) use ($row, $isCounted, &$last): bool {
             if (hrtime(true) - $last < self::NOTE_EVERY) {
                 return true;
             }
             $last = hrtime(true);
-            RehearsalRow::query()->whereKey($row->id)->update(['done' => $lines]);
+            if ($isCounted) {
+                RehearsalRow::query()->whereKey($row->id)->update(['done' => $lines]);
+            }
 
             return ! $this->isStopping($row);
         };

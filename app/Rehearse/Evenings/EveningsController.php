@@ -11,9 +11,9 @@ use App\Publish\Editions;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use SilverParrot\Figures\EveningReport;
 use SilverParrot\Rehearsal\Crowd\CrowdPreset;
 use SilverParrot\Rehearsal\RehearsalKind;
@@ -102,9 +102,7 @@ final readonly class EveningsController
             'channel' => $channel,
             'row' => $rehearsal,
             'mark' => $mark,
-            'heard' => EveningPicture::linesBefore($rehearsal->result ?? [], $mark->millis) > Evenings::HEARD_AGAIN
-                ? null
-                : $this->evenings->moment($channel, $rehearsal, $mark->event)?->heard,
+            'heard' => $this->evenings->moment($channel, $rehearsal, $mark)?->heard,
             'clock' => EveningClock::of($rehearsal, $channel->zone),
         ]);
     }
@@ -138,18 +136,21 @@ final readonly class EveningsController
     }
 
     /** The whole report, to keep or to print. */
-    public function report(Request $request, Channel $channel, RehearsalRow $rehearsal): JsonResponse|View
+    public function report(Request $request, Channel $channel, RehearsalRow $rehearsal): Response|View
     {
         abort_unless($rehearsal->isDrawn(), 404);
-        $report = ['format' => EveningReport::FORMAT, 'version' => EveningReport::VERSION]
+        $figures = ['format' => EveningReport::FORMAT, 'version' => EveningReport::VERSION]
             + EveningPicture::without($rehearsal->result ?? []);
+        if ($request->query('as') === 'page') {
+            return view('rehearse.report', ['report' => $figures, 'title' => $rehearsal->title]);
+        }
+        $runs = SeveralEvenings::reported($rehearsal);
+        // As the command line writes it, to the byte.
+        $report = $runs === []
+            ? $this->evenings->report($channel, $rehearsal) ?? $figures
+            : ['runs' => $runs, 'ranges' => $rehearsal->result['ranges'] ?? []];
 
-        return $request->query('as') === 'page'
-            ? view('rehearse.report', ['report' => $report, 'title' => $rehearsal->title])
-            : response()->json(
-                $report,
-                options: JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
-            );
+        return response(EveningReport::written($report), headers: ['Content-Type' => 'application/json']);
     }
 
     /** @return array<string, mixed> */

@@ -7,11 +7,17 @@ namespace Tests\Feature\Rehearse;
 use App\Accounts\Role;
 use App\Models\RehearsalRow;
 use App\Publish\Editions;
+use App\Rehearse\Evenings\EveningPlan;
 use App\Rehearse\Evenings\Evenings;
 use App\Rehearse\Evenings\HearEvening;
+use App\Rehearse\Evenings\HearMore;
+use App\Rehearse\Evenings\MarkRows;
+use App\Rehearse\Evenings\SeveralEvenings;
 use App\Storage\Backup\Table;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
+use SilverParrot\Rehearsal\Crowd\CrowdFormat;
 use SilverParrot\Rehearsal\RehearsalState;
 use Tests\Feature\Air\OnAir;
 use Tests\Feature\TestCase;
@@ -65,7 +71,8 @@ final class EveningsTest extends TestCase
         $marks = DB::table('rehearsal_marks')->where('rehearsal_id', $one->id)->whereNot('kind', 'happened')->get();
         self::assertGreaterThan(30, $marks->count());
         foreach ($marks->random(6) as $mark) {
-            $again = app(Evenings::class)->moment($this->cove, $one, $mark->event);
+            $kept = MarkRows::find($one, (int) $mark->id);
+            $again = $kept === null ? null : app(Evenings::class)->moment($this->cove, $one, $kept);
             self::assertNotNull($again);
             self::assertSame($mark->said, implode("\n", $again->heard->outcome->texts()));
             self::assertNotSame([], $again->heard->outcome->trace?->entries());
@@ -145,12 +152,78 @@ final class EveningsTest extends TestCase
         $this->get(route('rehearse.evening', [$this->cove, $other]))->assertSee('It was not heard');
     }
 
-    public function test_several_evenings_give_ranges(): void
+    /** In whatever order workers take the parts, and also where one of them takes a part up anew. */
+    public function test_several_evenings_are_heard_in_parts_and_give_ranges(): void
     {
-        $result = $this->heard(['seeds' => '10', 'lines' => '80'] + self::CROWD)->result ?? [];
-        self::assertIsArray($result['ranges'] ?? null);
-        self::assertLessThanOrEqual($result['ranges']['said']['most'], $result['ranges']['said']['least']);
-        self::assertGreaterThan($result['ranges']['said']['least'], $result['ranges']['said']['most']);
+        $row = $this->heard(['seeds' => '10', 'lines' => '80'] + self::CROWD);
+        self::assertSame([RehearsalState::Running, 1], [$row->state, $row->done]);
+        $parts = Queue::pushed(HearMore::class)->all();
+        self::assertCount(2, $parts);
+        foreach ([$parts[1], $parts[0], $parts[1]] as $part) {
+            $part->handle(app(SeveralEvenings::class));
+        }
+        self::assertSame([RehearsalState::Done, 10], [$row->refresh()->state, $row->done]);
+        $ranges = $row->result['ranges'] ?? [];
+        self::assertIsArray($ranges);
+        self::assertGreaterThan($ranges['said']['least'], $ranges['said']['most']);
+        // One of them alone is one of the ten.
+        $alone = $this->heard(['seed' => '12', 'lines' => '80'] + self::CROWD)->result ?? [];
+        self::assertSame($alone['said'], SeveralEvenings::runs($row)[5]['said']);
+        self::assertSame($this->toldByCommandLine($row, '--seeds=7-16'), $this->reported($row));
+    }
+
+    public function test_several_evenings_are_stopped_with_what_was_heard(): void
+    {
+        $row = $this->heard(['seeds' => '10', 'lines' => '80'] + self::CROWD);
+        app(Evenings::class)->stop($row);
+        $parts = Queue::pushed(HearMore::class)->all();
+        $parts[0]->handle(app(SeveralEvenings::class));
+        self::assertSame([RehearsalState::Stopped, 1], [$row->refresh()->state, $row->done]);
+        self::assertArrayHasKey('ranges', $row->result ?? []);
+        $parts[1]->handle(app(SeveralEvenings::class));
+        self::assertSame(1, $row->refresh()->done);
+        app(Evenings::class)->forget($row);
+        $parts[1]->handle(app(SeveralEvenings::class));
+        self::assertSame(0, DB::table('rehearsal_runs')->count());
+    }
+
+    public function test_the_report_is_that_of_the_command_line_to_the_byte(): void
+    {
+        $row = $this->heard(self::CROWD);
+        $report = $this->reported($row);
+        self::assertGreaterThan(20, substr_count($report, '"what"'));
+        self::assertSame($this->toldByCommandLine($row, '--seed=7'), $report);
+    }
+
+    private function reported(RehearsalRow $row): string
+    {
+        return (string) $this->get(route('rehearse.evening.report', [$this->cove, $row]))->assertOk()->getContent();
+    }
+
+    private function toldByCommandLine(RehearsalRow $row, string $seed): string
+    {
+        $plan = EveningPlan::of($row->options);
+        $folder = sys_get_temp_dir().'/report-'.getmypid();
+        @mkdir($folder);
+        $pack = $this->get(route('write.pack.export', $this->cove))->assertOk();
+        file_put_contents("$folder/pack.json", (string) $pack->getContent());
+        file_put_contents("$folder/crowd.json", json_encode(CrowdFormat::write($plan->crowd), JSON_THROW_ON_ERROR));
+        [$option, $value] = explode('=', $seed);
+        self::assertSame(0, Artisan::call('parrot:rehearse', [
+            'pack' => "$folder/pack.json",
+            '--crowd' => "$folder/crowd.json",
+            '--memory' => base_path('docs/examples/lantern-cove.memory.json'),
+            '--now' => $plan->start->iso(),
+            '--report' => "$folder/report.json",
+            '--json' => true,
+            $option => $value,
+        ]), Artisan::output());
+
+        $report = (string) file_get_contents("$folder/report.json");
+        array_map(unlink(...), glob("$folder/*") ?: []);
+        rmdir($folder);
+
+        return $report;
     }
 
     public function test_two_evenings_stand_beside_each_other_what_is_otherwise_first(): void

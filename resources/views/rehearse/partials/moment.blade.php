@@ -4,7 +4,7 @@
 @if ($heard === null)
     @foreach (array_filter(explode("\n", $mark->said)) as $text)<div class="saying-line"><x-saying :$text :$channel/></div>@endforeach
     @if ($mark->why !== '')<p class="silence">{{ $mark->kind->label() }}: {{ $mark->why }}</p>@endif
-    <p class="small">It lies too far behind the start to be heard again here.</p>
+    <p class="small">It could not be heard again.</p>
 @else
     @if ($heard->outcome->closed)<p class="silence">no reply: @told($heard->outcome->closed->reason)</p>@elseif ($heard->outcome->failed)<p class="silence">failed: @told($heard->outcome->failed->message())</p>@endif
     <ol class="why-list">@foreach ($heard->outcome->trace?->entries() ?? [] as $entry)@if ($entry->kind->value !== 'heard')<li class="why-{{ $entry->kind->value }}">@told($entry->message())</li>@endif @endforeach</ol>
