@@ -16,6 +16,9 @@ final readonly class EveningDrawing
     /** The height of a line of numbers, in the drawing's own units. */
     private const NUMBER = 40;
 
+    /** Marks in one picture. */
+    private const MARKS = 2_400;
+
     /** Moments that are drawn with their own words; more are sums. */
     private const ONES = 600;
 
@@ -116,9 +119,9 @@ final readonly class EveningDrawing
         EveningClock $clock,
     ): array {
         $known = is_array($result['lanes'] ?? null) ? $result['lanes'] : [];
-        $sums = MarkRows::sums($row, $view, EveningPicture::PIECES);
+        [$sums, $wide] = self::joined(MarkRows::sums($row, $view, EveningPicture::PIECES));
         $ones = self::ones($row, $sums);
-        $step = max(1, intdiv($view->to - $view->from, EveningPicture::PIECES));
+        $step = $wide * max(1, intdiv($view->to - $view->from, EveningPicture::PIECES));
         $marks = $cooldowns = $busy = [];
         foreach ($sums as $sum) {
             $one = $ones[$sum->id] ?? null;
@@ -130,7 +133,7 @@ final readonly class EveningDrawing
             $marks[$sum->lane][] = [
                 'x' => $x($at),
                 'kind' => $sum->kind,
-                'count' => (int) $sum->count,
+                'count' => $sum->count,
                 'id' => $sum->id,
                 'label' => $sum->count > 1
                     ? "$time: {$kind->label()}, {$sum->count} times"
@@ -186,7 +189,7 @@ final readonly class EveningDrawing
     }
 
     /**
-     * @param  list<object{lane: int, kind: string, piece: int, count: int, id: int}>  $sums
+     * @param  list<MarkSum>  $sums
      * @return array<int, KeptMark> by number
      */
     private static function ones(RehearsalRow $row, array $sums): array
@@ -199,6 +202,26 @@ final readonly class EveningDrawing
         }
 
         return MarkRows::all(MarkRows::of($row)->whereIn('id', $ids));
+    }
+
+    /**
+     * Neighbours as one, as long as there would be more marks than anybody tells apart.
+     *
+     * @param  list<MarkSum>  $sums
+     * @return array{list<MarkSum>, int} and of how many pieces each is made
+     */
+    private static function joined(array $sums): array
+    {
+        for ($wide = 1; count($sums) > self::MARKS; $wide *= 2) {
+            $joined = [];
+            foreach ($sums as $sum) {
+                $place = "{$sum->lane} {$sum->kind} ".intdiv($sum->piece, 2);
+                $joined[$place] = $sum->widened($joined[$place] ?? null);
+            }
+            $sums = array_values($joined);
+        }
+
+        return [$sums, $wide];
     }
 
     /**

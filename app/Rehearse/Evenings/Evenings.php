@@ -291,7 +291,7 @@ final readonly class Evenings
         );
     }
 
-    /** @return array<string, mixed>|null the report as the command line writes it; null where too much would be heard */
+    /** @return array<string, mixed>|null as the command line writes it; null where too much would be heard */
     public function report(Channel $channel, RehearsalRow $row): ?array
     {
         $again = $this->again($channel, $row);

@@ -92,12 +92,12 @@ final class MarkRows
     /**
      * How often what came of each lane in each of so many equal pieces of a time.
      *
-     * @return list<object{lane: int, kind: string, piece: int, count: int, id: int}>
+     * @return list<MarkSum>
      */
     public static function sums(RehearsalRow $row, PictureView $view, int $pieces): array
     {
         $step = max(1, intdiv($view->to - $view->from, $pieces));
-        /** @var list<object{lane: int, kind: string, piece: int, count: int, id: int}> $sums */
+        /** @var list<object{lane: int, kind: string, piece: int|string, count: int|string, id: int}> $sums */
         $sums = $view->filtered(self::of($row))
             ->selectRaw(
                 'lane, kind, LEAST(?, (millis - ?) DIV ?) AS piece, COUNT(*) AS count, MIN(id) AS id',
@@ -109,6 +109,15 @@ final class MarkRows
             ->get()
             ->all();
 
-        return $sums;
+        return array_map(
+            static fn (object $one): MarkSum => new MarkSum(
+                $one->lane,
+                $one->kind,
+                (int) $one->piece,
+                (int) $one->count,
+                $one->id,
+            ),
+            $sums,
+        );
     }
 }

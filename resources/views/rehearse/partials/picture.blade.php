@@ -4,6 +4,8 @@
     use SilverParrot\Figures\MarkKind;
     $to = fn (array $at) => route('rehearse.evening', ['channel' => $channel, 'rehearsal' => $row] + $at);
     $get = fn (array $at) => route('rehearse.evening.picture', ['channel' => $channel, 'rehearsal' => $row] + $at);
+    // One address for thousands of marks.
+    $moment = Str::beforeLast(route('rehearse.evening.moment', ['channel' => $channel, 'rehearsal' => $row, 'mark' => 1]), '1');
     $lanesKnown = is_array($row->result['lanes'] ?? null) ? $row->result['lanes'] : [];
 @endphp
 <div id="evening" class="evening" data-evening>
@@ -29,7 +31,7 @@
                         <line x1="{{ EveningPicture::LEFT }}" x2="{{ EveningPicture::WIDTH }}" y1="0" y2="0" class="ruling"></line>
                         @foreach ($lane['cooldowns'] as $bar)<rect x="{{ $bar['x'] }}" y="-3" width="{{ $bar['width'] }}" height="6" class="cooldown"></rect>@endforeach
                         @foreach ($lane['marks'] as $mark)
-                            <g class="mark is-{{ $mark['kind'] }}" tabindex="-1" role="button" aria-label="{{ $lane['name'] }}, {{ $mark['label'] }}" data-mark="{{ $mark['x'] }}" hx-get="{{ route('rehearse.evening.moment', ['channel' => $channel, 'rehearsal' => $row, 'mark' => $mark['id']]) }}" hx-target="#moment" hx-swap="innerHTML"><title>{{ $mark['label'] }}</title>
+                            <g class="mark is-{{ $mark['kind'] }}" tabindex="-1" role="button" aria-label="{{ $lane['name'] }}, {{ $mark['label'] }}" data-mark="{{ $mark['x'] }}" hx-get="{{ $moment.$mark['id'] }}" hx-target="#moment" hx-swap="innerHTML"><title>{{ $mark['label'] }}</title>
                                 @php($r = min(8, 3 + log($mark['count'], 2)))
                                 @if ($mark['kind'] === 'said')<circle cx="{{ $mark['x'] }}" cy="0" r="{{ round($r, 1) }}"></circle>
                                 @elseif ($mark['kind'] === 'held_back')<rect x="{{ $mark['x'] - round($r * 0.5, 1) }}" y="{{ -round($r + 1, 1) }}" width="{{ round($r, 1) }}" height="{{ round(2 * $r + 2, 1) }}"></rect>
