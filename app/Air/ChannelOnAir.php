@@ -169,6 +169,8 @@ final class ChannelOnAir
             return $this->whispered($line);
         }
         $this->present->heard($line);
+        // It does not find itself, but whoever wrote just before it.
+        $before = $this->unwrittenTallies();
         $this->seen[$line->by->id] = $line;
         $this->first[$line->by->id] ??= $line->at;
         $this->lines[$line->by->id] = ($this->lines[$line->by->id] ?? 0) + 1;
@@ -185,7 +187,7 @@ final class ChannelOnAir
 
             return [];
         }
-        $outcome = $this->answered($line, $this->pack, $logged);
+        $outcome = $this->answered($line, $this->pack, $logged, $before);
         $this->peopleLines += $outcome instanceof Outcome
             && $outcome->command === null
             && ! $this->pack->isTalker($line->by) ? 1 : 0;
@@ -213,7 +215,7 @@ final class ChannelOnAir
             return [];
         }
         $logged = $this->log(LogEntry::WHISPERED, $line->key, $line->by, $line->text, $line->at);
-        $outcome = $this->answered($line, $this->pack, $logged);
+        $outcome = $this->answered($line, $this->pack, $logged, $this->unwrittenTallies());
 
         return match (true) {
             $outcome instanceof LeaseLost => null,
@@ -222,9 +224,18 @@ final class ChannelOnAir
         };
     }
 
-    private function answered(ChatLine $line, Pack $pack, LogEntry $logged): Outcome|LeaseLost|AlreadyHandled
+    private function unwrittenTallies(): UnwrittenTallies
     {
-        $carried = $this->carried($line, $pack);
+        return new UnwrittenTallies($this->seen, $this->first, $this->lines);
+    }
+
+    private function answered(
+        ChatLine $line,
+        Pack $pack,
+        LogEntry $logged,
+        UnwrittenTallies $before,
+    ): Outcome|LeaseLost|AlreadyHandled {
+        $carried = $this->carried($line, $pack, $before);
         if (! $carried->outcome instanceof Outcome) {
             return $carried->outcome;
         }
@@ -249,7 +260,9 @@ final class ChannelOnAir
     /** @return list<Saying>|null what is said of what happened besides lines; null where the channel is not ours */
     public function happens(Event $event): ?array
     {
-        $outcome = $this->pack === null || $this->paused ? null : $this->carried($event, $this->pack)->outcome;
+        $outcome = $this->pack === null || $this->paused ? null : $this
+            ->carried($event, $this->pack, $this->unwrittenTallies())
+            ->outcome;
 
         return match (true) {
             $outcome instanceof LeaseLost => null,
@@ -258,10 +271,15 @@ final class ChannelOnAir
         };
     }
 
-    private function carried(Event $event, Pack $pack): HandledEvent
+    private function carried(Event $event, Pack $pack, UnwrittenTallies $before): HandledEvent
     {
         $web = new LiveReadings($this->details, $this->searched, $this->lookups);
-        $carried = $this->driver->hear($event, $this->world($pack, $event->at(), $event->key()), $web);
+        $carried = $this->driver->hear(
+            $event,
+            $this->world($pack, $event->at(), $event->key()),
+            $web,
+            $before->over(...),
+        );
         $this->owes = $this->owes || ($carried->outcome instanceof Outcome && $carried->outcome->effects !== []);
 
         return $carried;

@@ -42,15 +42,7 @@ final class Tallies
             foreach ($seen as $id => $line) {
                 $key = Key::seen($line->by->id);
                 $kept = $memory->value($key);
-                $before = is_array($kept) && is_int($kept['lines'] ?? null) ? $kept['lines'] : 0;
-                $record = [
-                    ...$line->by->record(),
-                    'first_seen' => is_array($kept) && is_string($kept['first_seen'] ?? null)
-                            ? $kept['first_seen']
-                            : ($first[$id] ?? $line->at)->iso(),
-                    'last_seen' => $line->at->iso(),
-                    'lines' => $before + ($lines[$id] ?? 0),
-                ];
+                $record = UnwrittenTallies::record($line, $kept, $first[$id] ?? $line->at, $lines[$id] ?? 0);
                 $changes[] = new Change($key, $kept, $record, 'person', $line->by->login);
             }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace SilverParrot\Hearing;
 
+use Closure;
 use SilverParrot\Chat\Event;
 use SilverParrot\Lookup\MemoizedReadings;
 use SilverParrot\Lookup\NoWeb;
@@ -28,15 +29,19 @@ final readonly class Driver
     {
     }
 
-    /** @param  World  $world its memory is not looked at: the store's is */
-    public function hear(Event $event, World $world, Web $web = new NoWeb): HandledEvent
+    /**
+     * @param  World  $world its memory is not looked at: the store's is
+     * @param  Closure(View): View|null  $over  lays over the store's what it was not told yet
+     */
+    public function hear(Event $event, World $world, Web $web = new NoWeb, ?Closure $over = null): HandledEvent
     {
+        $over ??= static fn (View $view): View => $view;
         $reads = Reads::of();
         $readings = new MemoizedReadings($world->readings);
         $world = $world->reading($readings);
         for ($round = 1; ; $round++) {
             $atHand = $this->store instanceof AtHand ? $this->store->atHand() : null;
-            $view = $atHand ?? $this->store->snapshot($reads);
+            $view = $atHand ?? $over($this->store->snapshot($reads));
             $heard = $this->parrot->hear($event, $world->remembering($view));
             // Where nobody else writes, what was heard is what is kept.
             if ($atHand !== null && $heard instanceof Outcome && $heard->isWorthATurn()) {
@@ -52,11 +57,12 @@ final readonly class Driver
                 $heard = $this->store->turn(EventKey::event($event->key()), $reads, function (View $locked) use (
                     $event,
                     $world,
+                    $over,
                     &$view,
                 ): Outcome|Needs {
-                    $view = $locked;
+                    $view = $over($locked);
 
-                    return $this->parrot->hear($event, $world->remembering($locked));
+                    return $this->parrot->hear($event, $world->remembering($view));
                 });
             }
             if (! $heard instanceof Needs) {
