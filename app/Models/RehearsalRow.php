@@ -24,6 +24,7 @@ use SilverParrot\Rehearsal\RehearsalState;
  * @property array<string, mixed>|null $result
  * @property string|null $pack  the pack document that it was heard with
  * @property array<string, null|bool|int|string|array<string, mixed>>|null $found  what it found in the real memory
+ * @property list<array{float, float, float, float}>|null $sketch  what EveningSketch makes of it while it is heard
  * @property string|null $trouble
  * @property Carbon $created_at
  * @property Carbon|null $ended_at
@@ -45,6 +46,7 @@ final class RehearsalRow extends Model
         'options' => 'array',
         'result' => 'array',
         'found' => 'array',
+        'sketch' => 'array',
         'kind' => RehearsalKind::class,
         'state' => RehearsalState::class,
         'created_at' => 'datetime',

@@ -45,7 +45,8 @@ final readonly class EveningRun
     /**
      * @param  iterable<Event>  $events  in the order of their moments
      * @param  int|null  $length  in milliseconds; null up to the last event
-     * @param  Closure(int): bool|null  $goesOn  asked now and then with how many lines were heard
+     * @param  Closure(int, Evening): bool|null  $goesOn  asked now and then with how many lines were heard, and what
+     *     it came to so far
      * @param  Closure(Heard): void|null  $each  told of each
      * @param  Closure(Checkpoint): void|null  $keep  told of each checkpoint; null where none is wanted
      * @return Evening as far as it came
@@ -81,7 +82,7 @@ final readonly class EveningRun
             if (
                 $goesOn !== null
                 && ++$number % self::LOOK_EVERY === 0
-                && ! $goesOn($evening->lines)
+                && ! $goesOn($evening->lines, $evening)
             ) {
                 break;
             }

@@ -20,6 +20,10 @@ return new class extends Migration
             $table->mediumText('document');
             $table->index(['rehearsal_id', 'millis']);
         });
+        // What was written so far, while it is heard.
+        Schema::table('rehearsals', static function (Blueprint $table): void {
+            $table->json('sketch')->nullable();
+        });
         // Where several evenings are heard, the figures of each.
         Schema::create('rehearsal_runs', static function (Blueprint $table): void {
             $table->foreignId('channel_id')->constrained()->cascadeOnDelete();

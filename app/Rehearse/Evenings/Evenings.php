@@ -149,7 +149,7 @@ final readonly class Evenings
             RehearsalRow::query()->whereKey($row->id)->update(['pack' => PackFormat::write($pack)]);
             $this->several->dispatch($row, $plan);
         }
-        $goesOn = $this->goesOn($row, $plan->seeds === 1);
+        $goesOn = $this->sketching($row, $plan);
         $replay = $plan->replay === null ? null : new Replay($channel->id, $plan->replay, $pack);
         $checkpoints = [];
         $evening = $run->hear(
@@ -196,6 +196,7 @@ final readonly class Evenings
                 },
                 'done' => $isStopped || $plan->seeds > 1 ? DB::raw('done') : DB::raw('total'),
                 'ended_at' => $isStopped || $plan->seeds === 1 ? now() : null,
+                'sketch' => null,
             ]);
         });
         if ($plan->seeds > 1) {
@@ -352,22 +353,35 @@ final readonly class Evenings
             : (new Replay($channel->id, $plan->replay, $pack))->events();
     }
 
-    /**
-     * @param  bool  $isCounted  whether its lines are what is noted as done
-     * @return Closure(int): bool
-     */
-    private function goesOn(RehearsalRow $row, bool $isCounted = true): Closure
+    /** @return Closure(int, Evening): bool */
+    private function sketching(RehearsalRow $row, EveningPlan $plan): Closure
     {
-        $last = hrtime(true);
+        $last = 0;
 
-        return function (int $lines) use ($row, $isCounted, &$last): bool {
+        return function (int $lines, Evening $evening) use ($row, $plan, &$last): bool {
             if (hrtime(true) - $last < self::NOTE_EVERY) {
                 return true;
             }
             $last = hrtime(true);
-            if ($isCounted) {
-                RehearsalRow::query()->whereKey($row->id)->update(['done' => $lines]);
+            RehearsalRow::query()->whereKey($row->id)->update([
+                'sketch' => json_encode(EveningSketch::of($evening, $plan->length()), JSON_THROW_ON_ERROR),
+            ] + ($plan->seeds === 1 ? ['done' => $lines] : []));
+
+            return ! $this->isStopping($row);
+        };
+    }
+
+    /** @return Closure(int): bool */
+    private function goesOn(RehearsalRow $row): Closure
+    {
+        $last = hrtime(true);
+
+        return function (int $lines) use ($row, &$last): bool {
+            if (hrtime(true) - $last < self::NOTE_EVERY) {
+                return true;
             }
+            $last = hrtime(true);
+            RehearsalRow::query()->whereKey($row->id)->update(['done' => $lines]);
 
             return ! $this->isStopping($row);
         };

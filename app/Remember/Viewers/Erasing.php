@@ -19,6 +19,9 @@ final readonly class Erasing
 {
     public const NOBODY = 'someone who left';
 
+    /** The same where a login is wanted. */
+    public const NOBODY_LOGIN = 'someone_who_left';
+
     /** A line of which nothing is left but that there was one. */
     private const EMPTIED = "text = '', findable = '', outcome = '', memory = '{}', readings = '{}'";
 
@@ -47,6 +50,7 @@ final readonly class Erasing
             $this->forgetIdentity($channel->id, $number);
             $this->forgetTexts($channel->id, $number, $person, $names);
             $this->forgetCredits($channel->id, $names);
+            $this->forgetKept($channel->id, $names);
             // What rehearsals found and heard of real chats is kept for days only, and can be had again.
             $this->connection->delete('DELETE FROM rehearsals WHERE channel_id = ?', [$channel->id]);
             // The talker knows people by numbers that it has kept: it takes the channel anew, and learns them anew.
@@ -147,8 +151,7 @@ final readonly class Erasing
             [$nobody, $channel, $person],
         );
         foreach ($names as $name) {
-            // As a word of its own: whoever is called Ann is not in every annual.
-            $word = '(?i)(^|[^\p{L}\p{N}_])'.preg_quote($name).'($|[^\p{L}\p{N}_])';
+            $word = self::word($name);
             $this->connection->update(
                 'UPDATE heard_lines SET '.self::EMPTIED.' WHERE channel_id = ? AND text REGEXP ?',
                 [$channel, $word],
@@ -158,6 +161,49 @@ final readonly class Erasing
                     ."AND state <> 'queued'",
                 [$channel, $word, $name],
             );
+        }
+    }
+
+    /** As a word of its own: whoever is called Ann is not in every annual. */
+    private static function word(string $name): string
+    {
+        return '(?i)(?<![\p{L}\p{N}_])'.preg_quote($name).'(?![\p{L}\p{N}_])';
+    }
+
+    /**
+     * Scripts and replies kept as expected stay, and may be of a line of the real chat: their author's own people, who
+     * may be called alike, are nobody's.
+     *
+     * @param  list<string>  $names
+     */
+    private function forgetKept(int $channel, array $names): void
+    {
+        $cast = $this->connection->table('cast_members')->where('channel_id', $channel)->get(['login', 'name']);
+        $invented = array_map(Fold::caseless(...), [
+            ...array_filter($cast->pluck('login')->all(), is_string(...)),
+            ...array_filter($cast->pluck('name')->all(), is_string(...)),
+        ]);
+        foreach (array_diff($names, $invented) as $name) {
+            // Documents may hold letters beyond ASCII as signs of their own.
+            $escaped = trim(json_encode($name, JSON_THROW_ON_ERROR), '"');
+            foreach (array_unique([$name, $escaped]) as $written) {
+                $given = [self::word($written), self::NOBODY_LOGIN, $channel];
+                foreach (['scripts' => ['title', 'text'], 'expectations' => ['document']] as $table => $columns) {
+                    foreach ($columns as $column) {
+                        $this->connection->update(
+                            "UPDATE $table SET $column = REGEXP_REPLACE($column, ?, ?) WHERE channel_id = ?",
+                            $given,
+                        );
+                    }
+                }
+                foreach (['before', 'after'] as $column) {
+                    $this->connection->update(
+                        "UPDATE definition_changes SET `$column` = REGEXP_REPLACE(`$column`, ?, ?) "
+                            ."WHERE channel_id = ? AND kind = 'scripts'",
+                        $given,
+                    );
+                }
+            }
         }
     }
 

@@ -7,8 +7,10 @@ namespace Tests\Feature\Rehearse;
 use App\Models\CommandRow;
 use App\Models\ScriptRow;
 use App\Rehearse\Scripts\ScriptRuns;
+use App\Remember\Viewers\Erasing;
 use App\Storage\Assembler;
 use App\Storage\PackRepository;
+use Illuminate\Support\Facades\DB;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Script;
 use SilverParrot\Rehearsal\Scripts\ScriptFormat;
@@ -202,6 +204,26 @@ final class ScriptsTest extends TestCase
             ->assertSee('has-notes')
             ->assertSee('in !dry.')
             ->assertSee('[when occasion.leak] always holds');
+    }
+
+    public function test_whoever_is_forgotten_goes_from_scripts_too_and_the_cast_stays(): void
+    {
+        DB::table('viewers')->insert([
+            ['channel_id' => $this->cove->id, 'service' => 'harbour', 'service_id' => '81', 'login' => 'quill_r',
+                'name' => 'Quill', 'levels' => '[]', 'tier' => 0, 'logins_before' => '[]'],
+            ['channel_id' => $this->cove->id, 'service' => 'harbour', 'service_id' => '82', 'login' => 'tamsin',
+                'name' => 'Tamsin', 'levels' => '[]', 'tier' => 0, 'logins_before' => '[]'],
+        ]);
+        $text = strtr(self::DRY, ['tamsin: !dry' => 'tamsin: !dry @quill_r, says quillwort and QUILL']);
+        $row = $this->kept($text);
+        $number = static fn (string $login): int => (int) DB::table('viewers')->where('login', $login)->value('id');
+        self::assertTrue(app(Erasing::class)->of($this->cove, $number('quill_r')));
+        self::assertTrue(app(Erasing::class)->of($this->cove, $number('tamsin')));
+        self::assertStringContainsString(
+            'tamsin: !dry @someone_who_left, says quillwort and someone_who_left',
+            $row->refresh()->text,
+        );
+        self::assertSame(0, DB::table('definition_changes')->where('after', 'like', '%quill\\_r%')->count());
     }
 
     /** @return list<string> */

@@ -7,6 +7,7 @@
                 $row->done >= $row->total && $row->total > 0 => 'All is heard; what would make it better is tried.',
                 default => number_format($row->done).' of '.number_format($row->total).(($row->options['seeds'] ?? 1) > 1 ? ' evenings' : ' lines').' are heard.',
             } }}</p>
+        @if ($row->sketch !== null)@include('rehearse.partials.sketch', ['sketch' => $row->sketch])@endif
         @if ($mayWrite)<form method="post" action="{{ route('rehearse.evening.stop', [$channel, $row]) }}">@csrf<button class="plain">Stop</button></form>@endif
     </div>
 @elseif ($row->state === SilverParrot\Rehearsal\RehearsalState::Failed)
