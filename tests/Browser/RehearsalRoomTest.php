@@ -46,6 +46,39 @@ final class RehearsalRoomTest extends BrowserTestCase
         self::assertSame([], $page->complaints());
     }
 
+    public function test_scripts_are_suggested_and_what_they_do_not_reach_is_marked_in_the_text(): void
+    {
+        $page = $this->browser;
+        $this->signIn($page);
+        $path = $this->commandPath('!splinter');
+        $page->go($this->url($path))->sees('None reaches !splinter yet.', '#coverage');
+        $page->press('Suggest scripts', '#coverage')->sees('Reaches', '.suggested');
+        self::assertSame([], $page->barriers());
+        $page->size(390, 800);
+        self::assertSame([], $page->barriers(), 'on a phone');
+        self::assertLessThanOrEqual(390, $page->script('return document.documentElement.scrollWidth'));
+        $page->size(1280, 800);
+        // All but the first are left out.
+        $page->script(
+            '[...document.querySelectorAll(".suggested [type=checkbox]")].slice(1).forEach((one) => one.click())',
+        );
+        $page->press('Keep the chosen ones')->sees('The script is kept.');
+        $page->sees('% of this pack', '#left-page');
+        $page->go($this->url($path))->sees('[when counter.splinters > 10] never holds', '#unreached');
+        $page->sees('They reach 3 of 6 in !splinter.', '#coverage');
+        $marked = 'return [...document.querySelectorAll(".is-unreached")].map((one) => one.textContent).join("")';
+        self::assertSame('[when counter.splinters > 10]', $page->script($marked));
+        self::assertSame([], $page->barriers());
+        $page->script("document.documentElement.dataset.bsTheme = 'dark'");
+        self::assertSame([], $page->barriers(), 'by night');
+        // They are of what is saved.
+        $page->find('[data-response] .cm-content')->click();
+        $page->type(' Mind your hands.');
+        $page->waitFor(static fn (): bool => $page->script($marked) === '', 'the marks go with the text');
+        $page->script('localStorage.clear()');
+        self::assertSame([], $page->complaints());
+    }
+
     public function test_an_evening_is_stopped_heard_again_and_one_of_its_lines_taken_into_write(): void
     {
         $page = $this->browser;
