@@ -16,7 +16,18 @@ use Ground\Verb;
 final readonly class Bench implements Verb
 {
     /** Of tests/Bench, in their order. */
-    private const ALL = ['run', 'cliffs', 'pages', 'latency', 'air', 'memory', 'phrases', 'lookups', 'rehearsals'];
+    private const ALL = [
+        'run',
+        'cliffs',
+        'pages',
+        'latency',
+        'air',
+        'memory',
+        'phrases',
+        'lookups',
+        'rehearsals',
+        'beside',
+    ];
 
     public const SENTENCE = 'print the benchmark’s ratios, how long the preview takes to follow a key, and the '
         .'talker’s figures';
