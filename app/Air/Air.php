@@ -36,7 +36,7 @@ final class Air
     /** Seconds; what is earned by the minute is given a little later. */
     private const EARN_EVERY = 15.0;
 
-    private const TIMERS_EVERY = 5.0;
+    private const TIMERS_EVERY = 1.0;
 
     private const PING_EVERY = 30.0;
 

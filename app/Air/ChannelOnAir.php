@@ -66,6 +66,12 @@ final class ChannelOnAir
     /** Lines since the last tally that were no commands, by people who do not talk by themselves. */
     public int $peopleLines = 0;
 
+    /** Before this moment, in milliseconds, no timer of its pack can be due; what is changed is seen by then. */
+    public int $timersQuietUntil = 0;
+
+    /** The pack that this was looked up in. */
+    public ?Pack $timersOf = null;
+
     private int $tallies = 0;
 
     /** Whether something queued may still wait to be said; what another talker left does. */
@@ -224,9 +230,9 @@ final class ChannelOnAir
         };
     }
 
-    private function unwrittenTallies(): UnwrittenTallies
+    public function unwrittenTallies(): UnwrittenTallies
     {
-        return new UnwrittenTallies($this->seen, $this->first, $this->lines);
+        return new UnwrittenTallies($this->seen, $this->first, $this->lines, $this->peopleLines, Moment::of(now()));
     }
 
     private function answered(

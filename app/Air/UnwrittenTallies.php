@@ -7,6 +7,7 @@ namespace App\Air;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Kind;
+use SilverParrot\Memory\PeopleLines;
 use SilverParrot\Memory\View;
 use SilverParrot\Source\Fold;
 use SilverParrot\Value\Moment;
@@ -18,19 +19,24 @@ final readonly class UnwrittenTallies implements View
      * @param  array<string, ChatLine>  $seen  the last line of each, by person id
      * @param  array<string, Moment>  $first  when the first of them was
      * @param  array<string, int>  $lines  how many there are
+     * @param  int  $peopleLines  those that timers wait for
      * @param  View|null  $beneath  null until it is laid over one
      */
     public function __construct(
         private array $seen,
         private array $first,
         private array $lines,
+        private int $peopleLines,
+        private Moment $now,
         private ?View $beneath = null,
     ) {
     }
 
     public function over(View $beneath): View
     {
-        return $this->seen === [] ? $beneath : new self($this->seen, $this->first, $this->lines, $beneath);
+        return $this->seen === []
+            ? $beneath
+            : new self($this->seen, $this->first, $this->lines, $this->peopleLines, $this->now, $beneath);
     }
 
     public function knows(Key $key): bool
@@ -41,6 +47,9 @@ final readonly class UnwrittenTallies implements View
     public function value(Key $key): null|bool|int|string|array
     {
         $kept = $this->beneath?->value($key);
+        if ($key->kind === Kind::PeopleLines && $this->peopleLines > 0 && $this->beneath !== null) {
+            return PeopleLines::more($this->beneath, $this->peopleLines, $this->now)->to;
+        }
         $line = match ($key->kind) {
             Kind::Person => $this->named($key->name),
             Kind::Seen => $this->seen[$key->owner->of] ?? null,

@@ -84,15 +84,31 @@ final readonly class Attempts
         return array_values($speakers);
     }
 
-    /** @return CastMember|null who has the most levels and is not the streamer, who passes each level gate */
+    /**
+     * @return CastMember|null of those who may use it the one with the most levels; the streamer, who passes each level
+     *     gate, only where nobody else may
+     */
     public function highest(): ?CastMember
     {
         $highest = null;
+        $most = -1;
         foreach ($this->speakers() as $one) {
-            $highest = $highest === null || ! $one->person()->levels->has(Level::Streamer) ? $one : $highest;
+            $person = $one->person();
+            $rank = ($this->command->isFor($person) ? 2 : 0) + ($person->levels->has(Level::Streamer) ? 0 : 1);
+            if ($rank >= $most) {
+                [$highest, $most] = [$one, $rank];
+            }
         }
 
         return $highest;
+    }
+
+    /** @return list<Attempt> one line by somebody who may */
+    public function plain(): array
+    {
+        $by = $this->highest();
+
+        return $by === null ? [] : [new Attempt($by, '')];
     }
 
     /** @return list<Attempt> what everybody would try first, in the order of one script */

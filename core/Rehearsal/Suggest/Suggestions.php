@@ -5,13 +5,10 @@ declare(strict_types=1);
 namespace SilverParrot\Rehearsal\Suggest;
 
 use SilverParrot\Chat\ChatProfile;
-use SilverParrot\Chat\Happening;
-use SilverParrot\Chat\HappeningKind;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\CastMember;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Counter;
-use SilverParrot\Pack\CounterScope;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Script;
 use SilverParrot\Rehearsal\Coverage\Coverable;
@@ -31,7 +28,6 @@ use SilverParrot\Rehearsal\Scripts\ScriptRun;
 use SilverParrot\Rehearsal\Scripts\ScriptYaml;
 use SilverParrot\Rehearsal\TimedLine;
 use SilverParrot\Response\ResponseCache;
-use SilverParrot\Source\Fold;
 use SilverParrot\Source\Wording;
 use SilverParrot\Value\Moment;
 
@@ -71,23 +67,26 @@ final class Suggestions
 
     private int $tried = 0;
 
-    private Written $written;
+    private readonly Written $written;
 
-    private Attempts $attempts;
+    private readonly Attempts $attempts;
+
+    private readonly Scripting $scripting;
 
     public function __construct(
         private readonly Pack $pack,
-        private readonly InitialState $situation,
+        InitialState $situation,
         ChatProfile $profile,
         Wording $wording,
         private readonly Command $command,
         private readonly Moment $at,
-        private readonly string $seed,
+        string $seed,
     ) {
         $this->run = new ScriptRun($pack, $profile, $wording);
         $this->prepared = new ResponseCache;
         $this->written = Written::in($command, $pack, $this->prepared);
         $this->attempts = Attempts::on($command, $pack, $this->written);
+        $this->scripting = new Scripting($pack, $situation, $command, $this->attempts, $at, $seed);
     }
 
     /** @return list<Suggestion> what everybody would try first; none where nobody can type it */
@@ -179,7 +178,7 @@ final class Suggestions
     {
         $openings = [];
         for ($gate = 0; $gate < self::GATES; $gate++) {
-            $result = $this->run->of($this->script($now, '', $this->attempts->probes()));
+            $result = $this->run->of($this->scripting->of($now, '', $this->attempts->probes()));
             $seconds = 0;
             foreach ($result->heard as $heard) {
                 $opens = $heard->outcome->closed->opens->data['seconds'] ?? 0;
@@ -200,7 +199,7 @@ final class Suggestions
         $probed = [];
         foreach ($this->attempts->probes() as $attempt) {
             $this->tried++;
-            $probed[] = array_keys(self::reached($this->run->of($this->script($beginning, '', [$attempt]), true)));
+            $probed[] = array_keys(self::reached($this->run->of($this->scripting->of($beginning, '', [$attempt]), true)));
         }
 
         return $probed;
@@ -218,7 +217,7 @@ final class Suggestions
             if ($still === [] || ++$this->tried > self::TRIED) {
                 break;
             }
-            $result = $this->run->of($this->script($beginning, '', [$attempt]), true);
+            $result = $this->run->of($this->scripting->of($beginning, '', [$attempt]), true);
             $new = array_intersect_key($still, self::reached($result));
             if ($new !== []) {
                 $kept[] = $attempt;
@@ -226,13 +225,13 @@ final class Suggestions
             }
         }
         if ($kept === [] && $beginning->isWanted) {
-            $kept = array_slice($this->attempts->usual(), 1, 1);
+            $kept = $this->attempts->plain();
         }
         if ($kept === []) {
             return false;
         }
         $wanted = array_diff_key($this->missing, $still);
-        $joined = $this->run->of($this->script($beginning, '', $kept), true);
+        $joined = $this->run->of($this->scripting->of($beginning, '', $kept), true);
         // Luck is another where a line stands elsewhere: then each has a script of its own.
         if (array_diff_key($wanted, self::reached($joined)) === []) {
             $this->add($beginning, $kept);
@@ -255,7 +254,7 @@ final class Suggestions
         for ($times = count($list->keys) - 1; $times < self::DRAWS; $times++) {
             $attempt = new Attempt($by, '', again: array_fill(0, $times, $this->attempts->apart));
             $beginning = new Beginning("until each of {$list->name} has come up");
-            $reached = self::reached($this->run->of($this->script($beginning, '', [$attempt]), true));
+            $reached = self::reached($this->run->of($this->scripting->of($beginning, '', [$attempt]), true));
             if (! $list->isMissing($reached)) {
                 $this->missing[$list->keys[0]] = $list;
                 $this->add($beginning, [$attempt]);
@@ -280,7 +279,7 @@ final class Suggestions
             foreach (["@$name", str_repeat('w', 100), '999999999999999'] as $words) {
                 $beginning = new Beginning('as long as it gets', seed: $seed);
                 $attempt = new Attempt($by, $words);
-                $result = $this->run->of($this->script($beginning, '', [$attempt]));
+                $result = $this->run->of($this->scripting->of($beginning, '', [$attempt]));
                 $length = array_sum(array_map(mb_strlen(...), $result->said(0)));
                 if ($length > $longest[0]) {
                     $longest = [$length, $beginning, $words];
@@ -301,7 +300,7 @@ final class Suggestions
     /** @param  list<Attempt>  $attempts */
     private function add(Beginning $beginning, array $attempts, string $number = ''): void
     {
-        $script = $this->script($beginning, $number, $attempts);
+        $script = $this->scripting->of($beginning, $number, $attempts);
         $result = $this->run->of($script, true);
         $parts = [];
         foreach ($script->parts as $place => $part) {
@@ -323,142 +322,10 @@ final class Suggestions
         $new = array_intersect_key($this->missing, self::reached($result));
         $this->missing = array_diff_key($this->missing, $new);
         $this->found[] = new Suggestion(
-            ScriptYaml::of($expecting, array_filter([
-                'counters' => $this->counters($beginning),
-                'occasions' => $beginning->occasions,
-            ]), $this->goods($beginning)),
+            ScriptYaml::of($expecting, $this->scripting->memory($beginning), $this->scripting->goods($beginning)),
             $this->run->of($expecting, true),
             array_values($new),
         );
-    }
-
-    /** @param  list<Attempt>  $attempts */
-    private function script(Beginning $beginning, string $number, array $attempts): ReadScript
-    {
-        $at = $this->at->plusMillis($beginning->later);
-        $cast = $this->cast($beginning, $attempts);
-        $memory = [];
-        foreach ($cast as $member) {
-            $memory += InitialState::recordOf($member, $this->pack);
-        }
-        $memory += $this->goods($beginning);
-        foreach ($beginning->occasions as $name => $iso) {
-            $memory[Key::occasion($this->pack->occasions[Fold::caseless($name)]->id)->id()] = $iso;
-        }
-        foreach ($this->counters($beginning) as $name => $numbers) {
-            $counter = $this->pack->counters[Fold::caseless($name)];
-            $owned = [];
-            foreach (is_array($numbers) ? $numbers : ['' => $numbers] as $owner => $value) {
-                $owner = (string) $owner;
-                $owned[$counter->scope === CounterScope::Viewer ? CastMember::idOf($owner) : $owner] = $value;
-            }
-            $memory = InitialState::counterKeys($counter, $owned) + $memory;
-        }
-
-        return new ReadScript(
-            mb_substr($this->command->trigger
-                .($beginning->in === '' ? '' : ", {$beginning->in}").$number, 0, Script::LONGEST_TITLE),
-            $at,
-            $this->seed.($beginning->seed === '' ? '' : " {$beginning->seed}"),
-            $cast,
-            new InitialState(
-                $memory,
-                $beginning->channel
-                    + ['live' => true, 'started' => $at->plusMillis(-3_600_000)->iso()]
-                    + $this->situation->channel,
-                answers: array_intersect_key(
-                    $beginning->answers + $this->situation->answers,
-                    $this->pack->lookups,
-                ),
-            ),
-            $this->parts($beginning, $attempts),
-        );
-    }
-
-    /**
-     * People as the pack has them need not be told of.
-     *
-     * @param  list<Attempt>  $attempts
-     * @return list<CastMember>
-     */
-    private function cast(Beginning $beginning, array $attempts): array
-    {
-        $own = [];
-        $known = array_column($this->pack->cast, 'login');
-        foreach ([...$beginning->record === [] ? [] : $this->pack->cast, ...array_column($attempts, 'by')] as $one) {
-            if ($beginning->record === [] && in_array($one->login, $known, true)) {
-                continue;
-            }
-            $own[$one->login] = new CastMember(
-                $one->login,
-                $one->name,
-                $one->levels,
-                $one->tier,
-                record: $beginning->record + $one->record,
-                details: $one->details,
-            );
-        }
-
-        return array_values($own);
-    }
-
-    /** @return array<string, int> what everybody has of goods, by key id */
-    private function goods(Beginning $beginning): array
-    {
-        $goods = [];
-        foreach ($beginning->goods as $name => $number) {
-            foreach ($this->pack->cast as $member) {
-                $id = $this->pack->goods[Fold::caseless($name)]->id;
-                $goods[Key::goods($id, $member->person()->id)->id()] = $number;
-            }
-        }
-
-        return $goods;
-    }
-
-    /** @return array<string, int|array<string, int>> as a memory document has it, by name */
-    private function counters(Beginning $beginning): array
-    {
-        $category = $beginning->channel['category'] ?? $this->situation->channel['category'] ?? null;
-        $counters = [];
-        foreach ($beginning->counters as $name => $number) {
-            $counter = $this->pack->counters[Fold::caseless($name)] ?? new Counter($name);
-            $counters[$counter->name] = match ($counter->scope) {
-                CounterScope::Channel => $number,
-                CounterScope::Category => is_string($category) ? [$category => $number] : [],
-                CounterScope::Viewer => array_fill_keys(array_column($this->pack->cast, 'login'), $number),
-            };
-        }
-
-        return array_filter($counters, static fn (int|array $numbers): bool => $numbers !== []);
-    }
-
-    /**
-     * @param  list<Attempt>  $attempts
-     * @return list<ScriptPart>
-     */
-    private function parts(Beginning $beginning, array $attempts): array
-    {
-        $parts = [];
-        $millis = 0;
-        foreach ($beginning->isNewStream ? [HappeningKind::StreamEnds, HappeningKind::StreamBegins] : [] as $kind) {
-            $what = new Happening("happening {$kind->value}", $kind, new Moment($millis));
-            $parts[] = new ScriptPart($millis, $what);
-            $millis += 1_000;
-        }
-        foreach ($attempts as $attempt) {
-            foreach ([$this->attempts->apart, ...$attempt->again] as $time => $after) {
-                $millis += $parts === [] ? 0 : $after;
-                $parts[] = new ScriptPart($millis, new TimedLine(
-                    $millis,
-                    $time > 0 && $attempt->then !== null ? $attempt->then->login : $attempt->by->login,
-                    trim(($attempt->phrase === '' ? $this->attempts->begins() : $attempt->phrase)." {$attempt->words}"),
-                    isWhisper: $attempt->isWhisper,
-                ));
-            }
-        }
-
-        return $parts;
     }
 
     /** @return array<string, true> */
