@@ -24,6 +24,7 @@ use App\Rehearse\ExpectationController;
 use App\Rehearse\KeepChangesController;
 use App\Rehearse\RehearseController;
 use App\Rehearse\Scripts\CoverageController;
+use App\Rehearse\Scripts\RepliesController;
 use App\Rehearse\Scripts\ScriptsController;
 use App\Rehearse\Scripts\SuggestedController;
 use App\Rehearse\TryController;
@@ -299,6 +300,7 @@ Route::prefix('/channels/{channel}')
                     ->name('run');
                 Route::post('/from-chat', [ScriptsController::class, 'fromChat'])->name('from-chat');
                 Route::post('/suggested', SuggestedController::class)->name('suggested');
+                Route::post('/replies/commands/{command}', RepliesController::class)->name('replies');
                 Route::put('/{script}', [ScriptsController::class, 'update'])->name('update');
                 Route::delete('/{script}', [ScriptsController::class, 'destroy'])->name('destroy');
                 Route::post('/{script}/accept', [ScriptsController::class, 'accept'])->name('accept');

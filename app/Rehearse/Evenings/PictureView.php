@@ -14,11 +14,15 @@ final readonly class PictureView
     /** Nearer one does not look: ten seconds, in milliseconds. */
     private const NEAREST = 10_000;
 
+    /** Between what came of it and the gate. */
+    private const BY = ' by ';
+
     /**
      * @param  int  $from  milliseconds since the start
      * @param  int  $to  behind the last of them
      * @param  string  $person  empty for everybody
      * @param  string  $lane  its number; empty for all
+     * @param  string  $gate  that kept it back; empty for any
      */
     private function __construct(
         public int $from,
@@ -26,6 +30,7 @@ final readonly class PictureView
         public string $person,
         public string $lane,
         public ?MarkKind $kind,
+        public string $gate,
         private int $length,
     ) {
     }
@@ -35,13 +40,15 @@ final readonly class PictureView
         $length = max(self::NEAREST, $length);
         $from = max(0, min($length - self::NEAREST, $request->integer('from')));
         $to = $request->integer('to', $length);
+        [$kind, $gate] = explode(self::BY, $request->string('kind')->value(), 2) + [1 => ''];
 
         return new self(
             $from,
             max($from + self::NEAREST, min($length, $to > 0 ? $to : $length)),
             mb_substr($request->string('person')->trim()->value(), 0, 60),
             $request->filled('lane') ? (string) max(0, $request->integer('lane')) : '',
-            MarkKind::tryFrom($request->string('kind')->value()),
+            MarkKind::tryFrom($kind),
+            mb_substr($gate, 0, 60),
             $length,
         );
     }
@@ -52,7 +59,19 @@ final readonly class PictureView
             ->whereBetween('millis', [$this->from, $this->to])
             ->when($this->person !== '', fn (Builder $of): Builder => $of->where('person', $this->person))
             ->when($this->lane !== '', fn (Builder $of): Builder => $of->where('lane', (int) $this->lane))
-            ->when($this->kind !== null, fn (Builder $of): Builder => $of->where('kind', $this->kind?->value));
+            ->when($this->kind !== null, fn (Builder $of): Builder => $of->where('kind', $this->kind?->value))
+            ->when($this->gate !== '', fn (Builder $of): Builder => $of->where('gate', $this->gate));
+    }
+
+    /** What came of it, and by which gate, as the field has it. */
+    public function reason(): string
+    {
+        return $this->kind === null ? '' : self::reasonOf($this->kind, $this->gate);
+    }
+
+    public static function reasonOf(MarkKind $kind, string $gate = ''): string
+    {
+        return $kind->value.($gate === '' ? '' : self::BY.$gate);
     }
 
     /** @return array<string, int|string> the same filters at another time, for an address */
@@ -66,7 +85,7 @@ final readonly class PictureView
             'to' => $from + $width,
             'person' => $this->person,
             'lane' => $this->lane,
-            'kind' => $this->kind->value ?? '',
+            'kind' => $this->reason(),
         ], static fn (int|string $one): bool => $one !== '');
     }
 

@@ -170,7 +170,7 @@ final class StrangersTest extends TestCase
                 $looked++;
             }
         }
-        self::assertSame(29, $looked);
+        self::assertSame(30, $looked);
         self::assertSame(Demo::commands(), $this->cove->commands()->count());
     }
 

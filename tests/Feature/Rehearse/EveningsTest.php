@@ -107,6 +107,13 @@ final class EveningsTest extends TestCase
         $held = (string) $picture(['kind' => 'held_back'])->getContent();
         self::assertStringContainsString('mark is-held_back', $held);
         self::assertStringNotContainsString('mark is-said', $held);
+        $gate = (string) DB::table('rehearsal_marks')->where('kind', 'held_back')->value('gate');
+        $byIt = DB::table('rehearsal_marks')->where('kind', 'held_back')->where('gate', $gate)->count();
+        self::assertLessThan(DB::table('rehearsal_marks')->where('kind', 'held_back')->count(), $byIt);
+        $ofGate = (string) $picture(['kind' => "held_back by $gate"])
+            ->assertSee("held back by $gate")
+            ->getContent();
+        self::assertSame(min(50, $byIt), substr_count($ofGate, '<tr><td>'));
         $person = (string) DB::table('rehearsal_marks')->whereNot('person', '')->value('person');
         $count = DB::table('rehearsal_marks')->where('person', $person)->count();
         $rows = (string) $picture(['person' => $person])->getContent();

@@ -204,6 +204,29 @@ final class ScriptsTest extends TestCase
             ->assertSee('has-notes')
             ->assertSee('in !dry.')
             ->assertSee('[when occasion.leak] always holds');
+        // It becomes a script, in the same circumstances.
+        $this->get(route('rehearse.scripts', $this->cove))->assertSee('one reply, as expected', false)
+            ->assertSee('make it a script');
+        $this->post(route('rehearse.scripts.replies', [$this->cove, $command]))
+            ->assertSessionHas('notice', 'The reply is a script now.');
+        self::assertSame(0, $command->expectations()->count());
+        $stand = app(ScriptRuns::class)->goOn($this->cove);
+        self::assertSame(['!dry, by tamsin'], array_column($stand->scripts, 'title'));
+        self::assertSame([], array_column($stand->broken(), 'unmet'));
+        $this->get(route('write.coverage', [$this->cove, $command]))->assertSee('They reach 2 of 6 in !dry.');
+    }
+
+    public function test_each_moment_of_a_script_stands_in_its_picture_with_what_came_of_it(): void
+    {
+        $text = self::DRY."  - line: '+5s tamsin: !dry'\n    expect: [{says_nothing: true}]\n"
+            ."  - at: +6s\n    happens: {raid: 8}\n";
+        $row = $this->kept($text);
+        $page = $this->get(route('rehearse.scripts', ['channel' => $this->cove, 'script' => $row->id]))
+            ->assertSee('class="mark is-said is-unmet"', false)
+            ->assertSee('aria-label="+0s tamsin, !dry: said, not as expected"', false)
+            ->assertSee('aria-label="+5s tamsin, !dry: held back"', false)
+            ->assertSee('is-happened', false);
+        self::assertSame(1, substr_count((string) $page->getContent(), 'class="ring"'));
     }
 
     public function test_whoever_is_forgotten_goes_from_scripts_too_and_the_cast_stays(): void

@@ -6,6 +6,7 @@
     $get = fn (array $at) => route('rehearse.evening.picture', ['channel' => $channel, 'rehearsal' => $row] + $at);
     // One address for thousands of marks.
     $moment = Str::beforeLast(route('rehearse.evening.moment', ['channel' => $channel, 'rehearsal' => $row, 'mark' => 1]), '1');
+    $gates = array_map(strval(...), array_keys(is_array($row->result['closed'] ?? null) ? $row->result['closed'] : []));
     $lanesKnown = is_array($row->result['lanes'] ?? null) ? $row->result['lanes'] : [];
 @endphp
 <div id="evening" class="evening" data-evening>
@@ -16,7 +17,7 @@
         </span>
         <label>of <input dir="auto" name="person" value="{{ $view->person }}" class="blank" size="10" maxlength="60" placeholder="everybody"></label>
         <label>what <select name="lane" class="blank"><option value="">everything</option>@foreach ($lanesKnown as $number => $lane)<option value="{{ $number }}" @selected($view->lane === (string) $number)>{{ Str::limit($lane['name'], 30) }}</option>@endforeach</select></label>
-        <label>that was <select name="kind" class="blank"><option value="">anything</option>@foreach (MarkKind::cases() as $kind)<option value="{{ $kind->value }}" @selected($view->kind === $kind)>{{ $kind->label() }}</option>@endforeach</select></label>
+        <label>that was <select name="kind" class="blank"><option value="">anything</option>@foreach (MarkKind::cases() as $kind)<option value="{{ $kind->value }}" @selected($view->reason() === $kind->value)>{{ $kind->label() }}</option>@if ($kind === MarkKind::HeldBack) @foreach ($gates as $gate)<option value="{{ $view::reasonOf($kind, $gate) }}" @selected($view->reason() === $view::reasonOf($kind, $gate))>held back by {{ $gate }}</option>@endforeach @endif @endforeach</select></label>
         <noscript><button class="plain">Show</button></noscript>
     </form>
     <div class="evening-and-why">

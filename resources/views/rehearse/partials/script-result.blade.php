@@ -1,4 +1,5 @@
 @php
+    use App\Rehearse\Scripts\ScriptPicture;
     use SilverParrot\Rehearsal\TimedLine;
     use SilverParrot\Rehearsal\Scripts\Expecting\Says;
 @endphp
@@ -9,6 +10,13 @@
         @php $first = $result->firstUnmet(); @endphp
         <p role="status"><b>{{ $first === null ? ($result->checked === [] ? 'It runs, and expects nothing.' : 'It holds.') : 'It does not hold.' }}</b> @if ($first?->part !== null)<a href="#part-{{ $first->part }}">The first difference</a>@endif</p>
         @foreach ($result->checked as $one)@if ($one->part === null)<p class="small"><span aria-hidden="true">{{ $one->holds() ? '✓' : '✗' }}</span> all of it: {{ $one->expected::key() }}@if ($one->unmet !== null): <span class="problem-text">@told($one->unmet)</span>@endif</p>@endif @endforeach
+        @php $marks = ScriptPicture::of($result); @endphp
+        @if ($marks !== [])
+            <svg class="script-picture" viewBox="0 0 {{ ScriptPicture::WIDTH }} {{ ScriptPicture::HEIGHT }}" role="group" aria-label="The script, moment by moment">
+                <line x1="0" x2="{{ ScriptPicture::WIDTH }}" y1="{{ ScriptPicture::HEIGHT / 2 }}" y2="{{ ScriptPicture::HEIGHT / 2 }}" class="ruling"></line>
+                @foreach ($marks as $mark)<a href="#part-{{ $mark['part'] }}" aria-label="{{ $mark['label'] }}" @class(['mark', 'is-'.$mark['kind']->value, 'is-unmet' => ! $mark['holds']])><title>{{ $mark['label'] }}</title>@unless ($mark['holds'])<circle cx="{{ $mark['x'] }}" cy="{{ ScriptPicture::HEIGHT / 2 }}" r="11" class="ring"></circle>@endunless @include('rehearse.partials.mark-sign', ['kind' => $mark['kind'], 'x' => $mark['x'], 'y' => ScriptPicture::HEIGHT / 2])</a>@endforeach
+            </svg>
+        @endif
         <ol class="script-parts">
             @foreach ($result->script->parts as $place => $part)
                 @php

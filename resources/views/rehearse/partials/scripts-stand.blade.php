@@ -16,6 +16,6 @@
     </ul>
     @if ($stand->replies !== [])
         <h2 class="group">Replies kept as expected</h2>
-        <ul class="entries">@foreach ($stand->replies as $one)<li class="entry"><span class="sign" aria-hidden="true">{{ $one['broken'] === 0 ? '✓' : '✗' }}</span> <a href="{{ route('write.command', [$channel, $one['command']]) }}#expectations">{{ $one['command']->trigger }}</a> <span class="small">{{ $one['kept'] === 1 ? 'one reply' : "{$one['kept']} replies" }}{{ match (true) { $one['broken'] === 0 => ', as expected', $one['kept'] === 1 => ', not as expected', default => ", {$one['broken']} not as expected" } }}</span></li>@endforeach</ul>
+        <ul class="entries">@foreach ($stand->replies as $one)<li class="entry"><span class="sign" aria-hidden="true">{{ $one['broken'] === 0 ? '✓' : '✗' }}</span> <a href="{{ route('write.command', [$channel, $one['command']]) }}#expectations">{{ $one['command']->trigger }}</a> <span class="small">{{ $one['kept'] === 1 ? 'one reply' : "{$one['kept']} replies" }}{{ match (true) { $one['broken'] === 0 => ', as expected', $one['kept'] === 1 => ', not as expected', default => ", {$one['broken']} not as expected" } }}</span> @can('write', $channel)<form method="post" action="{{ route('rehearse.scripts.replies', [$channel, $one['command']]) }}" class="inline">@csrf<button class="as-link small">{{ $one['kept'] === 1 ? 'make it a script' : 'make them scripts' }}</button></form>@endcan</li>@endforeach</ul>
     @endif
 </div>
