@@ -15,8 +15,9 @@ use SilverParrot\Memory\View;
 use SilverParrot\Value\Moment;
 
 /**
- * Looks at the timers of a channel, each second in which one may be due. Since when each waits is remembered, so that a talker that
- * ends and another that begins change nothing; whether it speaks is decided once more under the channel's lock.
+ * Looks at the timers of a channel, each second in which one may be due. Since when each waits is remembered, so that a
+ * talker that ends and another that begins change nothing; whether it speaks is decided once more under the channel's
+ * lock.
  */
 final class Timers
 {

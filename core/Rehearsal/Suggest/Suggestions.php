@@ -199,7 +199,8 @@ final class Suggestions
         $probed = [];
         foreach ($this->attempts->probes() as $attempt) {
             $this->tried++;
-            $probed[] = array_keys(self::reached($this->run->of($this->scripting->of($beginning, '', [$attempt]), true)));
+            $result = $this->run->of($this->scripting->of($beginning, '', [$attempt]), true);
+            $probed[] = array_keys(self::reached($result));
         }
 
         return $probed;
