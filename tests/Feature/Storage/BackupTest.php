@@ -92,7 +92,9 @@ final class BackupTest extends TestCase
             'password_reset_tokens',
             'sessions',
             // What a rehearsal came to is kept for a week, and can be had again.
+            'rehearsal_checkpoints',
             'rehearsal_marks',
+            'rehearsal_runs',
             'rehearsals',
             'sign_in_links',
             'stream_grants',
