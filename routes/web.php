@@ -240,7 +240,7 @@ Route::prefix('/channels/{channel}')
                     ->middleware(['throttle:trying', 'one-at-a-time:moment'])
                     ->name('.moment');
                 Route::get('/report', [EveningsController::class, 'report'])
-                    ->middleware('throttle:trying')
+                    ->middleware(['throttle:trying', 'one-at-a-time:report'])
                     ->name('.report');
             });
             Route::post('/rehearse/try', TryController::class)

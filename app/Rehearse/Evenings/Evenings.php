@@ -36,7 +36,7 @@ final readonly class Evenings
     public const KEPT = 40;
 
     /** Lines of an evening that is heard again for its whole report. */
-    private const REPORTED_LINES = 200_000;
+    private const REPORTED_LINES = 100_000;
 
     /** Lines of an evening that is heard again for each advice. */
     private const TRIED_LINES = 20_000;

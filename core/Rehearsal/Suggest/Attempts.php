@@ -67,9 +67,9 @@ final readonly class Attempts
     /** A phrase as somebody says it: the first of its alternatives, and nothing in its gaps. */
     private static function said(Phrase $phrase): string
     {
-        $text = (string) preg_replace(['~\(([^/()]*)[^()]*\)~u', '~\.{2,}|…~u'], ['$1', ' '], $phrase->text);
+        $text = (string) preg_replace('~\(([^/()]*)(/[^()]*)?\)~u', '$1', $phrase->text);
 
-        return trim((string) preg_replace('~\s+~u', ' ', $text));
+        return trim((string) preg_replace('~\s+~u', ' ', str_replace(['..', '…', '.'], ' ', $text)));
     }
 
     /** @return list<CastMember> one of each highest level: the lowest first, the streamer last */
