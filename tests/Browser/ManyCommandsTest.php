@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Tests\Demo;
+
 /** The list of commands: opened in place, folded, and many chosen at once. */
 final class ManyCommandsTest extends BrowserTestCase
 {
@@ -12,6 +14,9 @@ final class ManyCommandsTest extends BrowserTestCase
         $page = $this->browser;
         $this->signIn($page);
         $page->go($this->url('/channels/1/write'))->sees('!wassail', '#entries');
+        // The first lines are there at once, and the others a moment later.
+        $lines = 'return document.querySelectorAll("#entries .entry").length';
+        $page->waitFor(static fn (): bool => $page->script($lines) === Demo::commands(), 'all are listed');
         $chosen = $page->script(<<<'JS'
             const boxes = [...document.querySelectorAll('[data-choose]')];
             boxes[2].click();
@@ -23,7 +28,6 @@ final class ManyCommandsTest extends BrowserTestCase
             ->sees('4 selected:', '#many')
             ->click('#many [name=do] option[value=cooldown]')
             ->write('#many [name=value]', '33');
-        $lines = 'return document.querySelectorAll("#entries .entry").length';
         $before = $page->script($lines);
         $page->press('Apply', '#many')->sees('4 commands with a cooldown of 33 s.')->sees('every 33 s', '#entries');
         self::assertSame($before, $page->script($lines));
