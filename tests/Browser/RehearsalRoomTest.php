@@ -64,6 +64,11 @@ final class RehearsalRoomTest extends BrowserTestCase
         );
         $page->press('Keep the chosen ones')->sees('The script is kept.');
         $page->sees('% of this pack', '#left-page');
+        $page->click('#scripts-stand .entry a')->sees('It holds.', '#script-result');
+        self::assertSame([], $page->barriers());
+        $page->size(390, 800);
+        self::assertSame([], $page->barriers(), 'on a phone');
+        $page->size(1280, 800);
         $page->go($this->url($path))->sees('[when counter.splinters > 10] never holds', '#unreached');
         $page->sees('They reach 3 of 6 in !splinter.', '#coverage');
         $marked = 'return [...document.querySelectorAll(".is-unreached")].map((one) => one.textContent).join("")';

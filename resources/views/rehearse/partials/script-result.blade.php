@@ -26,7 +26,7 @@
                 @endphp
                 <li id="part-{{ $place }}" @class(['is-broken' => $unmet !== []])>
                     <span class="small">{{ SilverParrot\Rehearsal\ChatFile::time(intdiv($part->millis, 1000)) }}</span>
-                    @if ($part->what instanceof TimedLine)<b dir="auto">{{ $part->what->by }}</b> <span dir="auto">{{ $part->what->text }}</span>@else<i>{{ $part->what->inWords() }}</i>@endif
+                    @if ($part->what instanceof TimedLine)<b dir="auto">{{ $part->what->by }}</b>@if ($part->what->isWhisper) <i>whispers</i>@endif <span dir="auto">{{ $part->what->text }}</span>@else<i>{{ $part->what->inWords() }}</i>@endif
                     @foreach ($result->said($place) as $text)<div class="saying-line"><x-saying :$text :$channel/></div>@endforeach
                     @foreach ($heard as $one)@if ($one->outcome->sayings === [] && $one->outcome->closed)<div class="silence">no reply: @told($one->outcome->closed->reason)</div>@elseif ($one->outcome->sayings === [] && $one->outcome->failed)<div class="silence">failed: @told($one->outcome->failed->message())</div>@endif @endforeach
                     @foreach ($unmet as $one)
