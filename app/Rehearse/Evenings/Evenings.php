@@ -232,7 +232,9 @@ final readonly class Evenings
             if ($this->isStopping($row)) {
                 break;
             }
-            $advice[] = $proposal->tried($evening, $again);
+            $tried = $proposal->tried($evening, $again);
+            // What would have changed nothing is no advice.
+            $advice = $tried['after'] < $tried['before'] ? [...$advice, $tried] : $advice;
         }
 
         return $advice;
