@@ -33,6 +33,7 @@ use SilverParrot\Memory\PendingChanges;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Flood;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Triggers;
 use SilverParrot\Response\Evaluation\EvaluationFailure;
 use SilverParrot\Response\Evaluation\Invocation;
@@ -81,6 +82,20 @@ final readonly class EventHandler implements Parrot
         };
     }
 
+    /** Whether nothing comes of a line, whatever is remembered: as of nearly all. */
+    public function ignores(ChatLine $line, Pack $pack): bool
+    {
+        return $this->match($line, $pack) === null || $pack->isTalker($line->by);
+    }
+
+    /** Phrases listen to what is said in the chat; to the parrot itself one speaks in commands. */
+    private function match(ChatLine $line, Pack $pack): TriggerMatch|PhraseMatch|null
+    {
+        return $line->isWhisper
+            ? TriggerMatch::in($pack, $line->text)
+            : LineMatch::in($pack, $line->text, $this->phrases);
+    }
+
     private function line(ChatLine $line, World $world, ?Trace $trace): Outcome|Needs
     {
         $trace?->heard($line);
@@ -89,10 +104,7 @@ final readonly class EventHandler implements Parrot
 
             return new Outcome(trace: $trace);
         }
-        // Phrases listen to what is said in the chat; to the parrot itself one speaks in commands.
-        $match = $line->isWhisper
-            ? TriggerMatch::in($world->pack, $line->text)
-            : LineMatch::in($world->pack, $line->text, $this->phrases);
+        $match = $this->match($line, $world->pack);
         if ($match === null) {
             $trace?->nothingTriggered($world->pack, $line->text);
 

@@ -19,6 +19,10 @@ final readonly class TriggerMatch
     /** Words of one trigger. */
     public const MOST_WORDS = 5;
 
+    /** What shows in ASCII, without the blank. */
+    private const PLAIN = '!"#$%&\'()*+,-./0123456789:;<=>?@ABCDEFGHIJKLMNOPQRSTUVWXYZ[\\]^_`'
+        .'abcdefghijklmnopqrstuvwxyz{|}~';
+
     private function __construct(public Command $command, public string $typed, public string $words)
     {
     }
@@ -26,7 +30,7 @@ final readonly class TriggerMatch
     /** The longest trigger wins, and of equals one that is spelt so before one that is meant. */
     public static function in(Pack $pack, string $line): ?self
     {
-        [$first] = self::split($line);
+        $first = self::plainFirst($line) ?? self::split($line)[0];
         // Nearly no line is a command: none whose first word begins no trigger.
         if (! $pack->beginsTrigger($first)) {
             return null;
@@ -102,6 +106,16 @@ final readonly class TriggerMatch
         }
 
         return $beginnings;
+    }
+
+    /** The first word where it is ASCII with a blank or nothing behind it, as it nearly always is. */
+    private static function plainFirst(string $line): ?string
+    {
+        $length = strspn($line, self::PLAIN);
+
+        return $length > 0 && $length <= Limits::LINE && ($line[$length] ?? ' ') === ' '
+            ? substr($line, 0, $length)
+            : null;
     }
 
     /**

@@ -74,6 +74,19 @@ final class InMemoryStore implements AtHand
         return $changed;
     }
 
+    /**
+     * Kept where nothing is yet.
+     *
+     * @param  array<string, mixed>  $value
+     */
+    public function fill(Key $key, array $value): void
+    {
+        if ($this->at($key) === null) {
+            $this->values[$key->id()] = $value;
+            $this->changed[$key->id()] = true;
+        }
+    }
+
     /** @param  array<string, null|bool|int|string|array<string, mixed>>  $values  over what is here, by key id */
     public function put(array $values): void
     {

@@ -153,7 +153,9 @@ final readonly class Pack
     /** Whether a word is the first of any trigger; nearly none that is written is. */
     public function beginsTrigger(string $word): bool
     {
-        return isset($this->firstWords[Fold::caseless($word)]) || isset($this->firstWords[LooseFold::of($word)]);
+        // In ASCII both are one.
+        return isset($this->firstWords[Fold::caseless($word)])
+            || (! mb_check_encoding($word, 'ASCII') && isset($this->firstWords[LooseFold::of($word)]));
     }
 
     /** Whoever talks by itself: the parrot, and other accounts that are known to. */

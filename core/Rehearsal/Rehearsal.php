@@ -57,6 +57,9 @@ final class Rehearsal
     /** The driver looks at the store, and never at the world's memory. */
     private readonly View $nothing;
 
+    /** What comes of a line that sets nothing off. */
+    private readonly Outcome $silence;
+
     /** @var array<string, null|bool|int|string|array<string, mixed>> */
     private array $given = [];
 
@@ -74,6 +77,9 @@ final class Rehearsal
 
     /** @var array<int, int> lines that timers wait for and that are not noted yet, by minute since 1970 */
     private array $uncounted = [];
+
+    /** How many these are. */
+    private int $waiting = 0;
 
     private ?string $tracedKey = null;
 
@@ -93,7 +99,7 @@ final class Rehearsal
         private readonly string $seed,
         private readonly ChatProfile $profile,
         private readonly bool $traced = true,
-        EventHandler $handler = new EventHandler,
+        private readonly EventHandler $handler = new EventHandler,
         private readonly Wording $wording = new MessageKeys,
         bool $isLong = false,
     ) {
@@ -104,9 +110,10 @@ final class Rehearsal
             InitialState::ofCast($pack),
             $isLong || $situation->rest === null,
         );
-        $this->driver = new Driver($handler, $this->store);
+        $this->driver = new Driver($this->handler, $this->store);
         $this->service = new RehearsedService($situation->outside($pack, $this->store->values(...)));
         $this->nothing = new PartialView([]);
+        $this->silence = new Outcome;
         foreach ($pack->cast as $member) {
             $this->enter($member->person());
         }
@@ -148,6 +155,7 @@ final class Rehearsal
         $this->store->put($at->memory);
         $this->service->set = $at->service;
         $this->uncounted = $at->uncounted;
+        $this->waiting = array_sum($at->uncounted);
         $this->pack = $at->pack === null ? $this->pack : PackFormat::read($at->pack)[0];
         $this->isEdited = $at->pack !== null;
         $this->quietUntil = null;
@@ -176,6 +184,14 @@ final class Rehearsal
         if ($event instanceof Happening) {
             $this->happens($event);
         }
+        $isTraced = $this->traced || ($this->tracedKey !== null && $event->key() === $this->tracedKey);
+        if (! $isTraced && $event instanceof ChatLine && $this->handler->ignores($event, $this->pack)) {
+            $this->given = $this->told = $this->asked = [];
+            $this->meet($event->by);
+            $this->count($event, $this->silence);
+
+            return $this->silence;
+        }
         $world = new World(
             $this->pack,
             $this->nothing,
@@ -183,7 +199,7 @@ final class Rehearsal
             $event->at(),
             new KeyedChance($this->seed, $event->key()),
             $this->profile,
-            $this->traced || ($this->tracedKey !== null && $event->key() === $this->tracedKey),
+            $isTraced,
             $this->wording,
         );
         $carried = $this->driver->hear($event, $world);
@@ -232,13 +248,19 @@ final class Rehearsal
         return ActionDone::with([], $edited->outcome);
     }
 
+    /** Whether no timer can be due before a moment, known without a look at memory. */
+    public function isQuiet(Moment $until): bool
+    {
+        return $this->pack->timers === []
+            || ($this->quietUntil !== null
+                && $until->millis <= $this->quietUntil
+                && $this->waiting < $this->linesMissing);
+    }
+
     /** The next timer that speaks before a moment, if nothing else happens; those that are new begin to wait. */
     public function dueBefore(Moment $until, Moment $now): ?TimerDue
     {
-        $isQuiet = $this->quietUntil !== null
-            && $until->millis <= $this->quietUntil
-            && array_sum($this->uncounted) < $this->linesMissing;
-        if ($this->pack->timers === [] || $isQuiet) {
+        if ($this->isQuiet($until)) {
             return null;
         }
         $this->noteLines();
@@ -294,6 +316,7 @@ final class Rehearsal
         if ($isLine && $this->pack->timers !== []) {
             $minute = intdiv($event->at()->millis, 60_000);
             $this->uncounted[$minute] = ($this->uncounted[$minute] ?? 0) + 1;
+            $this->waiting++;
         }
     }
 
@@ -305,6 +328,7 @@ final class Rehearsal
             $this->keep(PeopleLines::more($memory, $lines, new Moment($minute * 60_000)));
         }
         $this->uncounted = [];
+        $this->waiting = 0;
     }
 
     private function happens(Happening $happening): void
@@ -370,15 +394,8 @@ final class Rehearsal
             return;
         }
         $this->met[$person->login] = true;
-        $key = Key::person($person->login);
-        $known = $this->store->snapshot(Reads::of($key))->value($key);
-        if ($known === null && $person->isKnown()) {
-            $record = $person->record();
-            $this->store->turn(
-                EventKey::none(),
-                Reads::of($key),
-                static fn (): Tally => new Tally([new Change($key, null, $record, 'person', $person->login)]),
-            );
+        if ($person->isKnown()) {
+            $this->store->fill(Key::person($person->login), $person->record());
         }
     }
 }

@@ -98,7 +98,9 @@ final class Runner
             if (++$number <= ($from->events ?? 0)) {
                 continue;
             }
-            yield from self::until($rehearsal, $later, $event->at(), $start, $clock);
+            if (! $later->isEmpty() || ! $rehearsal->isQuiet($event->at())) {
+                yield from self::until($rehearsal, $later, $event->at(), $start, $clock);
+            }
             $clock = $event->at();
             yield self::heard($rehearsal, $event, $start, $later);
             if ($between !== null && $later->isEmpty()) {
@@ -139,7 +141,9 @@ final class Runner
     private static function heard(Rehearsal $rehearsal, Event $event, Moment $start, EventQueue $later): Heard
     {
         $outcome = $rehearsal->hear($event);
-        array_map($later->add(...), $outcome->later);
+        foreach ($outcome->later as $one) {
+            $later->add($one);
+        }
         $by = $event->person();
 
         return new Heard(

@@ -70,6 +70,7 @@ final class WholeLettersTest extends TestCase
         'Source/Truncator.php' => 'cuts at ends of graphemes, and at ASCII spaces',
         'Outbox/MessageFragment.php' => 'cuts where addresses begin and end',
         'Hearing/Phrases/LineWords.php' => 'ASCII alone comes there',
+        'Hearing/TriggerMatch.php' => 'takes the ASCII before a blank',
         'Pack/Import/PastedTable.php' => 'mb_strcut cuts between letters',
         'Format/Differences.php' => 'a digest',
         'Rehearsal/ChatFile.php' => 'takes an ASCII sign away',

@@ -41,6 +41,9 @@ final class PhraseIndex
     /** @var array<string, list<string>> tolerant words that some words are, but for one letter */
     private array $known = [];
 
+    /** @var array<int, true> nodes behind which a tolerant word may stand */
+    private array $tolerant = [];
+
     /** @var array<int, int> by node, the one behind a gap */
     private array $gaps = [];
 
@@ -110,11 +113,11 @@ final class PhraseIndex
         $words = LineWords::of($line, $this->emotes);
         $best = null;
         $steps = self::STEPS;
-        $meant = $this->near === [] ? [] : array_map($this->meantBy(...), $words);
+        $isTolerant = isset($this->tolerant[0]);
         foreach ($words as $from => $word) {
             // Nearly no word begins a phrase.
-            if (isset($this->next["0=$word"]) || ($meant[$from] ?? []) !== []) {
-                $this->walk(0, $words, $meant, $from, $best, $steps);
+            if (isset($this->next["0=$word"]) || ($isTolerant && $this->meantBy($word) !== [])) {
+                $this->walk(0, $words, $from, $best, $steps);
             }
         }
 
@@ -169,6 +172,9 @@ final class PhraseIndex
         $isTolerant = $isTolerant && mb_strlen($word) >= self::LONG;
         // A tolerant word has a node of its own, or it would make the same word of others tolerant.
         $key = $isTolerant ? "$node~$word" : "$node=$word";
+        if ($isTolerant) {
+            $this->tolerant[$node] = true;
+        }
         if (! isset($this->next[$key])) {
             $this->next[$key] = $this->nodes++;
             foreach ($isTolerant ? OneLetter::left($word) : [] as $left) {
@@ -189,11 +195,8 @@ final class PhraseIndex
         return $this->gaps[$node] ??= $this->nodes++;
     }
 
-    /**
-     * @param  list<string>  $words
-     * @param  list<list<string>>  $meant  tolerant words that each of them is, but for one letter
-     */
-    private function walk(int $node, array $words, array $meant, int $at, ?int &$best, int &$steps): void
+    /** @param  list<string>  $words */
+    private function walk(int $node, array $words, int $at, ?int &$best, int &$steps): void
     {
         if (--$steps < 0) {
             return;
@@ -207,33 +210,30 @@ final class PhraseIndex
         }
         if (isset($this->gaps[$node])) {
             for ($skip = 0; $skip <= PhraseSyntax::GAP && $at + $skip < count($words); $skip++) {
-                $this->onWord($this->gaps[$node], $words, $meant, $at + $skip, $best, $steps);
+                $this->onWord($this->gaps[$node], $words, $at + $skip, $best, $steps);
             }
         }
         if ($at < count($words)) {
-            $this->onWord($node, $words, $meant, $at, $best, $steps);
+            $this->onWord($node, $words, $at, $best, $steps);
         }
     }
 
-    /**
-     * @param  list<string>  $words
-     * @param  list<list<string>>  $meant
-     */
-    private function onWord(int $node, array $words, array $meant, int $at, ?int &$best, int &$steps): void
+    /** @param  list<string>  $words */
+    private function onWord(int $node, array $words, int $at, ?int &$best, int &$steps): void
     {
         $next = $this->next["$node={$words[$at]}"] ?? null;
         if ($next !== null) {
-            $this->walk($next, $words, $meant, $at + 1, $best, $steps);
+            $this->walk($next, $words, $at + 1, $best, $steps);
         }
-        foreach ($meant[$at] ?? [] as $word) {
+        foreach (isset($this->tolerant[$node]) ? $this->meantBy($words[$at]) : [] as $word) {
             $near = $this->next["$node~$word"] ?? null;
             if ($near !== null) {
-                $this->walk($near, $words, $meant, $at + 1, $best, $steps);
+                $this->walk($near, $words, $at + 1, $best, $steps);
             }
         }
     }
 
-    /** @return list<string> */
+    /** @return list<string> tolerant words that it is, but for one letter */
     private function meantBy(string $word): array
     {
         if (isset($this->known[$word])) {
