@@ -299,6 +299,7 @@ Route::prefix('/channels/{channel}')
                     ->middleware(['throttle:trying', 'one-at-a-time:script'])
                     ->name('run');
                 Route::post('/from-chat', [ScriptsController::class, 'fromChat'])->name('from-chat');
+                Route::post('/again', [ScriptsController::class, 'again'])->name('again');
                 Route::post('/suggested', SuggestedController::class)->name('suggested');
                 Route::post('/replies/commands/{command}', RepliesController::class)->name('replies');
                 Route::put('/{script}', [ScriptsController::class, 'update'])->name('update');

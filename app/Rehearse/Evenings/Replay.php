@@ -52,10 +52,11 @@ final class Replay
     /** @return array<string, mixed> what stands beside the picture */
     public function told(Evening $evening): array
     {
-        $answered = [];
+        $answered = $loops = [];
         foreach ($evening->marks as $mark) {
             if ($mark->kind === MarkKind::Said) {
                 $answered[$mark->event] = true;
+                $loops[$mark->by] = ($loops[$mark->by] ?? 0) + 1;
             }
         }
         $talkers = [];
@@ -66,6 +67,7 @@ final class Replay
                 'answers' => $talker['answers'],
                 'lines' => $talker['lines'],
                 'both' => count(array_intersect_key($talker['commands'], $answered)),
+                'loops' => $loops[$talker['name']] ?? 0,
                 'known' => $this->isKnown((string) $login),
             ];
         }

@@ -94,6 +94,20 @@ final readonly class ScriptsController
         ));
     }
 
+    /** Those that were chosen run once more, or all where none was. */
+    public function again(Request $request, Channel $channel): RedirectResponse
+    {
+        /** @var array{chosen?: list<int>} $sent */
+        $sent = $request->validate(['chosen' => ['array', 'max:'.Script::MOST], 'chosen.*' => ['integer']]);
+        $chosen = $sent['chosen'] ?? [];
+        $channel
+            ->scripts()
+            ->when($chosen !== [], static fn ($of) => $of->whereKey($chosen))
+            ->update(['ran_against' => null]);
+
+        return redirect()->route('rehearse.scripts', $channel);
+    }
+
     public function store(ScriptRequest $request, Channel $channel, #[CurrentUser] User $user): RedirectResponse
     {
         return $this->keep($channel, $request->script((string) Str::ulid()), $user, null);

@@ -19,6 +19,9 @@ final class TalkerGuess
 
     private const PEOPLE = 20_000;
 
+    /** A sign and a letter right behind it, as commands of any chat begin (common practice). */
+    private const COMMAND = '/^\s*[!?.~$%&*+\/#=^-]\p{L}/u';
+
     /** @var array<string, array{int, int, string}> lines, those that are answers at once, and the name, by login */
     private array $people = [];
 
@@ -28,11 +31,6 @@ final class TalkerGuess
     /** The last command that nobody answered yet. */
     private ?ChatLine $command = null;
 
-    /** @param  list<string>  $marks  what commands begin with */
-    public function __construct(private readonly array $marks = ['!'])
-    {
-    }
-
     public function take(ChatLine $line): void
     {
         $login = $line->by->login;
@@ -41,7 +39,7 @@ final class TalkerGuess
         }
         $this->people[$login] ??= [0, 0, $line->by->name];
         $this->people[$login][0]++;
-        $isCommand = in_array(mb_substr(ltrim($line->text), 0, 1), $this->marks, true);
+        $isCommand = preg_match(self::COMMAND, $line->text) === 1;
         $command = $this->command;
         if (
             ! $isCommand

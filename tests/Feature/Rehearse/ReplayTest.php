@@ -72,6 +72,10 @@ final class ReplayTest extends TestCase
         // The other talker answers what the draft answers too.
         [$talker] = $result['replay']['talkers'];
         self::assertSame(['ringer', 8, true], [$talker['login'], $talker['answers'], $talker['both'] > 0]);
+        // And the draft answers what it says.
+        self::assertSame(1, $talker['loops']);
+        $this->get(route('rehearse.evening', [$this->cove, $row]))
+            ->assertSee('One line of its own would have been answered by the parrot');
         $this->from(route('rehearse.evening', [$this->cove, $row]))
             ->post(route('rehearse.talker', $this->cove), ['login' => 'Ringer'])
             ->assertRedirect();
@@ -260,7 +264,8 @@ final class ReplayTest extends TestCase
     {
         $log = "20:00:00 odo: evening\nnot a line of it\n";
         for ($minute = 1; $minute <= 8; $minute++) {
-            $log .= "20:0$minute:00 tamsin: !dry\n20:0$minute:01 ringer: Ding, tamsin.\n"
+            $ding = $minute === 8 ? 'Ding: where is the shed?' : 'Ding, tamsin.';
+            $log .= "20:0$minute:00 tamsin: !dry\n20:0$minute:01 ringer: $ding\n"
                 ."20:0$minute:20 pia: what is made of the mast, tamsin?\n20:0$minute:40 odo: nice weather\n";
         }
 

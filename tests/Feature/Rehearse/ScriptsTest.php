@@ -216,6 +216,19 @@ final class ScriptsTest extends TestCase
         $this->get(route('write.coverage', [$this->cove, $command]))->assertSee('They reach 2 of 6 in !dry.');
     }
 
+    public function test_one_some_or_all_run_again(): void
+    {
+        $rows = [$this->kept(self::DRY), $this->kept(self::DRY), $this->kept(self::DRY)];
+        app(ScriptRuns::class)->goOn($this->cove);
+        $again = fn (array $chosen) => $this->post(route('rehearse.scripts.again', $this->cove), ['chosen' => $chosen]);
+        $again([$rows[0]->id, $rows[2]->id])->assertRedirect();
+        self::assertSame(2, app(ScriptRuns::class)->scripts($this->cove)->left);
+        app(ScriptRuns::class)->goOn($this->cove);
+        $again([])->assertRedirect();
+        self::assertSame(3, app(ScriptRuns::class)->scripts($this->cove)->left);
+        $again(['x'])->assertSessionHasErrors();
+    }
+
     public function test_each_moment_of_a_script_stands_in_its_picture_with_what_came_of_it(): void
     {
         $text = self::DRY."  - line: '+5s tamsin: !dry'\n    expect: [{says_nothing: true}]\n"

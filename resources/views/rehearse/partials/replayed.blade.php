@@ -5,7 +5,7 @@
     @if ($log['backwards'] > 0)<p class="small">{{ $log['backwards'] === 1 ? 'One line was' : number_format($log['backwards']).' lines were' }} earlier than the one before, and set to its moment.</p>@endif
     @if (($log['beyond'] ?? 0) > 0)<p>{{ $log['beyond'] === 1 ? 'One line was' : number_format($log['beyond']).' lines were' }} written more than {{ intdiv(SilverParrot\Rehearsal\Replay\LogReader::LONGEST, 86_400_000) }} days after the first, and left out.</p>@endif
     @foreach ($log['talkers'] as $talker)
-        <p><b dir="auto">{{ $talker['name'] }}</b> talks by itself: {{ $talker['answers'] }} of its {{ $talker['lines'] }} lines answer a command at once. {{ $talker['both'] > 0 ? ($talker['both'] === 1 ? 'One command' : "{$talker['both']} commands").' would have had two answers.' : '' }}
+        <p><b dir="auto">{{ $talker['name'] }}</b> talks by itself: {{ $talker['answers'] }} of its {{ $talker['lines'] }} lines answer a command at once. {{ $talker['both'] > 0 ? ($talker['both'] === 1 ? 'One command' : "{$talker['both']} commands").' would have had two answers.' : '' }} {{ ($talker['loops'] ?? 0) > 0 ? ($talker['loops'] === 1 ? 'One line of its own' : "{$talker['loops']} lines of its own").' would have been answered by the parrot, which it may answer again.' : '' }}
             @if ($talker['known'])<span class="small">The parrot does not listen to it.</span>@elseif (auth()->user()->can('write', $channel) && ! ($row->options['replay']['nameless'] ?? false))<form method="post" action="{{ route('rehearse.talker', $channel) }}" class="inline">@csrf<input type="hidden" name="login" value="{{ $talker['login'] }}"><button class="plain small">Do not listen to it</button></form>@endif</p>
     @endforeach
     @if ($log['questions'] !== [])
