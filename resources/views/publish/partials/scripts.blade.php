@@ -4,7 +4,7 @@
         <h2>Scripts</h2>
         <p role="status">@if ($stand->left > 0)<progress max="{{ count($stand->scripts) }}" value="{{ $stand->ran() }}" aria-label="How many have run"></progress> {{ $stand->ran() }} of {{ count($stand->scripts) }} have run. <a class="plain" href="{{ route('rehearse.scripts', $channel) }}">Stop</a>
             @elseif ($stand->scripts === [])None is written.
-            @elseif ($stand->broken() === []){{ count($stand->scripts) === 1 ? 'It holds.' : 'All '.count($stand->scripts).' hold.' }}
+            @elseif ($stand->broken() === []){{ match (count($stand->scripts)) { 1 => 'It holds.', 2 => 'Both hold.', default => 'All '.count($stand->scripts).' hold.' } }}
             @else{{ count($stand->broken()) }} of {{ count($stand->scripts) }} {{ count($stand->broken()) === 1 ? 'does' : 'do' }} not hold:@endif</p>
         <ul class="ruled">
             @foreach ($stand->broken() as $one)<li><span aria-hidden="true">✗</span> <a href="{{ route('rehearse.scripts', ['channel' => $channel, 'script' => $one->id]) }}" dir="auto">{{ $one->title }}</a> <span class="small problem-text" dir="auto">{{ $one->unmet }}</span></li>@endforeach

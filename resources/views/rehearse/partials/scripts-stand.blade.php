@@ -2,7 +2,7 @@
 <div id="scripts-stand" @if ($stand->left > 0) hx-get="{{ $again ?? route('rehearse.scripts.stand', $channel) }}" hx-trigger="load delay:100ms" hx-swap="outerHTML" @endif>
     @if ($stand->scripts !== [])
         <p role="status">@if ($stand->left > 0)<progress max="{{ count($stand->scripts) }}" value="{{ $stand->ran() }}" aria-label="How many have run"></progress> {{ $stand->ran() }} of {{ count($stand->scripts) }} have run. <a class="plain" href="{{ route('rehearse', $channel) }}">Stop</a>
-            @elseif ($stand->broken() === []){{ count($stand->scripts) === 1 ? 'It holds.' : 'All '.count($stand->scripts).' hold.' }}
+            @elseif ($stand->broken() === []){{ match (count($stand->scripts)) { 1 => 'It holds.', 2 => 'Both hold.', default => 'All '.count($stand->scripts).' hold.' } }}
             @else{{ count($stand->broken()) }} of {{ count($stand->scripts) }} {{ count($stand->broken()) === 1 ? 'does' : 'do' }} not hold.@endif</p>
     @endif
     @if ($stand->scripts !== [])<form method="post" action="{{ route('rehearse.scripts.again', $channel) }}" id="run-again">@csrf</form>@endif

@@ -8,7 +8,7 @@
         <ul class="small">@foreach (array_slice($stand->broken(), 0, 5) as $one)<li><a href="{{ route('rehearse.scripts', ['channel' => $channel, 'script' => $one->id]) }}#right-page" dir="auto">{{ $one->title }}</a>: <span class="problem-text" dir="auto">{{ $one->unmet }}</span></li>@endforeach</ul>
         @if (count($stand->broken()) > 5)<p class="small"><a href="{{ route('rehearse.scripts', $channel) }}">{{ count($stand->broken()) - 5 }} more</a></p>@endif
     @elseif ($stand->scripts !== [])
-        <p class="small" role="status">{{ count($stand->scripts) === 1 ? 'The one script holds.' : 'All '.count($stand->scripts).' hold.' }}</p>
+        <p class="small" role="status">{{ match (count($stand->scripts)) { 1 => 'The one script holds.', 2 => 'Both scripts hold.', default => 'All '.count($stand->scripts).' hold.' } }}</p>
     @endif
     @if ($coverage->isBegun())
         <p class="small">{{ $coverage->reached === $coverage->parts ? "They reach all of {$row->trigger}." : "They reach {$coverage->reached} of {$coverage->parts} in {$row->trigger}." }}
