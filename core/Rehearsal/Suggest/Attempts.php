@@ -103,12 +103,15 @@ final readonly class Attempts
         return $highest;
     }
 
-    /** @return list<Attempt> one line by somebody who may */
+    /** @return list<Attempt> by somebody who may, without words and with those that look-ups are tried with */
     public function plain(): array
     {
         $by = $this->highest();
 
-        return $by === null ? [] : [new Attempt($by, '')];
+        return $by === null ? [] : array_map(
+            static fn (string $words): Attempt => new Attempt($by, $words),
+            ['', ...$this->written->samples],
+        );
     }
 
     /** @return list<Attempt> what everybody would try first, in the order of one script */
@@ -125,7 +128,7 @@ final readonly class Attempts
         return [
             new Attempt($lowest, '', again: $this->soon()),
             ...$isChatOnly ? [new Attempt($lowest, '', true)] : [],
-            new Attempt($highest, ''),
+            ...$this->plain(),
             new Attempt($highest, 'a few words'),
             ...$other === null ? [] : [new Attempt($highest, "@{$other->login}")],
             new Attempt($highest, '@'.self::NOBODY),

@@ -6,6 +6,7 @@ namespace SilverParrot\Rehearsal\Suggest;
 
 use SilverParrot\Hearing\Gates\ByChance;
 use SilverParrot\Hearing\Gates\InCategory;
+use SilverParrot\Lookup\Lookup;
 use SilverParrot\Lookup\Parameters\Parameter;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
@@ -14,6 +15,7 @@ use SilverParrot\Response\Syntax\Either;
 use SilverParrot\Response\Syntax\Literal;
 use SilverParrot\Response\Syntax\Part;
 use SilverParrot\Response\Syntax\Roll;
+use SilverParrot\Source\Fold;
 
 /** What is written in a command's texts and gates: what it compares with, names and changes. */
 final readonly class Written
@@ -22,10 +24,13 @@ final readonly class Written
 
     private const NUMBERS = 12;
 
+    private const SAMPLES = 2;
+
     /**
      * @param  list<string>  $texts
      * @param  list<int>  $numbers  and those beside them
      * @param  list<string>  $places  folded: "counter.planks", "caller.boat"
+     * @param  list<string>  $samples  what its look-ups are tried with
      * @param  list<string>  $changed  as written
      * @param  bool  $isOfLuck  whether anything in it is drawn
      */
@@ -33,6 +38,7 @@ final readonly class Written
         public array $texts,
         public array $numbers,
         public array $places,
+        public array $samples,
         public array $changed,
         public bool $isOfLuck,
     ) {
@@ -59,24 +65,55 @@ final readonly class Written
             }
         }
 
-        foreach ($places as $place) {
-            array_push($texts, ...self::samples($place, $pack));
-        }
+        $places = self::withChains(array_values(array_unique($places)), $pack);
+        $samples = array_merge([], ...array_map(
+            static fn (string $place): array => self::samples($place, $pack),
+            $places,
+        ));
+        array_push($texts, ...$samples);
 
         return new self(
             array_slice(array_values(array_unique($texts)), 0, self::TEXTS),
             array_slice(array_values(array_unique($numbers)), 0, self::NUMBERS),
-            array_values(array_unique($places)),
+            $places,
+            array_slice(array_values(array_unique($samples)), 0, self::SAMPLES),
             array_values(array_unique($changed)),
             $isOfLuck,
         );
     }
 
+    /**
+     * With the look-ups whose readings others are asked with.
+     *
+     * @param  list<string>  $places
+     * @return list<string>
+     */
+    private static function withChains(array $places, Pack $pack): array
+    {
+        for ($at = 0; isset($places[$at]); $at++) {
+            foreach (self::lookup($places[$at], $pack)->parameters ?? [] as $parameter) {
+                [$kind, $name] = explode('.', $parameter->from, 3) + [1 => ''];
+                $chained = "$kind.".Fold::caseless($name);
+                if ($kind === 'lookup' && ! in_array($chained, $places, true)) {
+                    $places[] = $chained;
+                }
+            }
+        }
+
+        return $places;
+    }
+
+    private static function lookup(string $place, Pack $pack): ?Lookup
+    {
+        [$kind, $name] = explode('.', $place, 2) + [1 => ''];
+
+        return $kind === 'lookup' ? $pack->lookups[$name] ?? null : null;
+    }
+
     /** @return list<string> what a look-up is tried with */
     private static function samples(string $place, Pack $pack): array
     {
-        [$kind, $name] = explode('.', $place, 2) + [1 => ''];
-        $lookup = $kind === 'lookup' ? $pack->lookups[$name] ?? null : null;
+        $lookup = self::lookup($place, $pack);
 
         return array_values(array_filter(array_map(
             static fn (Parameter $one): string => $one->isSecret ? '' : $one->sample,

@@ -6,6 +6,7 @@ namespace Tests\Core\Rehearsal;
 
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Format\CannedAnswersFormat;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Pack;
@@ -193,6 +194,17 @@ final class CoverageTest extends TestCase
         self::assertStringContainsString('counter.bells at its ceiling (99)', $titles);
     }
 
+    /** One look-up finds the number that another is asked with: it is tried with what the first is tried with. */
+    public function test_each_look_up_behind_a_reply_fails_in_some_script(): void
+    {
+        [$suggested, $missing] = self::suggested(self::demo(), '!tide');
+        self::assertSame([], $missing);
+        $titles = array_map(static fn (Suggestion $one): string => $one->title(), $suggested);
+        self::assertContains('!tide, the look-up tide down', $titles);
+        self::assertContains('!tide, the look-up ports down', $titles);
+        self::assertStringContainsString('High water at Porth:', $suggested[0]->text);
+    }
+
     public function test_each_suggestion_is_a_document_that_holds(): void
     {
         $pack = self::demo();
@@ -243,13 +255,19 @@ final class CoverageTest extends TestCase
     /** @return array{list<Suggestion>, list<Coverable>} */
     private static function suggested(Pack $pack, string $trigger): array
     {
+        $at = Moment::fromIso(self::START) ?? self::fail();
+        [$answers] = CannedAnswersFormat::read(
+            (string) file_get_contents(dirname(self::example()).'/lantern-cove.readings.json'),
+            $pack->lookups,
+            $at,
+        );
         $suggestions = new Suggestions(
             $pack,
-            new InitialState(channel: ['category' => 'Planking']),
+            (new InitialState(channel: ['category' => 'Planking']))->withAnswers($answers),
             ChatProfile::stream(),
             new MessageKeys,
             self::command($pack, $trigger),
-            Moment::fromIso(self::START) ?? self::fail(),
+            $at,
             '7',
         );
 
