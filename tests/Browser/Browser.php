@@ -203,12 +203,28 @@ final class Browser
                 return false;
             }
             $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+            if (! $this->isStill($element)) {
+                return false;
+            }
             $do($element);
 
             return true;
         }, "there is no $what");
 
         return $this;
+    }
+
+    /** Whoever sees something move waits with the press: an answer of the server may make room for what it says. */
+    private function isStill(RemoteWebElement $element): bool
+    {
+        $place = fn (): mixed => $this->driver->executeScript(
+            'const box = arguments[0].getBoundingClientRect(); return [box.top, box.left]',
+            [$element],
+        );
+        $before = $place();
+        usleep(20_000);
+
+        return $before === $place();
     }
 
     public function text(string $selector): string
