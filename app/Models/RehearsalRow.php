@@ -56,7 +56,7 @@ final class RehearsalRow extends Model
     /** Whether there is a picture of it, and a report. */
     public function isDrawn(): bool
     {
-        return $this->result !== null && $this->kind !== RehearsalKind::Night;
+        return $this->result !== null && $this->kind !== RehearsalKind::Night && ! $this->state->isOpen();
     }
 
     /** @return Builder<static> */

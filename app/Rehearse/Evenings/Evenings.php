@@ -189,18 +189,16 @@ final readonly class Evenings
                 'result' => json_encode($result, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
                 'pack' => PackFormat::write($pack),
                 'found' => json_encode($evening->found, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
-                'state' => match (true) {
-                    $isStopped => RehearsalState::Stopped,
-                    $plan->seeds > 1 => RehearsalState::Running,
-                    default => RehearsalState::Done,
-                },
-                'done' => $isStopped || $plan->seeds > 1 ? DB::raw('done') : DB::raw('total'),
-                'ended_at' => $isStopped || $plan->seeds === 1 ? now() : null,
                 'sketch' => null,
-            ]);
+            ] + ($plan->seeds > 1 ? [] : [
+                'state' => ($isStopped ? RehearsalState::Stopped : RehearsalState::Done)->value,
+                'done' => $isStopped ? DB::raw('done') : DB::raw('total'),
+                'ended_at' => now(),
+            ]));
         });
         if ($plan->seeds > 1) {
-            $this->several->keep($row, 0, $evening);
+            // One that was not heard to its end is no measure for the others.
+            $isStopped || $this->several->keep($row, 0, $evening);
             $this->several->finish($row);
         }
     }

@@ -156,7 +156,7 @@ final readonly class EveningsController
     /** @return array<string, mixed> */
     private function drawn(Request $request, Channel $channel, RehearsalRow $row): array
     {
-        if ($row->result === null || $row->state->isOpen()) {
+        if (! $row->isDrawn()) {
             return ['view' => null, 'drawing' => null, 'rows' => [], 'clock' => null];
         }
         $length = is_int($row->result['length'] ?? null) ? $row->result['length'] : 1;

@@ -97,11 +97,11 @@ final readonly class SeveralEvenings
             }
             $runs = array_values(self::runs($now));
             $isStopped = $now->state === RehearsalState::Stopping;
-            if ($runs === [] || (count($runs) < $seeds && ! $isStopped)) {
+            if (count($runs) < $seeds && ! $isStopped) {
                 return;
             }
             $now->update([
-                'result' => ['ranges' => Ranges::of($runs)] + $now->result,
+                'result' => ($runs === [] ? [] : ['ranges' => Ranges::of($runs)]) + $now->result,
                 'state' => $isStopped ? RehearsalState::Stopped : RehearsalState::Done,
                 'ended_at' => now(),
             ]);

@@ -164,6 +164,8 @@ final class EveningsTest extends TestCase
     {
         $row = $this->heard(['seeds' => '10', 'lines' => '80'] + self::CROWD);
         self::assertSame([RehearsalState::Running, 1], [$row->state, $row->done]);
+        $this->get(route('rehearse.evening', [$this->cove, $row]))->assertSee('1 of 10 evenings are heard.');
+        $this->get(route('rehearse.evening.picture', [$this->cove, $row]))->assertNotFound();
         $parts = Queue::pushed(HearMore::class)->all();
         self::assertCount(2, $parts);
         foreach ([$parts[1], $parts[0], $parts[1]] as $part) {
