@@ -28,6 +28,6 @@
             @endforeach
         </ul>
         @if ($missing !== [])<p class="small">Nothing was found for these: @foreach ($missing as $one){{ __('coverage.for-'.$one->kind->value, ['name' => $one->name]) }}{{ $loop->last ? '.' : ';' }} @endforeach Write such a script by hand, if it can be.</p>@endif
-        <p class="save-bar"><button class="strong">Keep the chosen ones</button></p>
+        @can('write', $channel)<p class="save-bar"><button class="strong">Keep the chosen ones</button></p>@endcan
     </form>
 @endif
