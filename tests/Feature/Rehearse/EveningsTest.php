@@ -14,6 +14,7 @@ use App\Rehearse\Evenings\HearMore;
 use App\Rehearse\Evenings\MarkRows;
 use App\Rehearse\Evenings\SeveralEvenings;
 use App\Storage\Backup\Table;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -194,6 +195,26 @@ final class EveningsTest extends TestCase
         app(Evenings::class)->forget($row);
         $parts[1]->handle(app(SeveralEvenings::class));
         self::assertSame(0, DB::table('rehearsal_runs')->count());
+    }
+
+    public function test_what_others_heard_counts_where_the_first_is_stopped(): void
+    {
+        $row = $this->begun(['seeds' => '10'] + self::CROWD);
+        $isStopped = false;
+        // While the first is heard, another worker hears five, and then somebody stops all.
+        DB::listen(static function (QueryExecuted $query) use ($row, &$isStopped): void {
+            if (! $isStopped && str_contains($query->sql, 'sketch')) {
+                $isStopped = true;
+                Queue::pushed(HearMore::class)->first()->handle(app(SeveralEvenings::class));
+                app(Evenings::class)->stop($row);
+            }
+        });
+        (new HearEvening($row->id))->handle(app(Evenings::class));
+        self::assertTrue($isStopped);
+        self::assertSame([RehearsalState::Stopped, 5], [$row->refresh()->state, $row->done]);
+        self::assertNotNull($row->ended_at);
+        self::assertArrayHasKey('ranges', $row->result ?? []);
+        self::assertSame([1, 2, 3, 4, 5], array_keys(SeveralEvenings::runs($row)));
     }
 
     public function test_the_report_is_that_of_the_command_line_to_the_byte(): void
