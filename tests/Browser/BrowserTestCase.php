@@ -11,6 +11,9 @@ use Tests\Ground\Sandbox;
 /** The whole application, started as a person starts it, with the demo in it. One instance serves all browser tests. */
 abstract class BrowserTestCase extends TestCase
 {
+    /** How many lines a minute the crowd of the harbour says meanwhile. */
+    protected const CROWD = 0;
+
     private static ?Sandbox $sandbox = null;
 
     private static int $port = 0;
@@ -30,6 +33,8 @@ abstract class BrowserTestCase extends TestCase
             self::$port = Port::near(18180);
             [$code, self::$printed] = self::$sandbox->parrot(['up', '--port='.self::$port]);
             self::assertSame(0, $code, self::$printed);
+            // The crowd would use the commands that a test is about to use, and leave it their cooldowns.
+            self::$sandbox->toHarbour('/pace', ['lines_a_minute' => static::CROWD]);
             register_shutdown_function(static function (): void {
                 self::$shared?->close();
                 self::$sandbox?->remove();

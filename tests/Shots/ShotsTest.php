@@ -9,6 +9,8 @@ use Tests\Browser\BrowserTestCase;
 /** The pictures of the documentation, made from the demo. Run by `bin/parrot shots`. */
 final class ShotsTest extends BrowserTestCase
 {
+    protected const CROWD = 12;
+
     public function test_the_main_views_are_pictured(): void
     {
         $folder = getenv('PARROT_SHOTS');

@@ -14,6 +14,8 @@ use WebDriver\WebDriverKeys;
  */
 final class WalksTest extends BrowserTestCase
 {
+    protected const CROWD = 12;
+
     private const TABLE = __DIR__.'/../../docs/walks.md';
 
     /** At most so many presses. */
