@@ -29,7 +29,7 @@ final readonly class UsesOfNames
     public static function place(Channel $channel, string $user): string
     {
         return match (true) {
-            str_starts_with($user, 'fact.'), str_starts_with($user, 'list.') => route('remember', [
+            preg_match('/^(fact|list|counter|caller)\./', $user) === 1 => route('remember', [
                 $channel,
                 'find' => $user,
             ]),

@@ -92,6 +92,7 @@ final readonly class Findings
                 ],
                 $order,
             ),
+            $names,
             count($commands),
             $found->left,
         );

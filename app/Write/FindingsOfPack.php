@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Write;
 
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\Pack;
 use SilverParrot\Source\Finding;
 
 /** What checks say about a whole pack, as far as it was looked at. */
@@ -14,10 +15,11 @@ final readonly class FindingsOfPack
      * @param  list<array{number: int, command: Command|null, findings: list<Finding>}>  $groups  by the row's number, 0
      *     for what belongs to no command; those with errors first, that one last. Places are counted from the command,
      *     or from the pack
+     * @param  Pack  $names  that places which are counted from the pack are of
      * @param  int  $commands  how many there are
      * @param  int  $left  of these, how many were not looked at yet
      */
-    public function __construct(public array $groups, public int $commands, public int $left)
+    public function __construct(public array $groups, public Pack $names, public int $commands, public int $left)
     {
     }
 

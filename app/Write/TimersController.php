@@ -18,6 +18,9 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use SilverParrot\Checks\CheckContext;
+use SilverParrot\Checks\Checks;
+use SilverParrot\Checks\KeptAddressGone;
+use SilverParrot\Checks\RunsNothing;
 use SilverParrot\Checks\TimerTooOften;
 use SilverParrot\Hearing\Timers\TimerClock;
 use SilverParrot\Hearing\Timers\TimerPicture;
@@ -51,8 +54,12 @@ final readonly class TimersController
         $memory = (new MariaDbStore($this->connection, $channel->id))->snapshot($reads);
         $live = $channel->details['live'] ?? null;
         $findings = [];
-        foreach ((new TimerTooOften)->look(CheckContext::at($pack, Assembler::environment($channel))) as $finding) {
-            $findings[basename($finding->at)][] = $finding;
+        $looked = CheckContext::before($pack, Assembler::environment($channel), []);
+        foreach (Checks::look($looked, [new TimerTooOften, new RunsNothing, new KeptAddressGone]) as $finding) {
+            [, $of, $place] = explode('/', $finding->at);
+            if ($of === 'timers') {
+                $findings[$place][] = $finding;
+            }
         }
 
         return view('write.timers', [

@@ -6,7 +6,7 @@ namespace SilverParrot\Checks;
 
 use SilverParrot\Source\Severity;
 
-/** The same of an address that is kept as a fact or stands in a list. */
+/** The same of an address beside commands: in timers, replies for closed gates, sayings of ranks, facts, lists. */
 final readonly class KeptAddressGone extends AddressFindings implements OfDefinitions
 {
     public function code(): string
@@ -23,13 +23,9 @@ final readonly class KeptAddressGone extends AddressFindings implements OfDefini
     {
         $known = $at->around->addresses;
         $findings = [];
-        foreach ($known === [] ? [] : array_values($at->pack->facts) as $index => $fact) {
-            array_push($findings, ...$this->in($fact->text, 0, "/facts/$index/text", $known));
-        }
-        foreach ($known === [] ? [] : array_values($at->pack->lists) as $index => $list) {
-            foreach ($list->items as $place => $item) {
-                array_push($findings, ...$this->in($item->text, 0, "/lists/$index/items/$place/text", $known));
-            }
+        $texts = $known === [] ? [] : WrittenAddresses::besideCommands($at->pack, $at->prepared);
+        foreach ($texts as [$place, $text, $from]) {
+            array_push($findings, ...$this->in($text, $from, $place, $known));
         }
 
         return $findings;

@@ -9,7 +9,7 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Response\ResponseCache;
 use SilverParrot\Response\Segments;
 
-/** The web addresses that stand in a pack as they are said: in responses, facts, and items of lists. */
+/** The web addresses that stand in a pack as they are said: in all that is said, in facts, and in items of lists. */
 final class WrittenAddresses
 {
     /** Of one pack. */
@@ -62,22 +62,69 @@ final class WrittenAddresses
     {
         foreach ($pack->commands as $command) {
             foreach ($command->sources() as $source) {
-                if (str_contains($source, '://')) {
-                    $segments = array_map(
-                        static fn (array $one): array => [$one[0], $one[1], 0],
-                        Segments::of($prepared->response($source)->text),
-                    );
-                    yield from array_column(self::whole($segments), 0);
-                }
+                yield from array_column(self::between($source, $prepared), 0);
             }
         }
-        foreach ($pack->facts as $fact) {
-            yield $fact->text;
+        foreach (self::besideCommands($pack, $prepared) as [, $text]) {
+            yield $text;
         }
-        foreach ($pack->lists as $list) {
-            foreach ($list->items as $item) {
-                yield $item->text;
+    }
+
+    /**
+     * What is said beside commands: by timers, of closed gates and of ranks, as facts and from lists.
+     *
+     * @return iterable<array{string, string, int}> where it is kept, what of it is no slot, and where that begins
+     */
+    public static function besideCommands(Pack $pack, ResponseCache $prepared): iterable
+    {
+        $responses = [];
+        foreach ($pack->timers as $index => $timer) {
+            foreach ($timer->command()->sources() as $place => $source) {
+                $responses["/timers/$index/$place"] = $source;
             }
         }
+        foreach ($pack->refusals as $key => $reply) {
+            $responses["/refusals/$key"] = $reply;
+        }
+        foreach (array_values($pack->ladders) as $index => $ladder) {
+            $responses["/ladders/$index/rises"] = $ladder->rises;
+            $responses["/ladders/$index/falls"] = $ladder->falls;
+        }
+        $plain = [];
+        foreach (array_values($pack->facts) as $index => $fact) {
+            $fact->isResponse
+                ? $responses["/facts/$index/text"] = $fact->text
+                : $plain["/facts/$index/text"] = $fact->text;
+        }
+        foreach (array_values($pack->lists) as $index => $list) {
+            foreach ($list->items as $place => $item) {
+                $at = "/lists/$index/items/$place/text";
+                $list->isResponses ? $responses[$at] = $item->text : $plain[$at] = $item->text;
+            }
+        }
+        foreach ($plain as $at => $text) {
+            yield [$at, $text, 0];
+        }
+        foreach ($responses as $at => $source) {
+            foreach (self::between($source, $prepared) as [$text, $from]) {
+                yield [$at, $text, $from];
+            }
+        }
+    }
+
+    /** @return list<array{string, int}> */
+    private static function between(string $source, ResponseCache $prepared): array
+    {
+        if (! str_contains($source, '://')) {
+            return [];
+        }
+        $segments = [];
+        $from = 0;
+        foreach (Segments::of($prepared->response($source)->text) as [$text, $isSlot]) {
+            $segments[] = [$text, $isSlot, $from];
+            $from += mb_strlen($text);
+        }
+
+        return self::whole($segments);
     }
 }

@@ -85,7 +85,7 @@
                 <ul class="ruled">
                     @foreach (array_slice($between->findings->groups, 0, 20) as $group)
                         @foreach ($group['findings'] as $finding)
-                            <li>@if ($group['command'])<a class="trigger-word" href="{{ route('write.command', [$channel, $group['number']]) }}">{{ $group['command']->trigger }}</a>@endif <span @class(['problem-text' => $finding->isError()])>{{ $finding->sentence() }}</span> <span class="small">{{ $finding->mend() }}</span></li>
+                            <li>@if ($group['command'])<a class="trigger-word" href="{{ route('write.command', [$channel, $group['number']]) }}">{{ $group['command']->trigger }}</a>@endif <span @class(['problem-text' => $finding->isError()])>{{ $finding->sentence() }}</span> <span class="small">{{ $finding->mend() }}</span> @if ($group['command'] === null && ($of = App\Remember\DefinitionAt::of($between->findings->names, $finding->at)) !== null)<a class="plain" href="{{ App\Remember\UsesOfNames::place($channel, $of) }}">Open {{ $of }}</a>@endif</li>
                         @endforeach
                     @endforeach
                     @if (count($between->findings->groups) > 20)<li class="small"><a class="plain" href="{{ route('write.findings', $channel) }}">All of them</a></li>@endif

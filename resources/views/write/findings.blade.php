@@ -28,7 +28,7 @@
                             @if ($finding->replacement !== null && $text !== null && $mayWrite)
                                 <form method="post" action="{{ route('write.mend', [$channel, $group['row']]) }}" class="inline">@csrf<input type="hidden" name="at" value="{{ $finding->at }}"><input type="hidden" name="code" value="{{ $finding->kind->code() }}"><input type="hidden" name="from" value="{{ $finding->span->from }}"><input type="hidden" name="revision" value="{{ $group['row']->revision }}"><button class="as-link mend" aria-label="{{ $finding->mend() }} {{ $group['command']->trigger }}">{{ $finding->mend() }}</button></form>
                             @else
-                                <p class="small">{{ $finding->mend() }}</p>
+                                <p class="small">{{ $finding->mend() }} @if ($group['command'] === null && ($of = App\Remember\DefinitionAt::of($found->names, $finding->at)) !== null)<a class="plain" href="{{ App\Remember\UsesOfNames::place($channel, $of) }}">Open {{ $of }}</a>@endif</p>
                             @endif
                         </li>
                     @endforeach

@@ -12,8 +12,10 @@ use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Lookup\Address\AddressState;
 use SilverParrot\Lookup\Address\LookedAt;
 use SilverParrot\Pack\Fact;
+use SilverParrot\Pack\Ladder;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\TextList;
+use SilverParrot\Pack\Timer;
 use SilverParrot\Pack\WeightedText;
 use SilverParrot\Source\Finding;
 use Tests\Core\Response\World;
@@ -38,6 +40,10 @@ final class AddressGoneTest extends TestCase
             '/commands/1/if_it_fails 5-20 https://odd.org has a certificate that browsers warn of.',
             '/facts/0/text 0-18 https://moved.org/ has moved for good. -> https://new.org/x',
             '/lists/0/items/1/text 4-21 https://old.org/a is gone.',
+            '/timers/0/responses/1/text 15-30 https://odd.org has a certificate that browsers warn of.',
+            '/refusals/cost 3-20 https://old.org/a is gone.',
+            '/ladders/0/rises 9-27 https://moved.org/ has moved for good. -> https://new.org/x',
+            '/facts/1/text 0-15 https://odd.org has a certificate that browsers warn of.',
         ], array_map(static fn (Finding $one): string => "{$one->at} {$one->span?->from}-{$one->span?->to} "
             .$one->sentence()
             .($one->replacement === null ? '' : " -> {$one->replacement}"), $found));
@@ -98,7 +104,18 @@ final class AddressGoneTest extends TestCase
                 ),
                 Say::on('!odd', 'Hello.')->failing('See: https://odd.org'),
             ],
-            facts: ['map' => new Fact('map', 'https://moved.org/')],
+            facts: [
+                'map' => new Fact('map', 'https://moved.org/'),
+                'odd' => new Fact('odd', 'https://odd.org https://old.org/a[channel.name]', isResponse: true),
+            ],
+            ladders: ['pebbles' => new Ladder('pebbles', [5 => 'Mate'], rises: '[caller] https://moved.org/')],
+            timers: [
+                new Timer('links', [
+                    Say::response('Ahoy.'),
+                    Say::response('[channel.name] https://odd.org'),
+                ]),
+            ],
+            refusals: ['cost' => 'é: https://old.org/a'],
             lists: ['links' => new TextList('links', [
                 new WeightedText('a'),
                 new WeightedText('at: https://old.org/a.'),

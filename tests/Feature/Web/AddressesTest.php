@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Web;
 
+use App\Remember\DefinitionAt;
+use App\Remember\UsesOfNames;
+use App\Storage\Assembler;
 use App\Storage\CommandRepository;
 use App\Web\AddressesLookedAt;
 use App\Web\LookAtAddresses;
 use App\Web\WebClient;
 use Illuminate\Support\Facades\DB;
+use SilverParrot\Checks\WrittenAddresses;
 use SilverParrot\Hearing\Steps\Say;
+use SilverParrot\Lookup\Address\AddressState;
+use SilverParrot\Lookup\Address\LookedAt;
+use SilverParrot\Value\Moment;
 use Tests\Air\HarbourProcess;
 use Tests\Feature\TestCase;
 
@@ -78,6 +85,56 @@ final class AddressesTest extends TestCase
         } finally {
             $harbour->end();
         }
+    }
+
+    public function test_an_address_that_a_timer_or_a_reply_for_a_closed_gate_says_is_found_too_and_leads_there(): void
+    {
+        $this->actingAs($this->wren);
+        $gone = 'https://gone.lantern-cove.example/x';
+        $this->cove->forceFill(['refusals' => ['cost' => "See $gone"]])->save();
+        $this->post(route('write.timers.store', $this->cove), [
+            'name' => 'charts',
+            'minutes' => '30',
+            'lines' => '10',
+            'messages' => "Charts at $gone for all",
+        ])->assertSessionHasNoErrors();
+        self::assertContains($gone, WrittenAddresses::in(app(Assembler::class)->pack($this->cove)));
+        app(AddressesLookedAt::class)->keep(
+            $this->cove->id,
+            $gone,
+            new LookedAt(AddressState::Gone),
+            Moment::of(now()),
+        );
+        $this->get(route('write.timers', $this->cove))->assertSee("$gone is gone.");
+        $this->get(route('write.findings', $this->cove))
+            ->assertSee("$gone is gone.")
+            ->assertSee('Open timer charts')
+            ->assertSee('Open replies of closed gates');
+    }
+
+    public function test_whatever_a_finding_may_be_about_is_opened_from_it(): void
+    {
+        $this->actingAs($this->wren);
+        $names = app(Assembler::class)->names($this->cove);
+        $kinds = [
+            'facts' => array_column($names->facts, 'name'),
+            'lists' => array_column($names->lists, 'name'),
+            'counters' => array_column($names->counters, 'name'),
+            'fields' => array_column($names->fields, 'name'),
+            'lookups' => array_column($names->lookups, 'name'),
+            'ladders' => array_column($names->ladders, 'field'),
+            'timers' => array_column($names->timers, 'name'),
+        ];
+        foreach ($kinds as $kind => $known) {
+            self::assertNotSame([], $known, $kind);
+            foreach ($known as $place => $name) {
+                $of = DefinitionAt::of($names, "/$kind/$place/text");
+                self::assertStringEndsWith($name, (string) $of);
+                $this->get(UsesOfNames::place($this->cove, (string) $of))->assertOk()->assertSee($name);
+            }
+        }
+        self::assertNull(DefinitionAt::of($names, '/facts/999/text'));
+        self::assertNull(DefinitionAt::of($names, ''));
     }
 
     public function test_only_the_streamer_says_that_all_are_looked_at(): void
