@@ -15,12 +15,16 @@ use Amp\Sync\LocalSemaphore;
 use SilverParrot\Format\LookupFormat;
 use SilverParrot\Lookup\Answer;
 use SilverParrot\Lookup\Lookup;
+use SilverParrot\Lookup\Outline\Candidate;
+use SilverParrot\Lookup\Outline\OutlineNode;
+use SilverParrot\Lookup\Paths\AnswerFormat;
+use SilverParrot\Lookup\Paths\BadAnswer;
 use SilverParrot\Lookup\ReadAnswer;
 use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
 /**
- * Processes that take the readings out of answers: a path that never ends, or an answer that fills the memory, ends one
+ * Processes in which answers are read and outlined: a path that never ends, or an answer that fills the memory, ends one
  * of them and nothing else.
  */
 final class ReadingWorkers
@@ -28,8 +32,11 @@ final class ReadingWorkers
     /** At once. */
     private const MOST = 4;
 
-    /** Bytes of one line of readings. */
-    private const LONGEST = 1_048_576;
+    /** Bytes of what comes back. */
+    private const LONGEST = 8_388_608;
+
+    /** How deep what comes back may be nested. */
+    public const DEEPEST = 2_048;
 
     /** @var list<array{Process, BufferedReader}> started and idle */
     private array $idle = [];
@@ -44,33 +51,77 @@ final class ReadingWorkers
     /** Gaps where it could not be read in time. */
     public function read(Lookup $lookup, Answer $answer, \DateTimeZone $zone, Cancellation $within): ReadAnswer
     {
-        $asked = json_encode([
+        return ReadAnswer::fromKept($this->ask([
+            'do' => 'readings',
             'lookup' => ['id' => $lookup->id] + LookupFormat::write($lookup),
             'status' => $answer->status,
             'headers' => (object) $answer->headers,
             'body' => $answer->body,
             'at' => $answer->at->millis,
             'zone' => $zone->getName(),
-        ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+        ], $within)) ?? new ReadAnswer(array_map(
+            static fn (): Gap => new Gap(GapReason::LookupPathTooSlow, ['name' => $lookup->name]),
+            $lookup->readings,
+        ));
+    }
+
+    /**
+     * @return OutlineNode|null null where it takes too long
+     *
+     * @throws BadAnswer
+     */
+    public function outline(AnswerFormat $format, string $body, Cancellation $within): ?OutlineNode
+    {
+        $said = $this->ask(['do' => 'outline', 'format' => $format->value, 'body' => $body], $within);
+        if (is_string($said['bad'] ?? null)) {
+            throw new BadAnswer($said['bad']);
+        }
+
+        return OutlineNode::fromKept($said['node'] ?? null);
+    }
+
+    /**
+     * @param  string  $path  of the reading that takes one of them
+     * @return list<Candidate> none where it takes too long
+     */
+    public function candidates(AnswerFormat $format, string $body, string $path, Cancellation $within): array
+    {
+        $candidates = [];
+        $asked = ['do' => 'candidates', 'format' => $format->value, 'body' => $body, 'path' => $path];
+        foreach ($this->ask($asked, $within) ?? [] as $one) {
+            /** @var array{string, list<array{string, string}>} $one as AnswerWork writes them */
+            $candidates[] = new Candidate($one[0], $one[1]);
+        }
+
+        return $candidates;
+    }
+
+    /**
+     * @param  array<string, mixed>  $asked
+     * @return array<array-key, mixed>|null null where nothing came in time
+     */
+    private function ask(array $asked, Cancellation $within): ?array
+    {
         $lock = $this->room->acquire();
         $process = null;
         try {
             $within->throwIfRequested();
             [$process, $said] = array_pop($this->idle) ?? self::start();
-            $process->getStdin()->write("$asked\n");
+            $process->getStdin()->write(
+                json_encode($asked, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n",
+            );
             $line = $said->readUntil("\n", $within, self::LONGEST);
             $this->idle[] = [$process, $said];
         } catch (CancelledException|StreamException|BufferException|ProcessException) {
             $process?->kill();
-            $line = null;
+
+            return null;
         } finally {
             $lock->release();
         }
+        $answer = json_decode($line, true, self::DEEPEST);
 
-        return ReadAnswer::fromKept($line === null ? null : json_decode($line, true)) ?? new ReadAnswer(array_map(
-            static fn (): Gap => new Gap(GapReason::LookupPathTooSlow, ['name' => $lookup->name]),
-            $lookup->readings,
-        ));
+        return is_array($answer) ? $answer : null;
     }
 
     public function end(): void

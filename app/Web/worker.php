@@ -2,14 +2,11 @@
 
 declare(strict_types=1);
 
-// Reads answers, one a line, until nobody asks any more. Whoever started it ends it where it takes too long: a path may
-// take any time at all.
+// Works on answers, one a line, until nobody asks any more. Whoever started it ends it where it takes too long: a path
+// may take any time at all.
 
-use SilverParrot\Document\Document;
-use SilverParrot\Format\LookupFormat;
-use SilverParrot\Lookup\Answer;
-use SilverParrot\Lookup\AnswerReader;
-use SilverParrot\Value\Moment;
+use App\Web\AnswerWork;
+use App\Web\ReadingWorkers;
 
 ini_set('memory_limit', '256M');
 ini_set('display_errors', 'stderr');
@@ -18,15 +15,17 @@ require dirname(__DIR__, 2).'/vendor/autoload.php';
 
 while (($line = fgets(STDIN)) !== false) {
     /**
-     * @var array{status: int, headers: array<string, string>, body: string, at: int, zone: string,
-     *     lookup: array<string, mixed>} $asked
+     * @var array{do: string, status: int, headers: array<string, string>, body: string, at: int, zone: string,
+     *     lookup: array<string, mixed>, format: string, path: string} $asked of these, what ReadingWorkers sends for it
      */
     $asked = json_decode($line, true, flags: JSON_THROW_ON_ERROR);
-    $answer = new Answer($asked['status'], $asked['headers'], $asked['body'], new Moment($asked['at']));
-    $reader = new AnswerReader(
-        LookupFormat::read(Document::of($asked['lookup'])),
-        $answer,
-        new DateTimeZone($asked['zone']),
-    );
-    echo json_encode($reader->all()->kept(), JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), "\n";
+    echo json_encode(
+        match ($asked['do']) {
+            'outline' => AnswerWork::outline($asked),
+            'candidates' => AnswerWork::candidates($asked),
+            default => AnswerWork::readings($asked),
+        },
+        JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+        ReadingWorkers::DEEPEST,
+    ), "\n";
 }

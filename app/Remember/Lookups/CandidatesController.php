@@ -12,6 +12,7 @@ use App\Storage\Assembler;
 use App\Storage\Definitions\DefinitionHistory;
 use App\Storage\Definitions\Named\Facts;
 use App\Storage\Viewers;
+use App\Web\ReadingWorkers;
 use App\Web\WebClient;
 use App\Web\WebLookups;
 use App\Write\LookThrough;
@@ -26,10 +27,7 @@ use SilverParrot\Format\PackFormat;
 use SilverParrot\Lookup\Answer;
 use SilverParrot\Lookup\Lookup;
 use SilverParrot\Lookup\Outline\Candidate;
-use SilverParrot\Lookup\Outline\Candidates;
-use SilverParrot\Lookup\Outline\Outlines;
 use SilverParrot\Lookup\Parameters\Parameter;
-use SilverParrot\Lookup\Paths\BadAnswer;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\Key;
 use SilverParrot\Memory\Reads;
@@ -84,11 +82,14 @@ final readonly class CandidatesController
 
             return $this->shown($channel, $parameter, $finder, $arguments, [], $why);
         }
-        try {
-            $found = Candidates::in(Outlines::of($finder->format, $answer->body), $reading->path);
-        } catch (BadAnswer) {
-            $found = [];
-        }
+        $workers = new ReadingWorkers;
+        $found = $workers->candidates(
+            $finder->format,
+            $answer->body,
+            $reading->path,
+            new TimeoutCancellation(self::SECONDS),
+        );
+        $workers->end();
         $why = $found === [] ? 'Nothing was found that has a value there.' : '';
 
         return $this->shown($channel, $parameter, $finder, $arguments, $found, $why);

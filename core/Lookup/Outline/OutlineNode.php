@@ -28,4 +28,35 @@ final readonly class OutlineNode
     {
         return [$this, ...array_merge([], ...array_map(static fn (self $one): array => $one->all(), $this->inside))];
     }
+
+    /** @return array{string, string|null, string, string, list<array<array-key, mixed>>} to be sent elsewhere */
+    public function kept(): array
+    {
+        return [
+            $this->label,
+            $this->value,
+            $this->kind,
+            $this->path,
+            array_map(static fn (self $one): array => $one->kept(), $this->inside),
+        ];
+    }
+
+    /** @return self|null null for what was not kept so */
+    public static function fromKept(mixed $kept): ?self
+    {
+        if (! is_array($kept) || ! array_is_list($kept) || count($kept) !== 5) {
+            return null;
+        }
+        [$label, $value, $kind, $path, $inside] = $kept;
+
+        return is_string($label) && is_string($kind) && is_string($path) && is_array($inside)
+            ? new self(
+                $label,
+                is_string($value) ? $value : null,
+                $kind,
+                $path,
+                array_values(array_filter(array_map(self::fromKept(...), $inside))),
+            )
+            : null;
+    }
 }

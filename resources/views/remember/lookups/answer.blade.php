@@ -1,4 +1,5 @@
 @inject('sentences', App\Wording\Sentences::class)
+@inject('outlines', App\Remember\Lookups\AnswerOutline::class)
 {{-- What came back, as a tree whose values can be chosen. --}}
 @php
     use SilverParrot\Lookup\Answer;
@@ -6,16 +7,7 @@
     $mayAllow = auth()->user()->can('manage', $channel);
     $recorded = $recorded ?? null;
     $writing = $writing ?? null;
-    $outline = null;
-    $isBroken = '';
-    $isWhole = $recorded?->canned->read === null;
-    if ($isWhole && $answer instanceof Answer && $answer->status >= 200 && $answer->status < 300) {
-        try {
-            $outline = SilverParrot\Lookup\Outline\Outlines::of($lookup->format, $answer->body);
-        } catch (SilverParrot\Lookup\Paths\BadAnswer $bad) {
-            $isBroken = $bad->getMessage();
-        }
-    }
+    [$outline, $isBroken] = $recorded?->canned->read === null && $answer instanceof Answer ? $outlines->of($lookup, $answer) : [null, ''];
 @endphp
 <div id="lookup-answer">
     @if ($writing !== null)
@@ -24,7 +16,7 @@
     @if ($answer instanceof Answer)
         <p class="small">Status {{ $answer->status }}{{ $millis > 0 ? ", after $millis ms" : '' }}, {{ number_format(strlen($answer->body)) }} bytes{{ $answer->contentType() === '' ? '' : ', '.strtok($answer->contentType(), ';') }}{{ $millis > 0 ? '; kept for '.$lookup->keep->seconds(SilverParrot\Lookup\Freshness::seconds($answer)).' s' : '' }}.</p>
         @include('remember.lookups.values', ['values' => $values])
-        @if ($isBroken !== '')<p class="problem">This is no {{ strtoupper($lookup->format->value) }}: {{ $isBroken }}.</p>@endif
+        @if ($isBroken !== '')<p class="problem">{{ $isBroken }}</p>@endif
         @if ($answer->status < 200 || $answer->status > 299)<p class="problem">The source answered with a status that says no, so nothing is read from it.</p>@endif
         @if ($outline !== null)
             <h3>What came back</h3>
