@@ -49,6 +49,7 @@ final readonly class RepliesController
                     $channel->scripts()->create(ScriptRow::columns($kept));
                     $row->delete();
                 },
+                Scripts::ofReply($command, $row->document),
             );
             $made++;
         }

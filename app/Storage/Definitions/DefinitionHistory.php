@@ -65,6 +65,8 @@ final class DefinitionHistory
      * @param  int|null  $seen  the revision that the person had before them; null where two cannot be in each other's
      *     way
      * @param  Closure(): T  $do
+     * @param  array<string, mixed>|null  $was  what it was before as something else, if it was; put() makes that of it
+     *     again
      * @return T
      *
      * @throws ChangedMeanwhile
@@ -76,13 +78,14 @@ final class DefinitionHistory
         User|Viewer $by,
         ?int $seen,
         Closure $do,
+        ?array $was = null,
     ): mixed {
-        return DB::transaction(function () use ($channel, $kind, $subject, $by, $seen, $do): mixed {
+        return DB::transaction(function () use ($channel, $kind, $subject, $by, $seen, $do, $was): mixed {
             $channel->newQuery()->whereKey($channel->id)->lockForUpdate()->firstOrFail();
             if ($seen !== null && $seen !== self::revision($channel, $kind)) {
                 throw new ChangedMeanwhile($kind);
             }
-            $before = $kind->read($channel->refresh(), $subject);
+            $before = $kind->read($channel->refresh(), $subject) ?? $was;
             $done = $do();
             $after = $kind->read($channel->refresh(), $subject);
             if ($before != $after) {

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace App\Storage\Definitions;
 
 use App\Models\Channel;
+use App\Models\CommandRow;
 use App\Models\ScriptRow;
 use SilverParrot\Document\Document;
+use SilverParrot\Format\ExpectationFormat;
 use SilverParrot\Format\ScriptTextFormat;
+use SilverParrot\Pack\Expectation;
 use SilverParrot\Pack\Script;
 
 /** A script, by its id; its state is what the pack document has of it. */
@@ -38,10 +41,26 @@ final class Scripts implements Definition
         return $row === null ? null : ScriptTextFormat::write($row->script());
     }
 
+    /**
+     * What was there before a kept reply of a command became a script.
+     *
+     * @return array<string, mixed>
+     */
+    public static function ofReply(CommandRow $command, Expectation $reply): array
+    {
+        return ['reply' => ExpectationFormat::write($reply), 'command' => $command->stable_id];
+    }
+
     public function put(Channel $channel, string $subject, ?array $state): void
     {
-        if ($state === null) {
+        $reply = $state['reply'] ?? null;
+        if ($state === null || is_array($reply)) {
             $channel->scripts()->where('stable_id', $subject)->delete();
+            $command = $channel->commands()->where('stable_id', $state['command'] ?? null)->first();
+            is_array($reply) && $command?->expectations()->create([
+                'channel_id' => $channel->id,
+                'document' => ExpectationFormat::read(Document::of($reply)),
+            ]);
 
             return;
         }
@@ -56,6 +75,7 @@ final class Scripts implements Definition
         return 'The script '.(is_string($title) ? $title : $subject).match (true) {
             $after === null => ' was deleted',
             $before === null => ' was added',
+            isset($before['reply']) => ' was made of a kept reply',
             default => ' was changed',
         };
     }

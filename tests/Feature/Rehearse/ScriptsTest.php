@@ -214,6 +214,12 @@ final class ScriptsTest extends TestCase
         self::assertSame(['!dry, by tamsin'], array_column($stand->scripts, 'title'));
         self::assertSame([], array_column($stand->broken(), 'unmet'));
         $this->get(route('write.coverage', [$this->cove, $command]))->assertSee('They reach 2 of 6 in !dry.');
+        // Taken back, it is what it was.
+        $this->get(route('rehearse.scripts', $this->cove))->assertSee('was made of a kept reply');
+        $change = $this->cove->definitionChanges()->latest('id')->firstOrFail();
+        $this->post(route('definitions.undo', [$this->cove, $change]))->assertSessionHasNoErrors();
+        self::assertSame(0, $this->cove->scripts()->count());
+        $this->get(route('rehearse.scripts', $this->cove))->assertSee('one reply, as expected', false);
     }
 
     public function test_one_some_or_all_run_again(): void
