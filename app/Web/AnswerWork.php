@@ -16,7 +16,7 @@ use SilverParrot\Lookup\Paths\AnswerFormat;
 use SilverParrot\Lookup\Paths\BadAnswer;
 use SilverParrot\Value\Moment;
 
-/** What is done with an answer in a process of its own: each takes what ReadingWorkers sends, and gives what it reads. */
+/** What is done with an answer in a process of its own, with what ReadingWorkers sends. */
 final class AnswerWork
 {
     /**

@@ -24,8 +24,8 @@ use SilverParrot\Value\Gap;
 use SilverParrot\Value\GapReason;
 
 /**
- * Processes in which answers are read and outlined: a path that never ends, or an answer that fills the memory, ends one
- * of them and nothing else.
+ * Processes in which answers are read and outlined: a path that never ends, or an answer that fills the memory, ends
+ * one of them and nothing else.
  */
 final class ReadingWorkers
 {

@@ -54,12 +54,12 @@ final class CandidatesTest extends TestCase
             new Candidate('18', [['', 'Porth Wen']]),
         ];
         self::assertEquals($two, self::of(AnswerFormat::Html, $page, 'td.n'));
+        $rows = '#ports > tbody > tr:nth-of-type';
         self::assertEquals(
             [new Candidate('/17', [['No.', '17'], ['', 'Porth'], ['Coast', 'west']]), '/18'],
             [
-                self::of(AnswerFormat::Html, $page, '#ports > tbody > tr:nth-of-type(1) > td:nth-of-type(2) > a @href')[0],
-                self::of(AnswerFormat::Html, $page, '#ports > tbody > tr:nth-of-type(2) > td:nth-of-type(2) > a @href')[1]
-                    ->value,
+                self::of(AnswerFormat::Html, $page, "$rows(1) > td:nth-of-type(2) > a @href")[0],
+                self::of(AnswerFormat::Html, $page, "$rows(2) > td:nth-of-type(2) > a @href")[1]->value,
             ],
         );
         $list = '<ul><li><b>Porth</b><i>17</i></li><li><b>Porth Wen</b><i>18</i></li><li><b>Quay</b></li></ul>';
