@@ -6,10 +6,9 @@ namespace App\Console;
 
 use App\Rehearse\Evenings\HearEvening;
 use App\Rehearse\Evenings\Workers;
+use App\Storage\AwaitedTables;
 use Illuminate\Console\Command;
-use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Schema;
 
 /** Hears evenings when nothing else wants the processor: the air comes first. */
 final class WorkerCommand extends Command
@@ -24,10 +23,7 @@ final class WorkerCommand extends Command
         @proc_nice($niceness);
         // Where processes are grouped by session, the group has a niceness of its own (sched(7)).
         @file_put_contents('/proc/self/autogroup', (string) $niceness);
-        // At the very first start it is there before its tables are.
-        while (! self::hasJobs()) {
-            usleep(200_000);
-        }
+        AwaitedTables::await('jobs');
         if (Workers::enter(getmypid() ?: 0)) {
             // Nobody else is there: what was taken up was never brought to its end, and is taken up anew.
             DB::table('jobs')->where('queue', HearEvening::QUEUE)->update(['reserved_at' => null]);
@@ -42,14 +38,5 @@ final class WorkerCommand extends Command
             '--max-time' => 3600,
             '--quiet' => true,
         ]);
-    }
-
-    private static function hasJobs(): bool
-    {
-        try {
-            return Schema::hasTable('jobs');
-        } catch (QueryException) {
-            return false;
-        }
     }
 }

@@ -21,18 +21,10 @@ final readonly class Artisan implements Server
         return new self($paths, 'air', ['parrot:air']);
     }
 
-    /** Does what takes too long for a page; it begins anew now and then, so that nothing piles up in it. */
+    /** Does what takes too long for a page. */
     public static function queue(Paths $paths): self
     {
-        return new self($paths, 'queue', [
-            'queue:work',
-            '--sleep=2',
-            '--tries=3',
-            '--backoff=10',
-            '--timeout=240',
-            '--max-time=3600',
-            '--quiet',
-        ]);
+        return new self($paths, 'queue', ['parrot:queue']);
     }
 
     /** Hears evenings in rehearsals, when nothing else wants the processor: one for each core of a small machine. */
