@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Accounts\Role;
 use App\Models\Membership;
+use App\Models\ScriptRow;
 use App\Models\User;
 use App\Publish\Editions;
 use App\Storage\MemoryRows;
@@ -17,7 +18,9 @@ use Illuminate\Database\Seeder;
 use Illuminate\Support\Str;
 use SilverParrot\Format\CannedAnswersFormat;
 use SilverParrot\Format\PackFormat;
+use SilverParrot\Pack\Script;
 use SilverParrot\Rehearsal\MemoryFormat;
+use SilverParrot\Rehearsal\Scripts\ScriptFormat;
 use SilverParrot\Value\Moment;
 
 /** Lantern Cove: a made-up world to learn in, from the documents in docs/examples. */
@@ -73,6 +76,12 @@ final class DemoSeeder extends Seeder
             foreach ($canned as $one) {
                 $recorded->put($channel->id, $pack->lookups[$lookup]->id, $one);
             }
+        }
+        foreach (glob(base_path('docs/examples/*.script.yaml')) ?: [] as $file) {
+            $text = (string) file_get_contents($file);
+            [$read] = ScriptFormat::read($text, $pack);
+            $script = new Script(basename($file, '.script.yaml'), $read->title ?? '', $text);
+            $channel->scripts()->create(ScriptRow::columns($script));
         }
         $editions->publish($channel, 'The demo as it ships', $wren);
         Membership::query()->create(['channel_id' => $channel->id, 'user_id' => $ilse->id, 'role' => Role::Author]);

@@ -18,10 +18,10 @@
                                     <form method="post" action="{{ route('rehearse.cast.destroy', [$channel, $member]) }}" class="inline" data-keeps-chat>@csrf @method('delete')<button class="as-link" aria-label="remove {{ $member->name }}">remove</button></form></span>
                             @endif
                             @if ($member->habits !== '')<p class="sentence" dir="auto">{{ $member->habits }}</p>@endif
-                            <p class="small record">
+                            @if ($member->record !== [] || array_filter([$member->details['category'] ?? '', $member->details['followed'] ?? '']) !== [])<p class="small record">
                                 @foreach ($member->record as $field => $value)<span>{{ $field }} <b dir="auto">{{ $value }}</b></span> @endforeach
                                 @if (($member->details['category'] ?? '') !== '')<span>last streamed <b dir="auto">{{ $member->details['category'] }}</b></span> @endif
-                                @if (($member->details['followed'] ?? '') !== '')<span>follows since <b>{{ substr($member->details['followed'], 0, 10) }}</b></span>@endif</p>
+                                @if (($member->details['followed'] ?? '') !== '')<span>follows since <b>{{ substr($member->details['followed'], 0, 10) }}</b></span>@endif</p>@endif
                         @endif
                     </li>
                 @endforeach

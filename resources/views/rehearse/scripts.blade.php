@@ -25,10 +25,11 @@
                 @include('rehearse.partials.script-result')
                 <details class="small more"><summary>What can stand in a script</summary>
                     <p>Lines are as in a chat file: <code>+12s tamsin: !tide porth</code>, <code>+1m5s odo(whispers): hello</code>. In place of a line something may happen: <code>at: +20s</code> and <code>happens: {category: Rigging}</code> (or <code>follow: odo</code>, <code>raid: 80</code>, <code>stream_ends: true</code>, <code>stream_begins: true</code>).</p>
-                    <p>Expected of a line: <code>says</code> (a text, or several), <code>contains</code>, <code>matches</code> with <code>[any]</code>, <code>[number]</code>, <code>[word]</code> for what may vary, <code>one_of</code>, <code>says_nothing: true</code> or <code>{because: channel cooldown}</code>, <code>within</code> seconds, <code>where: {place: whisper, voice: streamer}</code>, <code>memory: {counter.planks: 12}</code>, <code>changes: {counter.planks: 1}</code>, <code>asks: {lookup: tide, with: {port: "17"}}</code> (or <code>not: true</code>). Of all of it: <code>at_most: {sayings: 6, minutes: 10}</code>, <code>share: 20</code>.</p>
+                    <p>Expected of a line: <code>says</code> (a text, or several), <code>contains</code>, <code>matches</code> with <code>[any]</code>, <code>[number]</code>, <code>[word]</code> for what may vary, <code>one_of</code>, <code>says_nothing: true</code> or <code>says_nothing: channel cooldown</code>, <code>within</code> seconds, <code>where: {place: whisper, voice: streamer}</code>, <code>memory: {counter.planks: 12}</code>, <code>changes: {counter.planks: 1}</code>, <code>asks: {lookup: tide, with: {port: "17"}}</code> (or <code>not: true</code>). Of all of it: <code>at_most: {sayings: 6, minutes: 10}</code>, <code>share: 20</code>.</p>
                     <p>The start may say <code>at</code>, <code>seed</code>, <code>cast</code>, <code>memory</code>, <code>channel</code> and <code>answers</code> of look-ups or troubles.</p></details>
             @else
-                <div class="empty"><p>A script is written here, or kept from a <a href="{{ route('rehearse', $channel) }}">tried chat</a>.</p></div>
+                <div class="page-head"><h2>Script</h2></div>
+                <p>Choose one to read and run it here, write a new one, or keep a <a href="{{ route('rehearse', $channel) }}">tried chat</a> as a script.</p>
             @endif
         </section>
     </main>

@@ -31,14 +31,16 @@ final class ScriptsTest extends TestCase
 {
     private const EXAMPLES = __DIR__.'/../../../docs/examples/';
 
-    public function test_the_example_holds_and_fits_its_schema(): void
+    public function test_the_examples_hold_and_fit_their_schema(): void
     {
-        $text = (string) file_get_contents(self::EXAMPLES.'tide.script.yaml');
         $demo = PackFormat::read((string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json'))[0];
-        $result = self::played($text, $demo);
-        self::assertTrue($result->holds(), (string) $result->firstUnmet()?->unmet?->key);
-        self::assertCount(8, $result->checked);
-        self::assertTrue(Schemas::takes('script', self::json($text)));
+        foreach (['tide' => 8, 'planks' => 8, 'raid' => 1] as $example => $expectations) {
+            $text = (string) file_get_contents(self::EXAMPLES."$example.script.yaml");
+            $result = self::played($text, $demo);
+            self::assertTrue($result->holds(), "$example: {$result->firstUnmet()?->unmet?->key}");
+            self::assertCount($expectations, $result->checked, $example);
+            self::assertTrue(Schemas::takes('script', self::json($text)), $example);
+        }
     }
 
     /** @return iterable<string, array{string, string, string}> what is expected; what is otherwise; the line */
@@ -57,6 +59,7 @@ final class ScriptsTest extends TestCase
             'expectations.other-reason',
             '!hush',
         ];
+        yield 'nothing, for a reason in short' => ['says_nothing: level', 'expectations.other-reason', '!hush'];
         yield 'nothing, for its reason' => ['says_nothing: {because: level}', 'expectations.other-reason', '!hush'];
         yield 'in time' => ['within: 0', 'expectations.later', '!say x'];
         yield 'in time, but nothing' => ['within: 5', 'expectations.says-nothing', '!hush'];
@@ -83,6 +86,7 @@ final class ScriptsTest extends TestCase
     ): void {
         $holds = [
             'says' => true, 'contains' => true, 'matches' => true, 'one of' => true, 'nothing, for its reason' => true,
+            'nothing, for a reason in short' => true,
             'in time' => true, 'where' => true, 'memory' => true, 'of somebody' => true, 'changes' => true,
             'changes nothing' => true, 'asks nothing' => true, 'asks' => true, 'asks with' => true,
         ];

@@ -29,8 +29,11 @@ final readonly class SaysNothing implements Expects
 
     public static function read(Document $at): self
     {
+        if ($at->isText()) {
+            return new self($at->text(60));
+        }
         if (! $at->isStructured()) {
-            $at->flag();
+            $at->flag() ? null : $at->notOneOf('false', ['true', 'a reason']);
 
             return new self;
         }
@@ -38,10 +41,9 @@ final readonly class SaysNothing implements Expects
         return new self($at->object(['because'], ['because'])->at('because')->text(60));
     }
 
-    /** @return true|array{because: string} */
-    public function write(): bool|array
+    public function write(): true|string
     {
-        return $this->because === '' ? true : ['because' => $this->because];
+        return $this->because === '' ? true : $this->because;
     }
 
     public function unmet(Seen $seen): ?Message
