@@ -10,13 +10,24 @@ final class RehearsalRoomTest extends BrowserTestCase
     /** A worker begins when it comes to it, and other suites want the processor too: in seconds. */
     private const PATIENCE = 120;
 
-    /** All of these tests share one demo. */
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->clear();
+    }
+
     protected function tearDown(): void
+    {
+        $this->clear();
+        parent::tearDown();
+    }
+
+    /** All of these tests share one demo, which has scripts of its own. */
+    private function clear(): void
     {
         $this->database()->exec("DELETE FROM commands WHERE channel_id = 1 AND `trigger` = '!brew'");
         $this->database()->exec('DELETE FROM scripts WHERE channel_id = 1');
         $this->database()->exec('DELETE FROM rehearsals WHERE channel_id = 1');
-        parent::tearDown();
     }
 
     public function test_a_script_fails_the_command_is_mended_and_it_holds(): void
