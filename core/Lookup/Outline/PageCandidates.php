@@ -60,7 +60,9 @@ final class PageCandidates
                 $there = self::follow($beside, $way);
                 $alike = $there === null || count($alike) >= self::BESIDE ? $alike : [...$alike, $there];
             }
-            $best = count($alike) > count($best) ? $alike : $best;
+            // What stands beside each other in a row says different things of one and the same.
+            $isColumn = in_array($entry->nodeName, ['td', 'th'], true);
+            $best = ! $isColumn && count($alike) > count($best) ? $alike : $best;
             array_unshift($way, [
                 $entry->nodeName,
                 array_search($entry, self::inside($entry->parentNode, $entry->nodeName), true),

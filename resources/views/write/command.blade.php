@@ -51,7 +51,7 @@
                 <h1 class="when">On <input name="trigger" value="{{ $command->trigger }}" class="blank trigger" size="{{ max(6, mb_strlen($command->trigger)) }}" maxlength="200" aria-label="Trigger" spellcheck="false" data-grow @if (isset($problems['trigger'])) aria-invalid="true" @endif><span class="or">or</span> <input name="aliases" value="{{ implode(', ', $command->triggers->aliases) }}" class="blank aliases" size="14" placeholder="other triggers" aria-label="Aliases, with commas between" spellcheck="false"></h1>
                 @foreach (array_merge($problems['trigger'] ?? [], $problems['aliases'] ?? []) as $problem)<p class="problem">{{ $problem }}</p>@endforeach
                 <p class="problem" data-taken hidden></p>
-                <p class="small alias-offers" data-alias-offers hidden></p>
+                <p @class(['small', 'alias-offers', 'has-room' => $row === null]) data-alias-offers hidden></p>
                 <details class="small phrases" data-phrases data-trial-of="{{ route('write.phrases', $channel) }}" @if ($command->triggers->phrases !== [] || $command->triggers->isNameOnly || isset($problems['phrases'])) open @endif><summary>or when somebody says …</summary>
                     <div data-phrase-rows>
                         @foreach ($command->triggers->phrases ?: [new SilverParrot\Pack\Phrase('')] as $index => $phrase)

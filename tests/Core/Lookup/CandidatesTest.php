@@ -67,6 +67,12 @@ final class CandidatesTest extends TestCase
             [new Candidate('17', [['', 'Porth']]), new Candidate('18', [['', 'Porth Wen']])],
             self::of(AnswerFormat::Html, $list, 'li:nth-of-type(2) > i'),
         );
+        // Columns are no entries, however few rows there are.
+        $row = '<table><tr><td>17<td>Porth<td>west<tr><td>18<td>Quay<td>east</table>';
+        self::assertSame(
+            ['17', '18'],
+            array_column(self::of(AnswerFormat::Html, $row, 'tr:nth-of-type(1) > td:nth-of-type(1)'), 'value'),
+        );
         self::assertEquals([new Candidate('daily', [['', 'Updated']])], self::of(AnswerFormat::Html, $page, 'p b'));
         foreach (['', 'td.depth', 'td[', '@href', 'p > b >'] as $path) {
             self::assertSame([], self::of(AnswerFormat::Html, $page, $path), $path);

@@ -352,6 +352,11 @@ final class LookupsTest extends TestCase
             $find(['other' => ['name' => 'porth']])
                 ->assertSeeInOrder(['17', 'Porth', 'north', 'Use this one', '18', 'Porth Wen', 'Use this one']);
             $find(['other' => ['name' => 'nowhere']])->assertSee('Nothing was found that has a value there.');
+            // On a page too, with what heads each column.
+            $find([
+                'parameters' => [['name' => 'port', 'from' => 'lookup.shop.lantern', 'sample' => '17']],
+                'other' => ['x' => ''],
+            ])->assertSeeInOrder(['€ 42,50', 'Goods', 'Brass lantern', '€ 3,20', 'Rope, a fathom']);
             // Other values go by the names as they are written.
             $this->post(route('remember.lookups.ask', $this->cove), [
                 'address' => 'https://'.WebClient::HARBOUR.'/tides/{Port}',
