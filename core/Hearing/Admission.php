@@ -72,17 +72,7 @@ final readonly class Admission
         if ($response instanceof GateRefusal) {
             return $this->refuse($response, $context, $scene, $trace);
         }
-        $stage = new Stage(
-            $command,
-            $event,
-            $scene,
-            $world,
-            $changes,
-            $needed,
-            $trace,
-            $this->prepared,
-            $command->id,
-        );
+        $stage = Stage::behind($context, $changes, $needed, $trace, $this->prepared);
         if (! $needed->isEmpty()) {
             // While gates wait for their keys, the response already says which it will need: one round instead of two.
             // Its look-ups cost somebody something, and are not asked while a gate may still turn out to be closed.

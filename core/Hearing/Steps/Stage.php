@@ -50,6 +50,27 @@ final readonly class Stage
     ) {
     }
 
+    /** For the steps of a response whose gates are open. */
+    public static function behind(
+        GateContext $gates,
+        PendingChanges $changes,
+        PendingReads $needed,
+        ?Trace $trace,
+        ResponseCache $prepared,
+    ): self {
+        return new self(
+            $gates->command,
+            $gates->event,
+            $gates->scene,
+            $gates->world,
+            $changes,
+            $needed,
+            $trace,
+            $prepared,
+            $gates->command->id,
+        );
+    }
+
     /** The same stage for one of the steps, or for a reply. */
     public function at(string $textPath): self
     {

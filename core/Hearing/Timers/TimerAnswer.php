@@ -61,17 +61,7 @@ final readonly class TimerAnswer
         );
         $context = new GateContext($command, $event, $world, $scene);
         $response = (new ResponseDraw($context, $needed, $kept))->response($trace);
-        $stage = new Stage(
-            $command,
-            $event,
-            $scene,
-            $world,
-            new PendingChanges($kept),
-            $needed,
-            $trace,
-            $this->prepared,
-            $command->id,
-        );
+        $stage = Stage::behind($context, new PendingChanges($kept), $needed, $trace, $this->prepared);
         if (! $needed->isEmpty()) {
             return Needs::of($needed);
         }
