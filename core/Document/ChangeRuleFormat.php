@@ -10,7 +10,7 @@ use SilverParrot\Pack\LevelRule;
 /** Who may change something: {"levels": {"at_least": "moderator"}, "own_only": true, "not_by_hand": true}. */
 final class ChangeRuleFormat
 {
-    public static function read(Document $rule): ChangeRule
+    private static function read(Document $rule): ChangeRule
     {
         $rule->object(['levels', 'own_only', 'not_by_hand']);
 
@@ -22,12 +22,26 @@ final class ChangeRuleFormat
     }
 
     /** @return array<string, mixed> empty where everybody may */
-    public static function write(ChangeRule $rule): array
+    private static function write(ChangeRule $rule): array
     {
         $levels = LevelFormat::writeRule($rule->levels);
 
         return ($levels === [] ? [] : ['levels' => $levels])
             + ($rule->ownOnly ? ['own_only' => true] : [])
             + ($rule->byHand ? [] : ['not_by_hand' => true]);
+    }
+
+    /** Of a definition that may have such a rule. */
+    public static function of(Document $definition): ChangeRule
+    {
+        return $definition->has('changes') ? self::read($definition->at('changes')) : new ChangeRule;
+    }
+
+    /** @return array{changes?: array<string, mixed>} of a definition; nothing where everybody may */
+    public static function written(ChangeRule $rule): array
+    {
+        $written = self::write($rule);
+
+        return $written === [] ? [] : ['changes' => $written];
     }
 }
