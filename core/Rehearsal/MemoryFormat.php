@@ -19,7 +19,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Fold;
 use SilverParrot\Source\Limits;
 
-/** What is remembered, as a document to rehearse with; docs/memory.schema.json describes it. */
+/** What is remembered, as a document to rehearse with; docs/formats/memory.schema.json describes it. */
 final class MemoryFormat
 {
     public const FORMAT = 'silver-parrot-memory';

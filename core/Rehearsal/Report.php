@@ -24,7 +24,7 @@ final readonly class Report
 
     /**
      * @return array{lines: list<array<string, mixed>>, said: string, silent: string, closed: string, failed: string}
-     *     numbers as text; docs/rehearsal.schema.json
+     *     numbers as text; docs/formats/rehearsal.schema.json
      */
     public function toArray(Wording $wording): array
     {

@@ -12,7 +12,9 @@ final class PinsTest extends TestCase
 {
     public function test_what_is_installed_is_what_is_pinned(): void
     {
-        [$code, $printed] = Sandbox::make()->parrot(['pins']);
+        $sandbox = Sandbox::make();
+        [$code, $printed] = $sandbox->parrot(['pins']);
+        $sandbox->remove();
         self::assertSame([0, "The packages are those of composer.pins.\n"], [$code, $printed]);
     }
 
