@@ -33,8 +33,8 @@ final class RegularExpressionsTest extends TestCase
         // one.
         $script =
             'const { checkSync } = require("recheck"); for (const [where, source, flags] of '
-                .'JSON.parse(require("fs").readFileSync(0))) { const r = checkSync(source, flags, { timeout: 120000, '
-                .'incubationTimeout: 60000, attackTimeout: 60000, randomSeed: 1 }); if (r.status !== "safe") '
+                .'JSON.parse(require("fs").readFileSync(0))) { const r = checkSync(source, flags, { timeout: 900000, '
+                .'incubationTimeout: 400000, attackTimeout: 400000, randomSeed: 1 }); if (r.status !== "safe") '
                 .'console.log(where, source, r.status, r.error?.kind ?? ""); }';
         $process = proc_open(
             ['node', '-e', $script],

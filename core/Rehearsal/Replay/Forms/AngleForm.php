@@ -16,8 +16,13 @@ final class AngleForm implements LogForm
 
     private const DAY = '/^--- (?:Day changed|Log opened) (.{10,40})$/Du';
 
-    /** What is told of coming, going and naming. */
-    private const OTHER = '/^(?:---|[^<]{1,40}?\s*(?:-!-|\*\*\*|-->|<--|-[^\s<>-]{1,60}-))/u';
+    /** What is told of coming, going and naming begins so behind its time; what a service says is “-service-”. */
+    private const OTHER = ['-!-', '***', '-->', '<--'];
+
+    private const SERVICE = '/^-[^<>-]+-$/Du';
+
+    /** Letters within which that must begin. */
+    private const BEGINS_WITHIN = 44;
 
     /** What somebody does: “18:02 * odo waves”. */
     private const DOES = '/^([^*<]+)\*\s([^<>\s*]+)\s(.*)$/Dsu';
@@ -46,6 +51,20 @@ final class AngleForm implements LogForm
             }
         }
 
-        return preg_match(self::OTHER, $text) === 1 ? LoggedLine::other() : null;
+        return str_starts_with($text, '---') || self::isOther($text) ? LoggedLine::other() : null;
+    }
+
+    private static function isOther(string $text): bool
+    {
+        foreach (preg_split('/\s+/u', mb_substr($text, 0, self::BEGINS_WITHIN)) ?: [] as $place => $word) {
+            if (in_array($word, self::OTHER, true) || preg_match(self::SERVICE, $word) === 1) {
+                return $place > 0;
+            }
+            if (str_contains($word, '<')) {
+                return false;
+            }
+        }
+
+        return false;
     }
 }
