@@ -26,7 +26,7 @@ final readonly class Test implements Verb
         '--long' => 'the long forms too (more fuzzing, more rounds, all faults and not an eighth)',
         '--exact' => 'refuse Composer packages that differ from composer.pins',
         '--only=' => 'one part: form, analysis, a suite (core, architecture, feature, ground, air, kills, browser, '
-            .'walks, pathological), or faults',
+            .'views, walks, pathological), or faults',
     ];
 
     public const SUITES = [
@@ -38,6 +38,7 @@ final readonly class Test implements Verb
         'air',
         'kills',
         'browser',
+        'views',
         'walks',
     ];
 
@@ -46,7 +47,7 @@ final readonly class Test implements Verb
      * about as long as the others.
      */
     private const LANES = [
-        ['kills', 'air', 'ground'],
+        ['kills', 'air', 'ground', 'views'],
         ['form', 'analysis', 'core', 'architecture', 'pathological', 'faults'],
         ['feature', 'walks'],
         ['browser'],
