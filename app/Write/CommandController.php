@@ -37,6 +37,7 @@ final readonly class CommandController
         $example = WorkedExample::tryFrom($request->string('example')->value());
         $names = $assembler->names($channel);
         $phrase = mb_substr($request->string('phrase')->trim()->value(), 0, 200);
+        $reply = mb_substr($request->string('reply')->value(), 0, 500);
 
         // Kind starting values: 10 s for the channel, 60 s for a person.
         return $this->page->view(
@@ -44,7 +45,7 @@ final readonly class CommandController
             null,
             match (true) {
                 $sample !== null => $sample->command($names),
-                $phrase !== '' => Say::on('', '')->saidAs(new Phrase($phrase)),
+                $phrase !== '' => Say::on('', $reply)->saidAs(new Phrase($phrase)),
                 default => Say::on('!', $example?->response($names) ?? ''),
             },
             line: $request->integer('line'),

@@ -26,8 +26,11 @@ final class Lane
     /** Since when it was asked in vain, in milliseconds since the start. */
     private ?int $silentSince = null;
 
-    /** @var list<string> lines that set it off, the first few */
+    /** @var list<string> lines that set it off: the first few, and of a phrase those that look false, first */
     public array $lines = [];
+
+    /** @var list<int> how false each of them looks */
+    private array $scores = [];
 
     private const LINES = 5;
 
@@ -63,8 +66,23 @@ final class Lane
         } else {
             $this->silentSince ??= $mark->millis;
         }
-        if ($mark->text !== '' && count($this->lines) < self::LINES && ! in_array($mark->text, $this->lines, true)) {
-            $this->lines[] = $mark->text;
+        if ($mark->text !== '' && ! in_array($mark->text, $this->lines, true)) {
+            $this->show($mark->text);
+        }
+    }
+
+    private function show(string $line): void
+    {
+        $score = $this->kind === LaneKind::Phrase ? LooksFalse::score($this->name, $line) : 0;
+        $place = count($this->lines);
+        while ($place > 0 && $this->scores[$place - 1] < $score) {
+            $place--;
+        }
+        if ($place < self::LINES) {
+            array_splice($this->lines, $place, 0, [$line]);
+            array_splice($this->scores, $place, 0, [$score]);
+            $this->lines = array_slice($this->lines, 0, self::LINES);
+            $this->scores = array_slice($this->scores, 0, self::LINES);
         }
     }
 

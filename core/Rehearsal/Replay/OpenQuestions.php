@@ -11,7 +11,10 @@ use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Phrase;
 use SilverParrot\Rehearsal\Heard;
 
-/** Questions of a log that nobody answered, those with the same words together, and a phrase that would catch them. */
+/**
+ * Questions of a log that the parrot did not answer, those with the same words together, with a phrase that would catch
+ * them, and a reply.
+ */
 final class OpenQuestions
 {
     /** Words that say nothing of what is asked: they stand in most questions. */
@@ -43,6 +46,13 @@ final class OpenQuestions
 
     private int $seen = 0;
 
+    private readonly DraftedReplies $replies;
+
+    public function __construct()
+    {
+        $this->replies = new DraftedReplies;
+    }
+
     public function take(Heard $heard): void
     {
         $line = $heard->event;
@@ -50,7 +60,12 @@ final class OpenQuestions
             return;
         }
         $this->sample($line->text);
-        if (! str_contains($line->text, '?') || $heard->outcome->command !== null) {
+        if ($heard->outcome->command !== null) {
+            return;
+        }
+        if (! str_contains($line->text, '?')) {
+            $this->replies->answered($line);
+
             return;
         }
         $words = array_values(array_unique(array_map(self::stem(...), array_filter(
@@ -65,14 +80,16 @@ final class OpenQuestions
         }
         $this->groups[$key] ??= ['count' => 0, 'lines' => []];
         $this->groups[$key]['count']++;
+        $this->replies->asked($key, $line);
         if (count($this->groups[$key]['lines']) < self::LINES_OF_A_GROUP) {
             $this->groups[$key]['lines'][] = mb_substr($line->text, 0, 200);
         }
     }
 
     /**
-     * @return list<array{count: int, lines: list<string>, phrase: string, others: int, tried: int}> asked at least
-     *     twice, most often first, each with a phrase, and how many other lines of a sample it would be in
+     * @return list<array{count: int, lines: list<string>, phrase: string, others: int, tried: int, reply: string,
+     *     by: string}> asked at least twice, most often first, each with a phrase, how many other lines of a sample it
+     *     would be in, and a reply: what somebody answered, and who; nobody’s only begins
      */
     public function groups(Pack $pack): array
     {
@@ -84,7 +101,8 @@ final class OpenQuestions
             $index = PhraseIndex::ofOne(new Phrase($phrase), $pack);
             $hits = count(array_filter($this->sample, static fn (string $line): bool => $index->in($line) !== null));
             $own = (int) round($group['count'] * count($this->sample) / max(1, $this->seen));
-            $told[] = $group + ['phrase' => $phrase, 'others' => max(0, $hits - $own), 'tried' => count($this->sample)];
+            $told[] = $group + ['phrase' => $phrase, 'others' => max(0, $hits - $own), 'tried' => count($this->sample)]
+                + ($this->replies->of((string) $key) ?? ['reply' => '[caller], ', 'by' => '']);
         }
 
         return $told;

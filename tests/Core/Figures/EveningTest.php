@@ -13,6 +13,8 @@ use SilverParrot\Figures\Evening;
 use SilverParrot\Figures\EveningReport;
 use SilverParrot\Figures\EveningRun;
 use SilverParrot\Figures\HeardAgain;
+use SilverParrot\Figures\Lane;
+use SilverParrot\Figures\LaneKind;
 use SilverParrot\Figures\Mark;
 use SilverParrot\Figures\MarkKind;
 use SilverParrot\Figures\Ranges;
@@ -93,6 +95,30 @@ final class EveningTest extends TestCase
         );
         // Minutes 0, 1, 2 and 12: one, five, one, and two, of which one is the timer's.
         self::assertSame([2, 5], $evening->sayingsAMinute());
+    }
+
+    public function test_of_a_phrase_those_lines_are_shown_first_that_look_least_meant(): void
+    {
+        $lane = new Lane(LaneKind::Phrase, 'glue .. dry', '!glue');
+        $command = new Lane(LaneKind::Command, '!glue', '!glue');
+        $texts = [
+            'glue dry?', 'is the glue dry', 'glue dry?', 'my uncle says the glue they sell by the river is never dry',
+            '@pia the glue is dry', 'she wrote “glue is dry”', 'https://glue.example is dry', 'glue dry!',
+            'the glue is dry now',
+        ];
+        foreach ($texts as $at => $text) {
+            $lane->take(new Mark($at, $lane->key(), MarkKind::Said, "e$at", 'Odo', $text, ['In an hour.']));
+            $command->take(new Mark($at, $command->key(), MarkKind::Said, "e$at", 'Odo', $text, ['In an hour.']));
+        }
+        self::assertSame([
+            '@pia the glue is dry',
+            'my uncle says the glue they sell by the river is never dry',
+            'she wrote “glue is dry”',
+            'https://glue.example is dry',
+            'the glue is dry now',
+        ], $lane->lines);
+        self::assertSame(['glue dry?', 'is the glue dry'], array_slice($command->lines, 0, 2));
+        self::assertSame([9, 5], [$lane->asked, count($command->lines)]);
     }
 
     public function test_draws_are_told_beside_what_was_to_be_expected(): void

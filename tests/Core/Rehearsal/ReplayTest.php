@@ -7,6 +7,8 @@ namespace Tests\Core\Rehearsal;
 use DateTimeZone;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
 use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\Level;
 use SilverParrot\Chat\Levels;
@@ -14,6 +16,7 @@ use SilverParrot\Chat\Person;
 use SilverParrot\Hearing\Outcome;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Rehearsal\Heard;
+use SilverParrot\Rehearsal\Replay\DraftedReplies;
 use SilverParrot\Rehearsal\Replay\Forms\TableForm;
 use SilverParrot\Rehearsal\Replay\LogForm;
 use SilverParrot\Rehearsal\Replay\LogForms;
@@ -22,6 +25,7 @@ use SilverParrot\Rehearsal\Replay\LogTime;
 use SilverParrot\Rehearsal\Replay\OpenQuestions;
 use SilverParrot\Rehearsal\Replay\TalkerGuess;
 use SilverParrot\Rehearsal\TimedLine;
+use SilverParrot\Response\Segments;
 use SilverParrot\Value\Moment;
 use Tests\Outside;
 
@@ -245,6 +249,61 @@ final class ReplayTest extends TestCase
         self::assertSame(2, $first['count']);
         self::assertSame('wood .. mast made', $first['phrase']);
         self::assertSame(['what wood is the mast made of?', 'is the mast made of wood?'], $first['lines']);
+        self::assertSame(['[caller], ', ''], [$first['reply'], $first['by']], 'nobody answered');
+    }
+
+    public function test_what_people_answered_themselves_becomes_a_reply_of_plain_text(): void
+    {
+        $questions = new OpenQuestions;
+        $chat = [
+            [0, 'odo', 'what wood is the mast made of?'], [3, 'pia', 'nice [mast]'],
+            [9, 'wren', '@Odo: larch [from the north], odo, and no oddity'],
+            [200, 'pia', 'the mast is made of wood?'], [201, 'odo', 'pia it is larch'], [205, 'wren', 'larch'],
+            [400, 'tamsin', 'made of wood, the mast?'],
+            [420, 'wren', '@Tamsin: larch [from the north], tamsin, and no oddity'],
+            [900, 'pia', 'is rope dear?'], [920, 'wren', 'Dear enough.'], [1_000, 'pia', 'rope dear?'],
+            [1_200, 'wren', 'Too late for that.'], [1_300, 'odo', 'is glue wet?'], [1_302, 'odo', 'odo says so'],
+            [1_310, 'pia', 'glue wet?'], [1_320, 'tamsin', 'pianos are dry'],
+        ];
+        foreach ($chat as $at => [$second, $login, $text]) {
+            $levels = $login === 'wren' ? Levels::of(Level::Streamer) : Levels::of();
+            $by = Person::known($login, $login, ucfirst($login), $levels);
+            $questions->take(new Heard(
+                new TimedLine($second * 1000, $login, $text),
+                $by,
+                new Outcome,
+                $at,
+                new ChatLine("l$at", $by, $text, new Moment($second * 1000)),
+            ));
+        }
+        $replies = [];
+        foreach ($questions->groups(Pack::blank()) as $group) {
+            $replies[$group['phrase']] = [$group['reply'], $group['by']];
+        }
+        self::assertSame([
+            'wood .. mast made' => ['[caller]: larch [[from the north], [caller], and no oddity', 'Wren'],
+            'rope dear' => ['Dear enough.', 'Wren'],
+            'glue wet' => ['[caller], ', ''],
+        ], $replies);
+    }
+
+    public function test_whatever_people_answer_is_no_slot(): void
+    {
+        $random = new Randomizer(new Xoshiro256StarStar(20261201));
+        $signs = ['[', ']', '[[', 'roll 1 to 6', 'odo', '@Odo', ' ', '|', '\\', '$1', 'ö', "\u{202E}", '"', '…'];
+        $odo = Person::known('odo', 'odo', 'Odo', Levels::of());
+        $wren = Person::known('wren', 'wren', 'Wren', Levels::of(Level::Streamer));
+        for ($round = 0; $round < 500; $round++) {
+            $text = '';
+            for ($left = $random->getInt(1, 12); $left > 0; $left--) {
+                $text .= $signs[$random->getInt(0, count($signs) - 1)];
+            }
+            $replies = new DraftedReplies;
+            $replies->asked('mast', new ChatLine('a', $odo, 'the mast?', new Moment(0)));
+            $replies->answered(new ChatLine('b', $wren, $text, new Moment(1_000)));
+            $slots = array_filter(Segments::of($replies->of('mast')['reply'] ?? ''), static fn ($one): bool => $one[1]);
+            self::assertSame([], array_diff(array_column($slots, 0), ['[caller]']), $text);
+        }
     }
 
     /**

@@ -68,7 +68,8 @@ final class ReplayTest extends TestCase
             ->assertSee('One line could not be read.')
             ->assertSee('talks by itself')
             ->assertSee('8 times')
-            ->assertSee('made .. mast', false);
+            ->assertSee('made .. mast', false)
+            ->assertSeeInOrder(['odo', 'answered:', 'larch, [caller]', 'Make it a reply']);
         // The other talker answers what the draft answers too.
         [$talker] = $result['replay']['talkers'];
         self::assertSame(['ringer', 8, true], [$talker['login'], $talker['answers'], $talker['both'] > 0]);
@@ -85,7 +86,8 @@ final class ReplayTest extends TestCase
         self::assertNotContains('ringer', $this->cove->refresh()->talkers);
         // A question leads to a command with its phrase.
         $phrase = $result['replay']['questions'][0]['phrase'];
-        $this->get(route('write.new', ['channel' => $this->cove, 'phrase' => $phrase]))->assertOk()->assertSee($phrase);
+        $drafted = ['channel' => $this->cove, 'phrase' => $phrase, 'reply' => '[caller]: larch, mostly'];
+        $this->get(route('write.new', $drafted))->assertSee($phrase)->assertSee('[caller]: larch, mostly');
     }
 
     public function test_a_moment_of_a_log_is_heard_again_and_names_can_be_replaced(): void
@@ -266,7 +268,7 @@ final class ReplayTest extends TestCase
         for ($minute = 1; $minute <= 8; $minute++) {
             $ding = $minute === 8 ? 'Ding: where is the shed?' : 'Ding, tamsin.';
             $log .= "20:0$minute:00 tamsin: !dry\n20:0$minute:01 ringer: $ding\n"
-                ."20:0$minute:20 pia: what is made of the mast, tamsin?\n20:0$minute:40 odo: nice weather\n";
+                ."20:0$minute:20 pia: what is made of the mast, tamsin?\n20:0$minute:40 odo: larch, @pia\n";
         }
 
         return $log;

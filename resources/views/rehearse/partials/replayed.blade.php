@@ -11,6 +11,8 @@
     @if ($log['questions'] !== [])
         <h2>Questions that nobody answered</h2>
         <ul class="ruled">@foreach ($log['questions'] as $group)<li><b>{{ $group['count'] }} times</b>: @foreach (array_unique($group['lines']) as $line)<span class="quoted" dir="auto">{{ $line }}</span>{{ $loop->last ? '' : ' · ' }}@endforeach
-            <div class="small">The phrase <code dir="auto">{{ $group['phrase'] }}</code> would answer them{{ match ($group['others']) { 0 => ', and nothing else', 1 => ', and about one other line of '.number_format($group['tried']), default => ', and about '.number_format($group['others']).' other lines of '.number_format($group['tried']) } }}. @can('write', $channel)<a href="{{ route('write.new', ['channel' => $channel, 'phrase' => $group['phrase']]) }}">Write a reply</a>@endcan</div></li>@endforeach</ul>
+            <div class="small">The phrase <code dir="auto">{{ $group['phrase'] }}</code> would answer them{{ match ($group['others']) { 0 => ', and nothing else', 1 => ', and about one other line of '.number_format($group['tried']), default => ', and about '.number_format($group['others']).' other lines of '.number_format($group['tried']) } }}. </div>
+            @if (($group['by'] ?? '') !== '')<div class="small"><span dir="auto">{{ $group['by'] }}</span> answered: <code dir="auto">{{ $group['reply'] }}</code></div>@endif
+            @can('write', $channel)<a class="small" href="{{ route('write.new', ['channel' => $channel, 'phrase' => $group['phrase'], 'reply' => $group['reply'] ?? '']) }}">{{ ($group['by'] ?? '') === '' ? 'Write a reply' : 'Make it a reply' }}</a>@endcan</li>@endforeach</ul>
     @endif
 </section>
