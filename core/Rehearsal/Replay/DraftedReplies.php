@@ -79,16 +79,16 @@ final class DraftedReplies
     /** The text with something else where it names whoever asked. */
     private static function names(string $text, ChatLine $asked, string $instead = ''): string
     {
-        if (stripos($text, $asked->by->login) === false && stripos($text, $asked->by->name) === false) {
+        if (mb_stripos($text, $asked->by->login) === false && mb_stripos($text, $asked->by->name) === false) {
             return $text;
         }
         $names = array_unique([$asked->by->name, $asked->by->login]);
         usort($names, static fn (string $a, string $b): int => strlen($b) <=> strlen($a));
         $any = implode('|', array_map(static fn (string $one): string => preg_quote($one, '/'), array_filter($names)));
 
-        return $any === '' ? $text : preg_replace(
+        return $any === '' ? $text : preg_replace_callback(
             "/(?<![\p{L}\p{N}_])@?(?:$any)(?![\p{L}\p{N}_])/iu",
-            addcslashes($instead, '\\$'),
+            static fn (): string => $instead,
             $text,
         ) ?? $text;
     }

@@ -69,7 +69,7 @@ final class ReplayTest extends TestCase
             ->assertSee('talks by itself')
             ->assertSee('8 times')
             ->assertSee('made .. mast', false)
-            ->assertSeeInOrder(['odo', 'answered:', 'larch, [caller]', 'Make it a reply']);
+            ->assertSeeInOrder(['Odo', 'answered:', 'larch, [caller]', 'Make it a reply']);
         // The other talker answers what the draft answers too.
         [$talker] = $result['replay']['talkers'];
         self::assertSame(['ringer', 8, true], [$talker['login'], $talker['answers'], $talker['both'] > 0]);
