@@ -22,7 +22,9 @@ use SilverParrot\Hearing\Gates\Enabled;
 use SilverParrot\Hearing\Sample;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Hearing\WorkedExample;
+use SilverParrot\Pack\Command;
 use SilverParrot\Pack\Phrase;
+use SilverParrot\Pack\Triggers;
 
 /** One command's page. */
 final readonly class CommandController
@@ -45,10 +47,21 @@ final readonly class CommandController
             null,
             match (true) {
                 $sample !== null => $sample->command($names),
-                $phrase !== '' => Say::on('', $reply)->saidAs(new Phrase($phrase)),
+                $phrase !== '' => self::saidAs($phrase, $reply),
                 default => Say::on('!', $example?->response($names) ?? ''),
             },
             line: $request->integer('line'),
+        );
+    }
+
+    /** It has no trigger until its author thinks of one, and is called by the words of its phrase. */
+    private static function saidAs(string $phrase, string $reply): Command
+    {
+        $name = trim((string) preg_replace('/[^\p{L}\p{N}]+/u', ' ', $phrase));
+
+        return new Command(
+            new Triggers(mb_substr($name, 0, 40), [], [new Phrase($phrase)], isNameOnly: true),
+            [Say::response($reply)],
         );
     }
 

@@ -102,6 +102,8 @@ final readonly class TriggerTooCommon extends AbstractCheck
                 $command->isOn() ? $command->triggers->byPlace() : [] as $place => $trigger
             ) {
                 $what = match (true) {
+                    // Who writes has not come to it yet, and cannot save without one.
+                    $trigger === '' => null,
                     preg_match('/[\p{L}\p{N}]/u', $trigger) !== 1 => 'only a mark',
                     self::isEveryday($trigger) => 'an everyday word',
                     default => null,

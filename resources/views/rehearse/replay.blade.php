@@ -9,7 +9,7 @@
     <main class="book is-even">
         <section class="page" id="left-page" aria-label="Replay">
             <div class="page-head"><h1>Replay</h1> @include('rehearse.partials.pages')</div>
-            <p>A chat log is heard as if it were written now: what this draft would have said that evening, what nobody answered, and who else talks there by itself.</p>
+            <p>A chat log is heard as if it were written now: what this draft would have said that evening, which questions it would leave open, and who else talks there by itself.</p>
             @if ($mayWrite && $hasEdition)<form method="post" action="{{ route('rehearse.night', $channel) }}" class="sentences">@csrf<p>Last night against this draft: the last <x-blank name="hours" label="Hours" :value="12" class="short" inputmode="numeric" maxlength="3" /> hours of the real chat, answer beside answer. <button class="plain">Compare</button></p><x-problem name="hours" /></form>@endif
             @if ($mayWrite)
                 <form method="post" action="{{ route('rehearse.replay.part', $channel) }}" enctype="multipart/form-data" data-parts-to="{{ route('rehearse.replay.part', $channel) }}" data-part="{{ LogFiles::PART - 100_000 }}" data-largest="{{ LogFiles::LARGEST }}">@csrf

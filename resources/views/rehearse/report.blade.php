@@ -24,7 +24,7 @@
         <p>{{ count($report['runs']) }} evenings.</p>
     @else
         <p>{{ number_format($report['lines']) }} lines by people, {{ number_format($report['said']) }} by the parrot: {{ round(100 * $report['share'], 1) }}&nbsp;% of the chat. Held back by a gate: {{ $counts((array) $report['closed']) ?: 'never' }}. Failed: {{ $report['failed'] }}.</p>
-        <p>In a usual minute in which it spoke it said {{ $report['sayings_a_minute']['middle'] }}, in the fullest {{ $report['sayings_a_minute']['most'] }}. Its outbox let {{ $report['outbox']['waited'] }} wait and dropped {{ $report['outbox']['dropped'] }}. {{ $report['replies']['cut'] }} replies were cut, {{ $report['replies']['same_as_before'] }} were the same as the one before.</p>
+        <p>In a minute in which it spoke it usually said {{ $report['sayings_a_minute']['middle'] }}, and at most {{ $report['sayings_a_minute']['most'] }}. Its outbox let {{ $report['outbox']['waited'] }} wait and dropped {{ $report['outbox']['dropped'] }}. {{ $report['replies']['cut'] }} replies were cut, {{ $report['replies']['same_as_before'] }} were the same as the one before.</p>
     @endisset
     @if ($expectations !== [])
         <h2>What was expected</h2>
