@@ -22,6 +22,12 @@ enum HappeningKind: string
     /** The channel has another category from here on. */
     case Category = 'category';
 
+    /** The streamer says yes to the change from the chat that has waited longest. */
+    case Allows = 'streamer_allows';
+
+    /** The streamer says no to it. */
+    case Refuses = 'streamer_refuses';
+
     /** As the end of a sentence: "the stream breaks off". */
     public function label(): string
     {
@@ -31,6 +37,14 @@ enum HappeningKind: string
             self::StreamEnds => 'the stream breaks off',
             self::StreamBegins => 'the stream is back',
             self::Category => 'another category',
+            self::Allows => 'the streamer says yes',
+            self::Refuses => 'the streamer says no',
         };
+    }
+
+    /** @return list<self> those that come by themselves in a crowd */
+    public static function ofCrowds(): array
+    {
+        return [self::Follow, self::Raid, self::StreamEnds, self::StreamBegins, self::Category];
     }
 }

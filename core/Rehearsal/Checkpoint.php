@@ -17,6 +17,7 @@ final readonly class Checkpoint
      * @param  array<string, bool|string|null>  $service  what was set of the channel
      * @param  array<int, int>  $uncounted  lines that are not noted yet, by minute since 1970
      * @param  string|null  $pack  as a document, where it was changed from the chat
+     * @param  array<int, array<string, mixed>>  $held  changes from the chat that wait for the streamer
      */
     public function __construct(
         public int $events,
@@ -25,6 +26,7 @@ final readonly class Checkpoint
         public array $service,
         public array $uncounted,
         public ?string $pack,
+        public array $held = [],
     ) {
     }
 
@@ -37,7 +39,7 @@ final readonly class Checkpoint
         }
         $last = $all[count($all) - 1];
 
-        return new self($last->events, $last->clock, $memory, $last->service, $last->uncounted, $last->pack);
+        return new self($last->events, $last->clock, $memory, $last->service, $last->uncounted, $last->pack, $last->held);
     }
 
     public function toJson(): string
@@ -52,7 +54,8 @@ final readonly class Checkpoint
     {
         /**
          * @var array{events: int, clock: int, memory: array<string, null|bool|int|string|array<string, mixed>>,
-         *     service: array<string, bool|string|null>, uncounted: array<int, int>, pack: string|null}|null $read
+         *     service: array<string, bool|string|null>, uncounted: array<int, int>, pack: string|null,
+         *     held?: array<int, array<string, mixed>>}|null $read
          */
         $read = json_decode($json, true);
 

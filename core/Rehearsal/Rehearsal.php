@@ -10,6 +10,7 @@ use SilverParrot\Chat\ChatLine;
 use SilverParrot\Chat\ChatProfile;
 use SilverParrot\Chat\Event;
 use SilverParrot\Chat\Happening;
+use SilverParrot\Chat\HappeningKind;
 use SilverParrot\Chat\Person;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Deeds\PackEdit;
@@ -45,6 +46,9 @@ use SilverParrot\World;
 /** A pack heard against simulated chat, on a copy of memory. Nothing in here lasts. */
 final class Rehearsal
 {
+    /** Changes from the chat that wait at a time, as on the air. */
+    private const MOST_HELD = 100;
+
     private readonly InMemoryStore $store;
 
     private readonly Driver $driver;
@@ -80,6 +84,9 @@ final class Rehearsal
 
     /** How many these are. */
     private int $waiting = 0;
+
+    /** @var list<PackEdit> changes from the chat that wait for the streamer, those that wait longest first */
+    private array $held = [];
 
     private ?string $tracedKey = null;
 
@@ -146,6 +153,7 @@ final class Rehearsal
             $this->service->set,
             $this->uncounted,
             $this->isEdited ? PackFormat::write($this->pack) : null,
+            array_map(static fn (PackEdit $one): array => $one->toArray(), $this->held),
         );
     }
 
@@ -158,6 +166,7 @@ final class Rehearsal
         $this->waiting = array_sum($at->uncounted);
         $this->pack = $at->pack === null ? $this->pack : PackFormat::read($at->pack)[0];
         $this->isEdited = $at->pack !== null;
+        $this->held = array_values(array_filter(array_map(PackEdit::fromArray(...), $at->held)));
         $this->quietUntil = null;
     }
 
@@ -229,17 +238,29 @@ final class Rehearsal
         return $outcome;
     }
 
-    /** What changes the pack, or the stream, changes that of the rehearsal, at once; nobody is asked first. */
+    /** What changes the pack, or the stream, changes that of the rehearsal; a script plays the streamer’s yes. */
     private function carryOut(Effect $effect, Moment $now): ActionDone
     {
-        if ($effect instanceof ServiceChange) {
-            return $this->service->change($effect, $now);
-        }
-        $edited = $effect instanceof PackEdit
-            ? PackEdits::apply($effect, $this->pack, $now)
-            : ActionDone::refused('no-deed', ['name' => $effect->deed()]);
+        return match (true) {
+            $effect instanceof ServiceChange => $this->service->change($effect, $now),
+            $effect instanceof PackEdit => $this->edit($effect, $now),
+            default => ActionDone::refused('no-deed', ['name' => $effect->deed()]),
+        };
+    }
+
+    private function edit(PackEdit $edit, Moment $now, bool $isAllowed = false): ActionDone
+    {
+        $edited = PackEdits::apply($edit, $this->pack, $now);
         if ($edited instanceof ActionDone) {
             return $edited;
+        }
+        if (! $isAllowed && $this->pack->fromChat->holdsBack($edit->by)) {
+            if (count($this->held) >= self::MOST_HELD) {
+                return ActionDone::refused('too-many-wait', ['most' => self::MOST_HELD]);
+            }
+            $this->held[] = $edit;
+
+            return ActionDone::refused('waits');
         }
         $this->pack = $edited->pack;
         $this->isEdited = true;
@@ -333,6 +354,12 @@ final class Rehearsal
 
     private function happens(Happening $happening): void
     {
+        if (in_array($happening->kind, [HappeningKind::Allows, HappeningKind::Refuses], true)) {
+            $edit = array_shift($this->held);
+            if ($edit !== null && $happening->kind === HappeningKind::Allows) {
+                $this->edit($edit, $happening->at(), isAllowed: true);
+            }
+        }
         $isLive = $this->service->happens($happening);
         $this->quietUntil = null;
         if ($isLive === null) {

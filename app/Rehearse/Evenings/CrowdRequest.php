@@ -47,7 +47,7 @@ final class CrowdRequest extends FormRequest
             'phases.*.to' => $minute,
             'phases.*.pace' => ['nullable', 'integer', 'between:0,1000'],
             'happenings.*.at' => $minute,
-            'happenings.*.kind' => ['nullable', 'in:'.implode(',', array_column(HappeningKind::cases(), 'value'))],
+            'happenings.*.kind' => ['nullable', 'in:'.implode(',', array_column(HappeningKind::ofCrowds(), 'value'))],
             'happenings.*.count' => ['nullable', 'integer', 'between:1,'.CrowdDescription::LARGEST_RAID],
             'happenings.*.text' => ['nullable', 'string', 'max:100'],
         ];

@@ -120,10 +120,10 @@ final class CrowdFormat
 
     private static function happening(Document $happening): CrowdHappening
     {
-        $kinds = array_map(static fn (HappeningKind $kind): string => $kind->value, HappeningKind::cases());
+        $kinds = array_map(static fn (HappeningKind $kind): string => $kind->value, HappeningKind::ofCrowds());
         $happening->object(['at', ...$kinds], ['at']);
         $minute = $happening->has('at') ? $happening->at('at')->whole(0, CrowdDescription::LONGEST_MINUTES) : 0;
-        foreach (HappeningKind::cases() as $kind) {
+        foreach (HappeningKind::ofCrowds() as $kind) {
             if (! $happening->has($kind->value)) {
                 continue;
             }

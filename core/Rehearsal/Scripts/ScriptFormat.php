@@ -203,6 +203,10 @@ final class ScriptFormat
             return new Happening($key, $kind, $at, Person::unknown($login));
         }
 
+        if (! in_array($kind, [HappeningKind::Raid, HappeningKind::Category], true) && ! $value->flag()) {
+            $value->notOneOf('false', ['true']);
+        }
+
         return match ($kind) {
             HappeningKind::Raid => new Happening(
                 $key,

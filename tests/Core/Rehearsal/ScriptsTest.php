@@ -7,13 +7,17 @@ namespace Tests\Core\Rehearsal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use SilverParrot\Chat\ChatProfile;
+use SilverParrot\Chat\Happening;
+use SilverParrot\Chat\HappeningKind;
 use SilverParrot\Format\PackFormat;
 use SilverParrot\Hearing\Gates\Cooldown;
 use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Rehearsal\Checkpoint;
 use SilverParrot\Rehearsal\InitialState;
+use SilverParrot\Rehearsal\Rehearsal;
 use SilverParrot\Rehearsal\Scripts\Checked;
 use SilverParrot\Rehearsal\Scripts\Expecting;
 use SilverParrot\Rehearsal\Scripts\ReadScript;
@@ -158,6 +162,44 @@ final class ScriptsTest extends TestCase
         self::assertNull($result->firstUnmet(), implode(' / ', $result->firstUnmet()->said ?? []));
     }
 
+    public function test_where_changes_from_chat_wait_the_script_plays_the_streamers_yes(): void
+    {
+        $chat = "  - {line: '+0s bram: !chalk oakum Roll it tight.', expect: [{contains: actions.waits}]}\n"
+            ."  - {line: '+10s bram: !chalk pitch Stir it.', expect: [{contains: actions.waits}]}\n"
+            ."  - {line: '+20s tamsin: !oakum', expect: [{says_nothing: true}]}\n"
+            ."  - {at: +30s, happens: {streamer_allows: true}}\n"
+            ."  - {line: '+40s tamsin: !oakum', expect: [{says: Roll it tight.}]}\n"
+            ."  - {at: +50s, happens: {streamer_refuses: true}}\n  - {at: +55s, happens: {streamer_allows: true}}\n"
+            ."  - {line: '+1m tamsin: !pitch', expect: [{says_nothing: true}]}\n";
+        $result = self::played(self::script($chat), self::waiting());
+        self::assertNull($result->firstUnmet(), implode(' / ', $result->firstUnmet()->said ?? []));
+        // Where nothing waits, it is on the air at once.
+        $result = self::played(self::script($chat), self::demo());
+        self::assertSame(['Chalked up: !oakum says Roll it tight.'], $result->firstUnmet()->said ?? []);
+        self::assertTrue(Schemas::takes('script', self::json(self::script($chat))));
+        [, $findings] = ScriptFormat::read(
+            self::script("  - {at: +1s, happens: {streamer_allows: false}}\n"),
+            self::demo(),
+        );
+        self::assertSame('/chat/0/happens/streamer_allows', $findings[0]->at ?? '');
+    }
+
+    public function test_what_waits_for_the_streamer_waits_on_behind_a_checkpoint(): void
+    {
+        $pack = self::waiting();
+        $start = new Moment(1_764_064_800_000);
+        $rehearsal = static fn (): Rehearsal => new Rehearsal($pack, new InitialState, '1', ChatProfile::stream());
+        $before = $rehearsal();
+        $bram = $before->person('bram') ?? self::fail();
+        $before->line('a', $bram, '!chalk oakum Roll it tight.', $start);
+        $at = Checkpoint::fromJson($before->checkpoint(1, $start->millis)->toJson()) ?? self::fail();
+        $behind = $rehearsal();
+        $behind->resume($at);
+        $behind->hear(new Happening('b', HappeningKind::Allows, $start->plusMillis(60_000)));
+        $said = $behind->line('c', $bram, '!oakum', $start->plusMillis(120_000));
+        self::assertSame(['Roll it tight.'], $said->texts());
+    }
+
     public function test_a_script_is_written_as_it_was_read(): void
     {
         foreach ([(string) file_get_contents(self::EXAMPLES.'tide.script.yaml'), self::script(
@@ -294,6 +336,18 @@ final class ScriptsTest extends TestCase
         self::assertNotNull($script);
 
         return (new ScriptRun($pack, ChatProfile::stream()))->of($script);
+    }
+
+    private static function demo(string $more = '{'): Pack
+    {
+        $demo = (string) file_get_contents(self::EXAMPLES.'lantern-cove.pack.json');
+
+        return PackFormat::read($more.mb_substr($demo, 1))[0];
+    }
+
+    private static function waiting(): Pack
+    {
+        return self::demo('{"from_chat": {"waits": true},');
     }
 
     private static function script(string $chat): string
