@@ -39,7 +39,15 @@ final readonly class Checkpoint
         }
         $last = $all[count($all) - 1];
 
-        return new self($last->events, $last->clock, $memory, $last->service, $last->uncounted, $last->pack, $last->held);
+        return new self(
+            $last->events,
+            $last->clock,
+            $memory,
+            $last->service,
+            $last->uncounted,
+            $last->pack,
+            $last->held,
+        );
     }
 
     public function toJson(): string
