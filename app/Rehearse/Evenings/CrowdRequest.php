@@ -7,12 +7,14 @@ namespace App\Rehearse\Evenings;
 use App\Air\Log;
 use App\Models\Channel;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Http\UploadedFile;
 use SilverParrot\Chat\HappeningKind;
 use SilverParrot\Rehearsal\Crowd\CrowdDescription;
 use SilverParrot\Rehearsal\Crowd\CrowdHappening;
 use SilverParrot\Rehearsal\Crowd\CrowdPhase;
 use SilverParrot\Rehearsal\Crowd\CrowdPreset;
 use SilverParrot\Rehearsal\Crowd\Habits;
+use SilverParrot\Rehearsal\Replay\WordsOfLog;
 use SilverParrot\Value\Moment;
 
 /** A crowd, as it was typed. */
@@ -20,6 +22,9 @@ final class CrowdRequest extends FormRequest
 {
     /** How many evenings can be heard at once. */
     public const SEEDS = [1, 10, 100];
+
+    /** Kilobytes of a log that words are taken from. */
+    private const LOG = 4_096;
 
     /** Lines of the real chat that are looked through for words. */
     private const WORDS = 500;
@@ -41,6 +46,7 @@ final class CrowdRequest extends FormRequest
             'seed' => ['nullable', 'string', 'max:100'],
             'seeds' => ['required', 'in:'.implode(',', self::SEEDS)],
             'of' => ['required', 'in:draft,edition'],
+            'log' => ['nullable', 'file', 'max:'.self::LOG],
             'habits.*' => ['nullable', 'integer', 'between:0,100'],
             'levels.*' => ['nullable', 'integer', 'between:0,100'],
             'phases.*.from' => $minute,
@@ -66,6 +72,7 @@ final class CrowdRequest extends FormRequest
             'levels.*' => 'Shares are percent, from 0 to 100.',
             'phases.*' => 'From and to are minutes since the start; the pace is percent, from 0 to 1,000.',
             'happenings.*.count.*' => 'A raid brings 1 to '.number_format(CrowdDescription::LARGEST_RAID).' people.',
+            'log.*' => 'A log of up to '.(self::LOG / 1_024).' MB can be taken; cut a piece out of a larger one.',
             'happenings.*' => 'Minutes are counted from the start.',
         ];
     }
@@ -74,6 +81,9 @@ final class CrowdRequest extends FormRequest
     public function after(): array
     {
         return [function (\Illuminate\Validation\Validator $validator): void {
+            if ($this->log() === []) {
+                $validator->errors()->add('log', 'Nobody says anything in that file that can be read as a chat log.');
+            }
             $crowd = $this->description();
             if (array_sum($crowd->habits) > 100) {
                 $validator->errors()->add('habits', 'Together the habits are more than all lines: make some smaller.');
@@ -95,8 +105,19 @@ final class CrowdRequest extends FormRequest
             Moment::of(now()->startOfMinute()),
             $this->integer('seeds'),
             $this->string('of')->value() === 'edition',
-            words: $this->boolean('words') ? $this->words($channel) : [],
+            words: [...$this->log() ?? [], ...$this->boolean('words') ? $this->words($channel) : []],
         );
+    }
+
+    /** @return list<string>|null what people wrote in a log; null where none is given */
+    private function log(): ?array
+    {
+        $file = $this->file('log');
+        if (! $file instanceof UploadedFile || ! $file->isValid()) {
+            return null;
+        }
+
+        return WordsOfLog::of(LogFiles::lines($file->getPathname()), self::WORDS) ?? [];
     }
 
     /** @return list<string> what people wrote last in the real chat, without commands */
@@ -104,7 +125,7 @@ final class CrowdRequest extends FormRequest
     {
         $words = [];
         foreach (app(Log::class)->lastHeard($channel->id, self::WORDS) as $line) {
-            if (preg_match('/^[\p{L}\p{N}]/u', $line->text) === 1) {
+            if (WordsOfLog::isTalk($line->text)) {
                 $words[] = mb_substr($line->text, 0, 200);
             }
         }

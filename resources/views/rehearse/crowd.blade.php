@@ -14,12 +14,12 @@
             <p>A whole evening of simulated chat, heard in seconds: what the parrot would have said, what it would have kept to itself, and why. Nothing that lasts is changed.</p>
             @if ($mayWrite)
                 <p class="small">Begin with @foreach (CrowdPreset::cases() as $one)<a href="{{ route('rehearse.crowd', ['channel' => $channel, 'crowd' => $one->value]) }}">{{ $one->label() }}</a>{{ $loop->last ? '' : ', ' }}@endforeach, and change what you like.</p>
-                <form method="post" action="{{ route('rehearse.crowd.store', $channel) }}" class="sentences" id="crowd-form">@csrf
+                <form method="post" action="{{ route('rehearse.crowd.store', $channel) }}" class="sentences" id="crowd-form" enctype="multipart/form-data">@csrf
                     <p><x-blank name="people" label="People" :value="$crowd->people" class="short" inputmode="numeric" /> people write <x-blank name="lines" label="Lines" :value="$crowd->lines" class="short" inputmode="numeric" /> lines in <x-blank name="minutes" label="Minutes" :value="$crowd->minutes" class="short" inputmode="numeric" /> minutes.</p>
                     <x-problem name="people" /><x-problem name="lines" /><x-problem name="minutes" />
                     <p>The busiest tenth of them writes <x-blank name="busiest" label="Percent of the lines by the busiest tenth" :value="$crowd->busiestTenth" class="short" inputmode="numeric" />&nbsp;% of it. They stay <x-blank name="stays" label="Minutes that people stay" :value="$crowd->stays" class="short" inputmode="numeric" /> minutes on average (0: all evening).</p>
                     <x-problem name="busiest" /><x-problem name="stays" />
-                    <details class="more" @if ($isOpen('habits', 'habits.*', 'levels.*')) open @endif><summary>Who they are and what they do</summary>
+                    <details class="more" @if ($isOpen('habits', 'habits.*', 'levels.*', 'log')) open @endif><summary>Who they are and what they do</summary>
                         <p>Of the people, @foreach ($crowd->levels as $level => $percent)<label class="of-all"><input name="levels[{{ $level }}]" value="{{ old("levels.$level", $percent) }}" class="blank short" inputmode="numeric" maxlength="3">&nbsp;% are {{ ['follower' => 'followers', 'subscriber' => 'subscribers', 'vip' => 'VIPs', 'moderator' => 'moderators'][$level] }}</label>{{ $loop->last ? '.' : ', ' }}@endforeach</p>
                         <x-problem name="levels.*" />
                         <p>Of the lines, so many percent:</p>
@@ -27,6 +27,8 @@
                         <x-problem name="habits" /><x-problem name="habits.*" />
                         <p class="small">The rest is said by the way. Commands and phrases are those of the pack.</p>
                         <p><label><input type="checkbox" name="words" value="1" @checked(old('words', ($plan->words ?? []) !== []))> take words from the last lines of the real chat too</label></p>
+                        <p><label>and from a chat log <input type="file" name="log" class="small"></label></p>
+                        <x-problem name="log" />
                     </details>
                     <details class="more" @if ($isOpen('phases.*.from', 'phases.*.to', 'phases.*.pace', 'happenings.*.at', 'happenings.*.count')) open @endif><summary>Rushes, quiet times, and what happens</summary>
                         <div>@for ($place = 0; $place < min(20, count($phases) + 2); $place++)

@@ -24,6 +24,7 @@ use SilverParrot\Rehearsal\Replay\LogReader;
 use SilverParrot\Rehearsal\Replay\LogTime;
 use SilverParrot\Rehearsal\Replay\OpenQuestions;
 use SilverParrot\Rehearsal\Replay\TalkerGuess;
+use SilverParrot\Rehearsal\Replay\WordsOfLog;
 use SilverParrot\Rehearsal\TimedLine;
 use SilverParrot\Response\Segments;
 use SilverParrot\Value\Moment;
@@ -285,6 +286,24 @@ final class ReplayTest extends TestCase
             'rope dear' => ['Dear enough.', 'Wren'],
             'glue wet' => ['[caller], ', ''],
         ], $replies);
+    }
+
+    public function test_words_of_a_log_are_what_people_say_in_any_form_and_no_commands(): void
+    {
+        $said = ['evening all', 'the keel is crooked'];
+        foreach (
+            [
+                "20:00 <odo> evening all\n20:00 <pia> !dry\n20:01 -!- odo has quit\n20:02 <pia> the keel is crooked",
+                '{"at":"2026-11-25T20:00:00Z","name":"odo","text":"evening all"}'."\n"
+                    .'{"at":"2026-11-25T20:02:00Z","name":"pia","text":"the keel is crooked"}',
+                "[20:00:01] odo: evening all\n[20:02:01] pia: the keel is crooked\n[20:03:01] pia: :)",
+            ] as $log
+        ) {
+            self::assertSame($said, WordsOfLog::of(explode("\n", $log), 500), $log);
+            self::assertSame([$said[1]], WordsOfLog::of(explode("\n", $log), 1), $log);
+        }
+        self::assertNull(WordsOfLog::of(['eggs', 'flour'], 500));
+        self::assertNull(WordsOfLog::of([], 500));
     }
 
     public function test_whatever_people_answer_is_no_slot(): void

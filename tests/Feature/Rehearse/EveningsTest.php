@@ -15,6 +15,7 @@ use App\Rehearse\Evenings\MarkRows;
 use App\Rehearse\Evenings\SeveralEvenings;
 use App\Storage\Backup\Table;
 use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -284,6 +285,19 @@ final class EveningsTest extends TestCase
         self::assertNotSame($this->heard(self::CROWD)->result, $row->result);
         $page = route('rehearse.crowd', ['channel' => $this->cove, 'like' => $row->id]);
         $this->get($page)->assertOk()->assertSee('name="words" value="1" checked', false);
+    }
+
+    public function test_a_crowd_takes_words_of_a_log_that_is_given_with_it(): void
+    {
+        $file = static fn (string $text): array => ['log' => UploadedFile::fake()->createWithContent('a.log', $text)];
+        $log = "20:00 odo: the varnish is tacky\n20:01 pia: !dry\n20:02 pia: caulking irons, all of them\nnothing\n";
+        $row = $this->heard($file($log) + self::CROWD);
+        self::assertSame(['the varnish is tacky', 'caulking irons, all of them'], $row->options['words']);
+        $this->from(route('rehearse.crowd', $this->cove))
+            ->post(route('rehearse.crowd.store', $this->cove), $file("a shopping list\neggs\n") + self::CROWD)
+            ->assertSessionHasErrors(['log' => 'Nobody says anything in that file that can be read as a chat log.']);
+        $this->post(route('rehearse.crowd.store', $this->cove), $file(str_repeat('x', 5_000_000)) + self::CROWD)
+            ->assertSessionHasErrors('log');
     }
 
     public function test_what_makes_no_crowd_is_said_beside_its_field_and_nothing_typed_is_lost(): void
