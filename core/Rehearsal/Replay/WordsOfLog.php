@@ -22,7 +22,7 @@ final class WordsOfLog
     {
         $all = [];
         foreach ($lines as $line) {
-            $all[] = $line;
+            $all[] = rtrim($line, "\r\n");
             if (count($all) === self::LINES) {
                 break;
             }
