@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Rehearse;
 
+use SilverParrot\Hearing\Timers\TimerStand;
 use SilverParrot\Hearing\Trace\ChangePresenter;
 use SilverParrot\Pack\CastMember;
+use SilverParrot\Pack\Timer;
 use SilverParrot\Rehearsal\Heard;
 
 /** The simulated chat with what was said to each line. */
@@ -15,12 +17,14 @@ final readonly class TriedChat
      * @param  list<Heard>  $heard
      * @param  list<CastMember>  $cast
      * @param  array<string, null|bool|int|string>  $channel  details of the channel in it: "live", "category"
+     * @param  list<array{Timer, TimerStand}>  $timers  how it stands with each that is switched on
      */
     public function __construct(
         public TryState $state,
         public array $heard,
         public array $cast,
         public array $channel,
+        public array $timers = [],
     ) {
     }
 

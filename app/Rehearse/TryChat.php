@@ -57,9 +57,10 @@ final readonly class TryChat
 
         return new TriedChat(
             $state,
-            Runner::run($rehearsal, $lines, [], $state->start)->heard,
+            Runner::run($rehearsal, $lines, [], $state->start, end: $state->now())->heard,
             self::members($pack, $from),
             $situation->channel,
+            $rehearsal->timers($state->now()),
         );
     }
 

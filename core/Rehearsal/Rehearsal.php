@@ -24,6 +24,7 @@ use SilverParrot\Hearing\Service\ServiceChange;
 use SilverParrot\Hearing\StreamBegan;
 use SilverParrot\Hearing\Timers\TimerClock;
 use SilverParrot\Hearing\Timers\TimerDue;
+use SilverParrot\Hearing\Timers\TimerStand;
 use SilverParrot\Lookup\Request;
 use SilverParrot\Memory\Change;
 use SilverParrot\Memory\EventKey;
@@ -314,6 +315,23 @@ final class Rehearsal
         }
 
         return $next;
+    }
+
+    /** @return list<array{Timer, TimerStand}> how it stands at a moment with each that is switched on */
+    public function timers(Moment $now): array
+    {
+        $this->noteLines();
+        $isLive = $this->service->read(Request::channel('live'));
+        $stands = [];
+        foreach ($this->clocks() as $place => $clock) {
+            $timer = $this->pack->timers[$place];
+            if ($timer->isOn) {
+                $memory = $this->store->snapshot(Reads::of(...$clock->reads($this->pack)));
+                $stands[] = [$timer, $clock->look($memory, $this->pack, $now, is_bool($isLive) ? $isLive : null)];
+            }
+        }
+
+        return $stands;
     }
 
     /** @return list<TimerClock> */

@@ -18,11 +18,15 @@ use SilverParrot\Value\Moment;
 /** Runs a whole chat through a rehearsal, and what comes of it later. */
 final class Runner
 {
+    /** Sayings of timers between two lines of a chat that somebody tries. */
+    private const MOST_TIMERS = 500;
+
     /**
      * @param  list<TimedLine>  $lines
      * @param  array<string, list<Level>>  $levels  by folded name; over those of the cast
      * @param  array<string, string>  $names  as somebody wrote them, by folded name
      * @param  Closure(Heard): void|null  $each  told of each while the rehearsal stands at it
+     * @param  Moment|null  $end  up to when timers speak; null for the last line
      */
     public static function run(
         Rehearsal $rehearsal,
@@ -31,6 +35,7 @@ final class Runner
         Moment $start,
         array $names = [],
         ?Closure $each = null,
+        ?Moment $end = null,
     ): Report {
         foreach ($levels as $name => $held) {
             $known = $rehearsal->person((string) $name);
@@ -59,7 +64,7 @@ final class Runner
         // Of one moment, what stands first comes first.
         usort($events, static fn (ChatLine $a, ChatLine $b): int => $a->at->millis <=> $b->at->millis);
         $heard = [];
-        foreach (self::each($rehearsal, $events, $start) as $one) {
+        foreach (self::each($rehearsal, $events, $start, $end, mostTimers: self::MOST_TIMERS) as $one) {
             if ($each !== null) {
                 $each($one);
             }
@@ -81,6 +86,7 @@ final class Runner
      * @param  Closure(int, Moment): void|null  $between  told how many events were heard up to which moment, where
      *     nothing is still to come of them
      * @param  Checkpoint|null  $from  where it goes on; null for the start
+     * @param  int  $mostTimers  sayings of timers between two events
      * @return Generator<int, Heard>
      */
     public static function each(
@@ -90,6 +96,7 @@ final class Runner
         ?Moment $end = null,
         ?Closure $between = null,
         ?Checkpoint $from = null,
+        int $mostTimers = PHP_INT_MAX,
     ): Generator {
         $later = new EventQueue;
         $clock = $from === null ? $start : new Moment($from->clock);
@@ -99,7 +106,7 @@ final class Runner
                 continue;
             }
             if (! $later->isEmpty() || ! $rehearsal->isQuiet($event->at())) {
-                yield from self::until($rehearsal, $later, $event->at(), $start, $clock);
+                yield from self::until($rehearsal, $later, $event->at(), $start, $clock, $mostTimers);
             }
             $clock = $event->at();
             yield self::heard($rehearsal, $event, $start, $later);
@@ -107,7 +114,8 @@ final class Runner
                 $between($number, $clock);
             }
         }
-        yield from self::until($rehearsal, $later, $end ?? new Moment(PHP_INT_MAX), $start, $clock, $end !== null);
+        $last = $end ?? new Moment(PHP_INT_MAX);
+        yield from self::until($rehearsal, $later, $last, $start, $clock, $mostTimers, $end !== null);
     }
 
     /**
@@ -121,18 +129,22 @@ final class Runner
         Moment $until,
         Moment $start,
         Moment &$clock,
+        int $mostTimers,
         bool $withTimers = true,
     ): Generator {
-        for (; ;) {
+        // Whoever turns the clock a year on does not want to hear all that timers would have said.
+        for ($timers = 0; ;) {
             $at = $later->at();
-            if ($at === null && ! $withTimers) {
+            $mayMore = $timers < $mostTimers;
+            if ($at === null && ! ($withTimers && $mayMore)) {
                 return;
             }
             $limit = $at !== null && $at->millis < $until->millis ? $at : $until;
-            $next = $rehearsal->dueBefore($limit, $clock) ?? $later->before($until);
+            $next = ($mayMore ? $rehearsal->dueBefore($limit, $clock) : null) ?? $later->before($until);
             if ($next === null) {
                 return;
             }
+            $timers += $next instanceof TimerDue ? 1 : 0;
             $clock = $next->at();
             yield self::heard($rehearsal, $next, $start, $later);
         }

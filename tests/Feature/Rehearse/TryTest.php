@@ -76,6 +76,21 @@ final class TryTest extends TestCase
         $this->say('tamsin', '!tidee')->assertSee('there is no command !tidee: did you mean !tide?');
     }
 
+    public function test_timers_speak_when_the_clock_is_turned_so_far_and_tell_when_they_are_due(): void
+    {
+        $this->cove->forceFill(['details' => ['live' => true] + ($this->cove->details ?? [])])->save();
+        $large = ['large' => '1'];
+        $chat = $this->say('odo', 'evening all', $large);
+        for ($line = 2; $line <= 8; $line++) {
+            $chat = $this->say('odo', "plank number $line", $large, $chat);
+        }
+        $chat->assertSeeInOrder(['links', 'if 2 more lines come.'])->assertDontSee('Charts of the cove');
+        $chat = $this->say('pia', 'nine', $large, $this->say('odo', 'ten', $large, $chat));
+        $later = $this->turn($chat, 3_600)->assertSee('the timer links')->assertSee('Charts of the cove');
+        // However far it is turned, somebody still sees an answer.
+        $this->turn($later, 300 * 86_400)->assertOk();
+    }
+
     public function test_the_same_seed_says_the_same_words_and_starting_over_empties_the_chat(): void
     {
         $said = function (string $seed): string {

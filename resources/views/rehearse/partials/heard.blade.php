@@ -44,6 +44,14 @@
             <li class="empty">Say something as anybody in the cast: a trigger, or any line. It is heard by what stands on the page, saved or not, on a copy of memory: real counters stay as they are.</li>
         @endforelse
     </ol>
+    @if (($isLarge ?? false) && $tried->timers !== [])
+        <details class="small timers-now"><summary>Timers</summary>
+            <ul>@foreach ($tried->timers as [$timer, $stand])<li><b dir="auto">{{ $timer->name }}</b> {{ match (true) {
+                $stand->due === null => 'waits for the stream.',
+                $stand->missing === 0 => 'is next due at '.$stand->due->in(new DateTimeZone($channel->zone))->format('H:i').'.',
+                default => 'is next due at '.$stand->due->in(new DateTimeZone($channel->zone))->format('H:i').', if '.($stand->missing === 1 ? 'one more line comes.' : "{$stand->missing} more lines come."),
+            } }}</li>@endforeach</ul></details>
+    @endif
     @if ($isLarge ?? false)
         <div class="changed-so-far">
             <h3>What it would have changed</h3>
