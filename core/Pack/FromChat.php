@@ -13,6 +13,9 @@ use SilverParrot\Chat\Person;
  */
 final readonly class FromChat
 {
+    /** Changes of one channel that wait for the streamer at a time. */
+    public const MOST_WAITING = 100;
+
     /**
      * @param  bool  $mayLookUp  whether a response that is written in the chat may ask the web
      * @param  bool  $mayChangeMemory  whether it may change what is remembered

@@ -36,6 +36,7 @@ use SilverParrot\Memory\Reads;
 use SilverParrot\Memory\RunningStream;
 use SilverParrot\Memory\Tally;
 use SilverParrot\Memory\View;
+use SilverParrot\Pack\FromChat;
 use SilverParrot\Pack\Pack;
 use SilverParrot\Pack\Timer;
 use SilverParrot\Source\Fold;
@@ -47,9 +48,6 @@ use SilverParrot\World;
 /** A pack heard against simulated chat, on a copy of memory. Nothing in here lasts. */
 final class Rehearsal
 {
-    /** Changes from the chat that wait at a time, as on the air. */
-    private const MOST_HELD = 100;
-
     private readonly InMemoryStore $store;
 
     private readonly Driver $driver;
@@ -256,8 +254,8 @@ final class Rehearsal
             return $edited;
         }
         if (! $isAllowed && $this->pack->fromChat->holdsBack($edit->by)) {
-            if (count($this->held) >= self::MOST_HELD) {
-                return ActionDone::refused('too-many-wait', ['most' => self::MOST_HELD]);
+            if (count($this->held) >= FromChat::MOST_WAITING) {
+                return ActionDone::refused('too-many-wait', ['most' => FromChat::MOST_WAITING]);
             }
             $this->held[] = $edit;
 

@@ -28,6 +28,7 @@ use SilverParrot\Hearing\Deeds\PackEdit;
 use SilverParrot\Hearing\Deeds\PackEdits;
 use SilverParrot\Hearing\EffectDone;
 use SilverParrot\Pack\Command;
+use SilverParrot\Pack\FromChat;
 use SilverParrot\Pack\Timer;
 use SilverParrot\Value\Moment;
 use Throwable;
@@ -41,9 +42,6 @@ final readonly class CarryOut
 {
     /** What the streamer has stopped stays so, whoever changes it in the chat. */
     public const NONE_SPEAKS_AGAIN = [];
-
-    /** Changes of one channel that wait for the streamer at a time. */
-    private const MOST_ASKED = 100;
 
     public function __construct(
         private Editions $editions,
@@ -135,9 +133,9 @@ final readonly class CarryOut
 
     private function ask(Channel $channel, EffectRow $effect, Edited $edited): void
     {
-        if ($channel->effects()->where('state', EffectState::Asked)->count() >= self::MOST_ASKED) {
+        if ($channel->effects()->where('state', EffectState::Asked)->count() >= FromChat::MOST_WAITING) {
             $this->keep($effect, EffectState::Refused, ActionDone::refused('too-many-wait', [
-                'most' => self::MOST_ASKED,
+                'most' => FromChat::MOST_WAITING,
             ]));
 
             return;
