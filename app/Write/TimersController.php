@@ -19,9 +19,6 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use SilverParrot\Checks\CheckContext;
 use SilverParrot\Checks\Checks;
-use SilverParrot\Checks\KeptAddressGone;
-use SilverParrot\Checks\RunsNothing;
-use SilverParrot\Checks\TimerTooOften;
 use SilverParrot\Hearing\Timers\TimerClock;
 use SilverParrot\Hearing\Timers\TimerPicture;
 use SilverParrot\Hearing\Timers\TimerSample;
@@ -55,7 +52,7 @@ final readonly class TimersController
         $live = $channel->details['live'] ?? null;
         $findings = [];
         $looked = CheckContext::before($pack, Assembler::environment($channel), []);
-        foreach (Checks::look($looked, [new TimerTooOften, new RunsNothing, new KeptAddressGone]) as $finding) {
+        foreach (Checks::look($looked, Checks::ofTimers()) as $finding) {
             [, $of, $place] = explode('/', $finding->at);
             if ($of === 'timers') {
                 $findings[$place][] = $finding;

@@ -127,6 +127,12 @@ final class Checks
         );
     }
 
+    /** @return list<Check> those that may say something of a timer */
+    public static function ofTimers(): array
+    {
+        return array_values(array_filter(self::all(), static fn (Check $check): bool => $check instanceof OfTimers));
+    }
+
     /** @return list<Check> those that may say something of a command */
     public static function ofCommands(): array
     {

@@ -7,7 +7,7 @@ namespace SilverParrot\Checks;
 use SilverParrot\Source\Severity;
 
 /** The same of an address beside commands: in timers, replies for closed gates, sayings of ranks, facts, lists. */
-final readonly class KeptAddressGone extends AddressFindings implements OfDefinitions
+final readonly class KeptAddressGone extends AddressFindings implements OfDefinitions, OfTimers
 {
     public function code(): string
     {

@@ -10,7 +10,7 @@ use SilverParrot\Source\Finding;
 use SilverParrot\Source\Severity;
 
 /** A step runs a command that there is not, or one that leads back to this one. */
-final readonly class RunsNothing extends AbstractCheck implements AcrossCommands
+final readonly class RunsNothing extends AbstractCheck implements OfTimers
 {
     public function code(): string
     {

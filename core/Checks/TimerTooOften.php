@@ -11,7 +11,7 @@ use SilverParrot\Source\Severity;
  * Timers that drown a quiet chat: 15 minutes is too often for most, 30 is kind, with 5 to 20 lines by people between
  * (common practice). Silent on what is switched off.
  */
-final readonly class TimerTooOften extends AbstractCheck implements OfDefinitions
+final readonly class TimerTooOften extends AbstractCheck implements OfDefinitions, OfTimers
 {
     private const MINUTES = 20;
 
