@@ -112,12 +112,13 @@ final class CrowdRequest extends FormRequest
     /** @return list<string>|null what people wrote in a log; null where none is given */
     private function log(): ?array
     {
-        $file = $this->file('log');
-        if (! $file instanceof UploadedFile || ! $file->isValid()) {
-            return null;
-        }
+        return once(function (): ?array {
+            $file = $this->file('log');
 
-        return WordsOfLog::of(LogFiles::lines($file->getPathname()), self::WORDS) ?? [];
+            return $file instanceof UploadedFile && $file->isValid()
+                ? WordsOfLog::of(LogFiles::lines($file->getPathname()), self::WORDS) ?? []
+                : null;
+        });
     }
 
     /** @return list<string> what people wrote last in the real chat, without commands */

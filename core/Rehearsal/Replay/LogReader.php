@@ -31,7 +31,8 @@ final class LogReader
     /** What is written longer than this after the first line is left out: a month, in milliseconds. */
     public const LONGEST = 31 * 86_400_000;
 
-    private const MARKS = '/\x01(?:ACTION )?|[\x00-\x08\x0B-\x1F\x7F]/';
+    /** Of what somebody does (CTCP), and of colours with their numbers (common practice of IRC clients). */
+    private const MARKS = '/\x01(?:ACTION )?|\x03(?:\d{1,2}(?:,\d{1,2})?)?|[\x00-\x08\x0B-\x1F\x7F]/';
 
     /** Names that are replaced; those behind have none of their own. */
     private const NAMES = 100_000;
@@ -127,9 +128,15 @@ final class LogReader
     /** What a chat would have shown: without the marks of colours and of what somebody does (CTCP). */
     private function text(string $text): string
     {
-        $text = preg_replace(self::MARKS, '', mb_substr($text, 0, Limits::LINE)) ?? '';
+        $text = self::unmarked($text);
 
         return rtrim($this->isNameless ? $this->nameless($text) : $text);
+    }
+
+    /** Within the length of a line. */
+    public static function unmarked(string $text): string
+    {
+        return preg_replace(self::MARKS, '', mb_substr($text, 0, Limits::LINE)) ?? '';
     }
 
     private function moment(?LogTime $at): int

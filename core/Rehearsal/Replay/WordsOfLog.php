@@ -34,8 +34,9 @@ final class WordsOfLog
         $words = [];
         foreach ($all as $line) {
             $one = $form->line($line);
-            if ($one?->isSaid === true && self::isTalk($one->text)) {
-                $words[] = mb_substr($one->text, 0, self::LONGEST);
+            $text = $one?->isSaid === true ? LogReader::unmarked($one->text) : '';
+            if (self::isTalk($text)) {
+                $words[] = mb_substr($text, 0, self::LONGEST);
             }
         }
 

@@ -297,6 +297,7 @@ final class ReplayTest extends TestCase
                 '{"at":"2026-11-25T20:00:00Z","name":"odo","text":"evening all"}'."\n"
                     .'{"at":"2026-11-25T20:02:00Z","name":"pia","text":"the keel is crooked"}',
                 "[20:00:01] odo: evening all\n[20:02:01] pia: the keel is crooked\n[20:03:01] pia: :)",
+                "20:00 <odo> evening \x0304all\x0F\n20:02 <pia> the \x02keel\x02 is crooked",
             ] as $log
         ) {
             self::assertSame($said, WordsOfLog::of(explode("\n", $log), 500), $log);
