@@ -56,11 +56,12 @@ final class Scripts implements Definition
         $reply = $state['reply'] ?? null;
         if ($state === null || is_array($reply)) {
             $channel->scripts()->where('stable_id', $subject)->delete();
-            $command = $channel->commands()->where('stable_id', $state['command'] ?? null)->first();
-            is_array($reply) && $command?->expectations()->create([
-                'channel_id' => $channel->id,
-                'document' => ExpectationFormat::read(Document::of($reply)),
-            ]);
+            if (is_array($reply)) {
+                $channel->commands()->where('stable_id', $state['command'] ?? '')->first()?->expectations()->create([
+                    'channel_id' => $channel->id,
+                    'document' => ExpectationFormat::read(Document::of($reply)),
+                ]);
+            }
 
             return;
         }

@@ -203,8 +203,9 @@ final class ScriptFormat
             return new Happening($key, $kind, $at, Person::unknown($login));
         }
 
-        if (! in_array($kind, [HappeningKind::Raid, HappeningKind::Category], true) && ! $value->flag()) {
-            $value->notOneOf('false', ['true']);
+        if (! in_array($kind, [HappeningKind::Raid, HappeningKind::Category], true)) {
+            $value->flag();
+            $value->isFalse() ? $value->notOneOf('false', ['true']) : null;
         }
 
         return match ($kind) {

@@ -15,9 +15,11 @@ use SilverParrot\Hearing\Steps\Say;
 use SilverParrot\Memory\Key;
 use SilverParrot\Pack\CommandResponse;
 use SilverParrot\Pack\Pack;
+use SilverParrot\Pack\Timer;
 use SilverParrot\Rehearsal\Checkpoint;
 use SilverParrot\Rehearsal\InitialState;
 use SilverParrot\Rehearsal\Rehearsal;
+use SilverParrot\Rehearsal\Runner;
 use SilverParrot\Rehearsal\Scripts\Checked;
 use SilverParrot\Rehearsal\Scripts\Expecting;
 use SilverParrot\Rehearsal\Scripts\ReadScript;
@@ -26,6 +28,7 @@ use SilverParrot\Rehearsal\Scripts\ScriptFormat;
 use SilverParrot\Rehearsal\Scripts\ScriptResult;
 use SilverParrot\Rehearsal\Scripts\ScriptRun;
 use SilverParrot\Rehearsal\Scripts\ScriptYaml;
+use SilverParrot\Rehearsal\TimedLine;
 use SilverParrot\Source\Finding;
 use SilverParrot\Value\Moment;
 use Symfony\Component\Yaml\Yaml;
@@ -198,6 +201,19 @@ final class ScriptsTest extends TestCase
         $behind->hear(new Happening('b', HappeningKind::Allows, $start->plusMillis(60_000)));
         $said = $behind->line('c', $bram, '!oakum', $start->plusMillis(120_000));
         self::assertSame(['Roll it tight.'], $said->texts());
+    }
+
+    public function test_however_far_a_clock_is_turned_timers_come_to_an_end(): void
+    {
+        $timer = new Timer('minutely', [Say::response('Still here.')], 1, lines: 0);
+        $pack = self::small()->withTimers([$timer]);
+        $start = new Moment(1_764_064_800_000);
+        $rehearsal = new Rehearsal($pack, new InitialState(channel: ['live' => true]), '1', ChatProfile::stream());
+        $year = $start->plusMillis(365 * 86_400_000);
+        $lines = [new TimedLine(365 * 86_400_000, 'tamsin', '!say here')];
+        $heard = Runner::run($rehearsal, $lines, [], $start, end: $year->plusMillis(365 * 86_400_000))->heard;
+        self::assertSame(['here'], $heard[500]->outcome->texts());
+        self::assertCount(1_001, $heard);
     }
 
     public function test_a_script_is_written_as_it_was_read(): void

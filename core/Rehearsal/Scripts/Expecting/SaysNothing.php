@@ -33,7 +33,8 @@ final readonly class SaysNothing implements Expects
             return new self($at->text(60));
         }
         if (! $at->isStructured()) {
-            $at->flag() ? null : $at->notOneOf('false', ['true', 'a reason']);
+            $at->flag();
+            $at->isFalse() ? $at->notOneOf('false', ['true', 'a reason']) : null;
 
             return new self;
         }
