@@ -32,8 +32,11 @@ final class ReadingWorkers
     /** At once. */
     private const MOST = 4;
 
-    /** Bytes of what comes back. */
-    private const LONGEST = 8_388_608;
+    /** Bytes of one line of readings, or of candidates. */
+    private const LONGEST = 1_048_576;
+
+    /** Bytes of an outline: each of its places has the way to it. */
+    private const LONGEST_OUTLINE = 8_388_608;
 
     /** How deep what comes back may be nested. */
     public const DEEPEST = 2_048;
@@ -72,7 +75,8 @@ final class ReadingWorkers
      */
     public function outline(AnswerFormat $format, string $body, Cancellation $within): ?OutlineNode
     {
-        $said = $this->ask(['do' => 'outline', 'format' => $format->value, 'body' => $body], $within);
+        $asked = ['do' => 'outline', 'format' => $format->value, 'body' => $body];
+        $said = $this->ask($asked, $within, self::LONGEST_OUTLINE);
         if (is_string($said['bad'] ?? null)) {
             throw new BadAnswer($said['bad']);
         }
@@ -98,9 +102,10 @@ final class ReadingWorkers
 
     /**
      * @param  array<string, mixed>  $asked
+     * @param  int  $longest  bytes of what may come back
      * @return array<array-key, mixed>|null null where nothing came in time
      */
-    private function ask(array $asked, Cancellation $within): ?array
+    private function ask(array $asked, Cancellation $within, int $longest = self::LONGEST): ?array
     {
         $lock = $this->room->acquire();
         $process = null;
@@ -110,7 +115,7 @@ final class ReadingWorkers
             $process->getStdin()->write(
                 json_encode($asked, JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE)."\n",
             );
-            $line = $said->readUntil("\n", $within, self::LONGEST);
+            $line = $said->readUntil("\n", $within, $longest);
             $this->idle[] = [$process, $said];
         } catch (CancelledException|StreamException|BufferException|ProcessException) {
             $process?->kill();
