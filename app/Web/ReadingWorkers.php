@@ -102,7 +102,7 @@ final class ReadingWorkers
 
     /**
      * @param  array<string, mixed>  $asked
-     * @param  int  $longest  bytes of what may come back
+     * @param  int<1, max>  $longest  bytes of what may come back
      * @return array<array-key, mixed>|null null where nothing came in time
      */
     private function ask(array $asked, Cancellation $within, int $longest = self::LONGEST): ?array
