@@ -140,6 +140,11 @@ final class RehearsalRoomTest extends BrowserTestCase
             static fn (): bool => $page->script('return document.querySelector("[name=from]").value') === '0',
             'all is seen',
         );
+        $page->waitFor(
+            static fn (): bool => $page->script('return document.querySelector(".htmx-request, .htmx-swapping, '
+                .'.htmx-settling, .htmx-added") === null'),
+            'the picture stands',
+        );
         $page->script(
             'document.querySelector(".mark.is-held_back").dispatchEvent(new MouseEvent("click", {bubbles: true}))',
         );
