@@ -89,13 +89,18 @@ final class Browser
         }
         $this->driver->switchTo()->window($new);
         $tools = new ChromeDevToolsDriver($this->driver);
-        $tools->execute('Network.clearBrowserCookies');
+        $this->forgetCookies();
         if (is_string($origin) && str_starts_with($origin, 'http')) {
             $tools->execute('Storage.clearDataForOrigin', ['origin' => $origin, 'storageTypes' => 'all']);
         }
         $this->complaints();
 
         return $this->size(1280, 800);
+    }
+
+    public function forgetCookies(): void
+    {
+        (new ChromeDevToolsDriver($this->driver))->execute('Network.clearBrowserCookies');
     }
 
     public function close(): void
